@@ -1,0 +1,27 @@
+source 'https://rubygems.org'
+
+gem 'dry-validation', '~> 1.10'
+gem 'i18n', '~> 1.14'
+gem 'json_schemer', '~> 2.4'
+gem 'puma', '~> 8.0'
+gem 'rack-protection', '~> 4.2'
+gem 'rack-session', '~> 2.1'
+gem 'rackup', '~> 2.3'
+gem 'sequel', '~> 5.110'
+gem 'sinatra', '~> 4.2'
+# 1.7 ships a compiled library; 2.x compiles SQLite for minutes on a fresh machine.
+gem 'sqlite3', '~> 1.7.3'
+gem 'erubi', '~> 1.13'
+gem 'zeitwerk', '~> 2.6'
+
+group :test do
+  gem 'axe-core-api', '~> 4.10'
+  gem 'axe-core-rspec', '~> 4.10'
+  gem 'capybara', '~> 3.40'
+  # 1.17 ships compiled for Ruby 3.1; later releases do not.
+  gem 'nokogiri', '~> 1.17.2'
+  gem 'rack-test', '~> 2.1'
+  gem 'rspec', '~> 3.13'
+  gem 'rubocop', '~> 1.70', require: false
+  gem 'selenium-webdriver', '~> 4.32.0'
+end

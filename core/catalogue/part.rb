@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Core
+  module Catalogue
+    # Anything countable that goes into a piece: a bead or a finding.
+    #
+    # along: length it takes on the line · outer: width across · hole: inner diameter the lines pass (nil when not measured)
+    # hole_height: hole axis above the skin (nil means drilled through the middle, outer / 2)
+    # play: how much an adjustable finding can be let out (an extender chain), zero otherwise
+    # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
+    Part = Value.define(
+      :key, :name, :kind, :along, :outer,
+      hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
+      lines: 1, soldered: true, material: nil, nickel_free: true
+    ) do
+      def height_above_skin
+        hole_height || (outer / 2)
+      end
+
+      # @return [Array<Symbol>] what contradicts itself among the measures, as wording keys
+      def contradictions
+        [(:size_not_positive unless along.positive? && outer.positive?), (:hole_larger_than_part if hole && hole >= outer)].compact
+      end
+
+      def bead?
+        kind == :bead
+      end
+    end
+
+    # The kinds of part, in bagging order.
+    class Part
+      prepend Keyed
+
+      KINDS = %i[bead finishing crimp cover clamshell clasp ring extender chain connector spacer_bar cap cord_end slider pendant tape].freeze
+      FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider].freeze
+    end
+  end
+end

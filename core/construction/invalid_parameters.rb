@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # A component's parameters that cannot be built from. problems: [Problem]
+    class InvalidParameters < Error
+      attr_reader :construction, :problems
+
+      def initialize(construction, problems)
+        @construction = construction
+        @problems = problems
+        super("#{construction}: #{problems.map(&:to_s).join('; ')}")
+      end
+    end
+  end
+end

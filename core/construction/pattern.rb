@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # An order of parts along a line, with at most one group that repeats until a length is met.
+    #
+    # As data: [{"part": "round_8", "count": 2}, {"repeat": [...], "times": 3}, {"repeat": [...], "fill": true}]
+    class Pattern
+      LARGEST = 2000
+
+      Run = Value.define(:part, :count)
+      Group = Value.define(:items, :times, fill: false)
+
+      attr_reader :items
+
+      def initialize(items)
+        @items = items.freeze
+        freeze
+      end
+
+      # @param repeats [Integer] times the filling group stands in it
+      # @return [Array<Catalogue::Part>] part by part
+      def expand(repeats = 0)
+        Pattern.flatten(items, repeats)
+      end
+
+      # @return [Array<Catalogue::Part>] one unit of the filling group, empty when nothing fills
+      def unit
+        group = fill_group
+        group ? Pattern.flatten(group.items, 0) : []
+      end
+
+      def fills?
+        !fill_group.nil?
+      end
+
+      # @return [Measure::Length] without the filling group
+      def fixed_length
+        Measure::Length.sum(expand(0).map(&:along))
+      end
+
+      def unit_length
+        Measure::Length.sum(unit.map(&:along))
+      end
+
+      def empty?
+        items.empty?
+      end
+
+      # @return [Boolean] whether it reads the same from both ends
+      def palindrome?
+        keys = expand(1).map(&:key)
+        keys == keys.reverse
+      end
+
+      def self.flatten(items, repeats)
+        items.flat_map do |item|
+          case item
+          when Run then [item.part] * item.count
+          else flatten(item.items, repeats) * (item.fill ? repeats : item.times)
+          end
+        end
+      end
+
+      private
+
+      def fill_group
+        @items.find { |item| item.is_a?(Group) && item.fill }
+      end
+    end
+  end
+end

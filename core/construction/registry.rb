@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Every construction by its key. A new one is one file, one spec and one line here.
+    module Registry
+      ALL = [Strung, Findings].to_h { |construction| [construction.key, construction] }.freeze
+
+      module_function
+
+      # @raise [UnknownKey]
+      def fetch(key)
+        ALL.fetch(key) { raise UnknownKey.new(:construction, key, ALL.keys) }
+      end
+
+      def keys
+        ALL.keys
+      end
+    end
+  end
+end

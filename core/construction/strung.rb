@@ -1,0 +1,175 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Beads on one or more parallel lines, crimped at both ends round the neighbours' rings.
+    #
+    # The pattern reads from the first end; mirrored, it reads from each end to the middle, where the centre stands once.
+    class Strung < Base
+      key :strung
+
+      SCHOOLS = %i[flat folded covered clamshell].freeze
+      CRIMP_TECHNIQUES = { flat: 'flat_crimp', folded: 'folded_crimp', covered: 'flat_crimp', clamshell: 'clamshell' }.freeze
+      # Line left beyond each crimp to hold while crimping; usual and generous are common practice, lean is from memory.
+      TAILS_MM = { lean: 35, usual: 50, generous: 75 }.freeze
+      # Beyond the beads a tail is buried through (common practice, no source).
+      BURIED_MM = 25
+      # A seed bead by needle takes 7 s where a bead of 4 mm or more takes 5 (from memory).
+      SMALL_BELOW = Measure::Length.mm(4)
+      SMALL_EFFORT = Rational(7, 5)
+      # The second end is harder than the first (from memory).
+      SECOND_END_EFFORT = Rational(3, 2)
+
+      parameter :line, :line
+      parameter :pattern, :pattern
+      parameter :mirror, :boolean, default: true
+      parameter :centre, :pattern, default: [].freeze
+      parameter :school, :choice, of: SCHOOLS, default: :flat
+      parameter :crimp, :part, of: %i[crimp]
+      parameter :cover, :part, of: %i[cover clamshell], required: false
+      parameter :finishing, :pattern, default: [].freeze
+      parameter :start, :choice, of: %i[stopper first_end], default: :stopper
+      parameter :tails, :choice, of: %i[trimmed buried], default: :trimmed
+      parameter :bury_through, :integer, default: 3, range: 2..4
+      parameter :filler, :part, of: %i[bead finishing], required: false
+      parameter :filler_most, :integer, default: 0, range: 0..4
+      parameter :strands, :integer, default: 1, range: 1..7
+
+      def problems
+        [
+          (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+          (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
+          (trouble('centre', :centre_fills) if centre.fills?),
+          (trouble('centre', :even_centre, count: centre.expand.size) if mirror && !centre.empty? && centre.expand.size.even?),
+          (trouble('centre', :centre_not_mirrored) if mirror && !centre.palindrome?),
+          (trouble('cover', :cover_missing, school: school) if %i[covered clamshell].include?(school) && cover.nil?)
+        ].compact
+      end
+
+      def fill
+        @fill ||= growth(mirror ? 2 : 1, terminal.along + finishing.fixed_length)
+      end
+
+      private
+
+      def growth(sides, finish)
+        Sizing::Fill.new(base: (pattern.fixed_length * sides) + centre.fixed_length + (finish * 2), step: pattern.unit_length * sides,
+                         height: pattern.unit.map(&:height_above_skin).max, fewest: 1,
+                         most: Pattern::LARGEST / (pattern.unit.size * sides), filler: filler_rule)
+      end
+
+      def trouble(at, code, **values)
+        Problem.new(at: [at], code: code, values: values)
+      end
+
+      def filler_rule
+        Sizing::Filler.new(part: filler, step: filler.along * 2, most: filler_most) if filler && filler_most.positive?
+      end
+
+      # What the eye sees at each end of the beads: the crimp itself, or what hides it.
+      def terminal
+        %i[covered clamshell].include?(school) ? cover : crimp
+      end
+
+      def work_up(solution, maker)
+        beads = sequence(solution)
+        WorkUp.new(parts: part_uses(beads), cuts: [cut(beads, solution, maker)], steps: steps(beads, solution), joins: joins(beads),
+                   layout: layout(beads, solution), ends: line_ends, anchors: anchors(beads),
+                   lengths: Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, fixed: fill.base,
+                                        options: solution.options, fillers: filler ? [filler] * (solution.fillers * 2) : []))
+      end
+
+      # @return [Array<(Catalogue::Part, Symbol)>] part and role, from the first end, without the crimped ends
+      def sequence(solution)
+        edge = roles([filler] * solution.fillers, :filler) + roles(finishing.expand, :finishing)
+        side = roles(pattern.expand(solution.repeats), :bead)
+        return edge + side + roles(centre.expand, :centre) + edge.reverse unless mirror
+
+        half = edge + side
+        half + roles(centre.expand, :centre) + half.reverse
+      end
+
+      def roles(parts, role)
+        parts.map { |part| [part, role] }
+      end
+
+      def part_uses(beads)
+        counted = beads.tally.map { |(part, role), count| PartUse.new(part: part, count: count * strands, role: role) }
+        ends = [PartUse.new(part: crimp, count: 2 * strands, role: :crimp)]
+        ends << PartUse.new(part: cover, count: 2 * strands, role: cover.kind) unless terminal == crimp
+        counted + ends
+      end
+
+      def cut(beads, solution, maker)
+        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+                tails: tail(beads, maker) * 2)
+      end
+
+      def tail(beads, maker)
+        return Measure::Length.mm(TAILS_MM.fetch(maker.tails)) if tails == :trimmed
+
+        Measure::Length.sum(beads.first(bury_through).map { |part, _| part.along }) + Measure::Length.mm(BURIED_MM)
+      end
+
+      def steps(beads, solution)
+        StrungSteps.new(crimp_technique: CRIMP_TECHNIQUES.fetch(school), covered: school == :covered, start: start, strands: strands,
+                        beads: beads.map(&:first), length: solution.length, buried: tails == :buried).to_a
+      end
+
+      def joins(beads)
+        at = running(beads)
+        doubled = tails == :buried ? bury_through : 0
+        through = beads.each_with_index.group_by { |(part, _), _| part }.map do |part, places|
+          passes = places.any? { |_, index| index < doubled || index >= beads.size - doubled } ? 2 : 1
+          Join.new(kind: :lines_through, inner: line, outer: part, at: at[places.first.last], passes: passes)
+        end
+        through << Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2)
+        through << Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) unless terminal == crimp
+        through
+      end
+
+      # @return [Array<Float>] where the middle of each bead lies, in millimetres from the first end
+      def running(beads)
+        edge = terminal.along.to_mm
+        beads.map do |part, _|
+          middle = edge + (part.along.to_mm / 2)
+          edge += part.along.to_mm
+          middle
+        end
+      end
+
+      def layout(beads, solution)
+        at = running(beads)
+        widest = beads.map { |part, _| part.outer.to_mm }.max
+        (0...strands).flat_map do |strand|
+          y = (strand - ((strands - 1) / 2.0)) * widest
+          [line_shape(solution.length.to_mm, y), *end_shapes(solution.length.to_mm, y),
+           *beads.each_with_index.map { |(part, role), i| part_shape(part, role, at[i], y) }]
+        end
+      end
+
+      def line_shape(length, y_mm)
+        Shape.new(item: line, role: :line, x: length / 2, y: y_mm, along: length, across: line.thickness.to_mm, form: :line)
+      end
+
+      def end_shapes(length, y_mm)
+        half = terminal.along.to_mm / 2
+        [half, length - half].map { |x| part_shape(terminal, :crimp, x, y_mm) }
+      end
+
+      def part_shape(part, role, x_mm, y_mm)
+        Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
+      end
+
+      def line_ends
+        { first: End.new(item: line, passes: 2 * strands, closing_step: 'first_end'),
+          last: End.new(item: line, passes: 2 * strands, closing_step: 'second_end') }
+      end
+
+      def anchors(beads)
+        middle = beads.size / 2
+        { centre: Anchor.new(item: line, x: running(beads)[middle], y: 0.0, closing_step: 'second_end') }
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Core
+  module Cutting
+    # So many equal cuts of one line. exact: as worked out · length: as cut, rounded up to a length one can measure
+    CutNeed = Value.define(:line, :role, :count, :exact, :length, :body, :consumption, :tails)
+
+    class CutNeed
+      # Nobody measures a cut closer than this; rounding goes up, never short.
+      STEP = Measure::Length.mm(5)
+
+      # @param cuts [Array<Construction::Cut>] @param times [Integer]
+      # @return [Array<CutNeed>] equal cuts joined, longest first
+      def self.from(cuts, times: 1)
+        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, exact), same|
+          new(line: line, role: role, count: same.sum(&:count) * times, exact: exact, length: STEP * (exact / STEP).ceil,
+              body: same.first.body, consumption: same.first.consumption, tails: same.first.tails)
+        end.sort_by { |need| -need.exact }
+      end
+
+      def total
+        length * count
+      end
+    end
+  end
+end

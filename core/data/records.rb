@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Core
+  module Data
+    # The plain form of each value that is saved or exchanged.
+    module Records
+      PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
+                                         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
+                                         soldered: :boolean, material: :text, nickel_free: :boolean)
+      LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text, rated_load_grams: :integer)
+      TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
+                                         cautions: :symbols)
+      TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts, tools: :texts,
+                                               demonstration_minutes: :number, cautions: :symbols)
+      COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :symbol)
+      DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
+                                           overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
+      ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length, mind: :text,
+                                              colourway: :text, brings: :texts)
+      WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text, tool_sets: :integer)
+      CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number)
+    end
+  end
+end

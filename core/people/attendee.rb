@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Core
+  module People
+    # Somebody who takes part. measures: {wrist: Length, ...}, what is known · level 1..5
+    # ease: nil takes the project's · mind: what to mind, in the instructor's words · colourway: nil takes the project's own parts
+    # brings: tool keys they bring along
+    Attendee = Value.define(:key, :name, :level, measures: {}.freeze, ease: nil, mind: '', colourway: nil, brings: [].freeze) do
+      # @return [Array<Symbol>] some of Mind::FLAGS
+      def flags
+        Mind.flags(mind)
+      end
+    end
+  end
+end

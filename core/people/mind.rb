@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Core
+  module People
+    # Reads what an instructor wrote about a person for the few things the plan acts on.
+    module Mind
+      PATTERNS = {
+        nickel: /nickel/i,
+        allergy: /allerg/i,
+        left_handed: /left[ -]?hand|\blefty\b|\bleft\b/i,
+        minor: /\bminor\b|\bchild\b|\bunder ?1[0-8]\b|\bage[d]? ?(?:[4-9]|1[0-7])\b|\b(?:[4-9]|1[0-7])[ -]?(?:years?|yrs?|yo)\b/i,
+        implant: /pacemaker|implant/i,
+        sight: /glasses|eyesight|\bsight\b|magnif/i
+      }.freeze
+      FLAGS = PATTERNS.keys.freeze
+
+      module_function
+
+      # @return [Array<Symbol>] the flags the text mentions, in FLAGS' order
+      def flags(text)
+        PATTERNS.filter_map { |flag, pattern| flag if pattern.match?(text) }
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Core
+  # One attendee's part of a plan. piece: Sizing::Piece, Sizing::OutOfReach or Sizing::MissingMeasure
+  # body: the measure sized by · measure, ease: what the wish was built from (nil without a measure) · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
+  # tools: {tool key => held at once} · tasks: [Session::Task] in order
+  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks) do
+    def fitted?
+      piece.is_a?(Sizing::Piece)
+    end
+
+    # @return [Array<Sizing::Term>] from the body measure to what the piece lands on; empty when not fitted
+    def working
+      return [] unless fitted?
+
+      [Sizing::Term.new(operation: :start, code: :"measure_#{body}", length: measure), Sizing::Term.new(operation: :plus, code: :ease, length: ease),
+       Sizing::Term.new(operation: :equals, code: :worn, length: piece.worn), *piece.working.drop(1)]
+    end
+
+    # @return [Float] own working minutes, without waiting and demonstrations
+    def working_minutes
+      tasks.sum(&:minutes)
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Core
+  # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
+  #
+  # people: [PersonPlan] · needs: [Bill::Need], exactly the sum over people · cuts: [(attendee key, Cutting::CutNeed)]
+  # steps: [PlannedStep] · tools: [Technique::ToolNeed] · forecast: Session::Forecast
+  # sample: PersonPlan at a usual size, for a class without sized people
+  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :steps, :tools, :forecast) do
+    def verdicts
+      Verdicts.new(self).call
+    end
+
+    # @return [Array<Verdict>] what stands between the class and its evening, first thing first
+    def in_the_way
+      verdicts.select(&:in_the_way?)
+    end
+
+    def person(key)
+      people.find { |person| person.attendee.key == key }
+    end
+
+    # @return [Hash{Catalogue::Line=>Measure::Length}]
+    def line_totals
+      people.flat_map(&:cuts).group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }
+    end
+  end
+
+  class Plan
+    # @param workshop [Workshop] @param design [Project::Design] @param attendees [Array<People::Attendee>]
+    # @param table [Catalogue::Table] @param calibration [Session::Calibration]
+    # @return [Plan]
+    # @raise [Construction::InvalidParameters, UnknownKey] for a design the catalogue cannot build
+    def self.for(workshop:, design:, attendees:, table:, calibration: Session::Calibration.new)
+      Planner.new(workshop, design, attendees, table, calibration).plan
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Core
+  # Works a plan out. People who differ in nothing that matters share one fitted piece.
+  class Planner
+    # A usual adult's measure, to show a design before anybody is sized (from memory).
+    SAMPLE_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
+
+    def initialize(workshop, design, attendees, table, calibration)
+      @workshop = workshop
+      @design = design
+      @attendees = attendees
+      @table = table
+      @calibration = calibration
+      @blueprints = {}
+      @fits = {}
+    end
+
+    # @return [Plan]
+    def plan
+      Plan.new(workshop: @workshop, design: @design, people: people, sample: sample, steps: planned_steps, needs: Bill::Need.sum(people.flat_map(&:needs)),
+               tools: Technique::ToolNeed.for_class(people.select(&:fitted?).to_h { |p| [p.attendee, p.tools] }, @table, @workshop.tool_sets),
+               forecast: Session::Sum.forecast(people.select(&:fitted?).to_h { |p| [p.attendee.key, p.tasks] }, @workshop.minutes, @calibration))
+    end
+
+    private
+
+    def people
+      @people ||= @attendees.map { |attendee| person(attendee) }
+    end
+
+    def sample
+      measure = Measure::Length.mm(SAMPLE_MM.fetch(@design.body))
+      @sample ||= person(People::Attendee.new(key: 'sample', name: '', level: 3, measures: { @design.body => measure }))
+    end
+
+    def person(attendee)
+      measure = attendee.measures[@design.body]
+      return unfitted(attendee, Sizing::MissingMeasure.new(body: @design.body)) if measure.nil?
+
+      ease = attendee.ease || @design.ease
+      piece = fit(attendee, measure + ease)
+      return unfitted(attendee, piece, measure, ease) if piece.is_a?(Sizing::OutOfReach)
+
+      fitted(attendee, piece, measure, ease)
+    end
+
+    def unfitted(attendee, reason, measure = nil, ease = nil)
+      PersonPlan.new(attendee: attendee, body: @design.body, piece: reason, measure: measure, ease: ease, needs: [], cuts: [], tools: {}, tasks: [])
+    end
+
+    def fitted(attendee, piece, measure, ease)
+      shared = @fits[piece.object_id] ||= {
+        needs: Bill::Need.sum(piece.parts, times: @design.made), cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made),
+        tools: tools(piece.steps), steps: Technique::Order.call(piece.steps, @table)
+      }
+      PersonPlan.new(attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, needs: shared[:needs], cuts: shared[:cuts],
+                     tools: shared[:tools], tasks: tasks(shared[:steps], attendee.level))
+    end
+
+    def fit(attendee, worn)
+      maker = Construction::Maker.at(attendee.level, @design.tails)
+      @fits[[attendee.colourway, worn, maker]] ||= blueprint(attendee.colourway).fit(worn, maker)
+    end
+
+    def blueprint(colourway)
+      @blueprints[colourway] ||= Sizing::Blueprint.new(@design, @table.in_colourway(@design.colourways.fetch(colourway, {})))
+    end
+
+    # @return [Hash{String=>Integer}] how many of each tool one step needs at once, at the most
+    def tools(steps)
+      steps.map { |step| @table.technique(step.technique).tools.tally }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
+    end
+
+    def tasks(steps, level)
+      shown = {}
+      steps.map do |step|
+        skill = @table.technique(step.technique)
+        demonstration = shown[skill.key] ? 0 : skill.demonstration_minutes
+        shown[skill.key] = true
+        Session::Task.new(step: step, technique: skill, demonstration_minutes: demonstration,
+                          minutes: Session::Sum.minutes(step, skill, level, @calibration) * @design.made)
+      end
+    end
+
+    # The class's common order, told with the numbers of the first fitted attendee, or of the sample.
+    def planned_steps
+      leader = people.find(&:fitted?) || sample
+      levels = people.map { |p| p.attendee.level }.uniq.sort
+      leader.tasks.each_with_index.map do |task, index|
+        PlannedStep.new(number: index + 1, step: task.step, technique: task.technique, tools: task.technique.tools.uniq.map { |key| @table.tool(key) },
+                        minutes_by_level: levels.to_h { |level| [level, minutes_at(task.step.key, level)] },
+                        cautions: (task.technique.cautions + task.step.cautions).uniq)
+      end
+    end
+
+    # @return [Float] the mean of those at this level who are fitted
+    def minutes_at(key, level)
+      minutes = people.select { |p| p.attendee.level == level }.filter_map { |p| p.tasks.find { |task| task.step.key == key }&.minutes }
+      minutes.empty? ? 0.0 : minutes.sum / minutes.size
+    end
+  end
+end

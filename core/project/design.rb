@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Core
+  module Project
+    # A named design. components: those on the path stand in the order they lie along the piece; hung ones follow.
+    # body: which measure it is sized by, a key of BODIES · ease: added to the measure · wraps: times round the body
+    # made: how many alike one attendee makes · tails: :by_level, :lean, :usual or :generous
+    # colourways: {name => {part key => part key}}
+    Design = Value.define(:key, :name, :body, :ease, :components,
+                          version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze) do
+      def path
+        components.reject(&:hung_at)
+      end
+
+      def hung
+        components.select(&:hung_at)
+      end
+    end
+
+    class Design
+      BODIES = %i[wrist neck ankle length].freeze
+      TAILS = %i[by_level lean usual generous].freeze
+    end
+  end
+end

@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+module Core
+  module Session
+    # A stretch of somebody's session, in minutes from the start. kind: :welcome, :demonstration, :work, :clearing
+    Segment = Value.define(:kind, :from, :to, step: nil) do
+      def minutes
+        to - from
+      end
+    end
+  end
+end

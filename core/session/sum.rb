@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Core
+  module Session
+    # The plain sum: welcome, then each step after its demonstration, then clearing up. Nobody waits for a tool or for help.
+    module Sum
+      module_function
+
+      # @param tasks [Hash{String=>Array<Task>}] by attendee, in order
+      # @return [Forecast]
+      def forecast(tasks, available_minutes, calibration)
+        Forecast.new(rows: tasks.transform_values { |list| row(list, calibration) }, available_minutes: available_minutes, method: :sum)
+      end
+
+      # Working time of one step: usual seconds × effort × repeats × pace of the level.
+      # @return [Float] minutes
+      def minutes(step, skill, level, calibration)
+        (skill.seconds * step.effort * step.repeats * calibration.pace.fetch(level)).fdiv(60)
+      end
+
+      def row(tasks, calibration)
+        clock = 0.0
+        spans = [[:welcome, calibration.welcome_minutes, nil], *tasks.flat_map { |task| spans_of(task) }, [:clearing, calibration.clearing_minutes, nil]]
+        spans.map do |kind, length, step|
+          segment = Segment.new(kind: kind, from: clock, to: clock + length, step: step)
+          clock = segment.to
+          segment
+        end
+      end
+
+      def spans_of(task)
+        spans = [[:work, task.minutes, task.step]]
+        task.demonstration_minutes.positive? ? [[:demonstration, task.demonstration_minutes, task.step], *spans] : spans
+      end
+      private_class_method :row, :spans_of
+    end
+  end
+end

@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
+    class Assembly
+      # @param work_ups [Hash{String=>Construction::WorkUp}]
+      def initialize(blueprint, worn, target, work_ups)
+        @blueprint = blueprint
+        @design = blueprint.design
+        @worn = worn
+        @target = target
+        @work_ups = work_ups
+        @path = @design.path.map { |component| [component.key, work_ups.fetch(component.key)] }
+      end
+
+      # @return [Piece]
+      def piece
+        Piece.new(worn: @worn, landing: landing, on_line: on_line, target: @target, play: @blueprint.play, work_ups: @work_ups,
+                  layout: layout, working: working, joins: @work_ups.values.flat_map(&:joins) + meetings, steps: steps, options: options)
+      end
+
+      private
+
+      def on_line
+        @on_line ||= Measure::Length.sum(@path.map { |_, work_up| work_up.lengths.beaded })
+      end
+
+      def landing
+        @blueprint.inside(on_line)
+      end
+
+      def offsets
+        edge = 0.0
+        @offsets ||= @path.to_h do |key, work_up|
+          start = edge
+          edge += work_up.lengths.beaded.to_mm
+          [key, start]
+        end
+      end
+
+      # Components before the middle read outward from the work, so they are drawn turned round.
+      def layout
+        @path.flat_map { |key, work_up| leading?(key) ? turned(work_up, offsets[key]) : work_up.layout.map { |s| s.moved(offsets[key]) } } + hung_layout
+      end
+
+      def turned(work_up, offset)
+        far = offset + work_up.lengths.beaded.to_mm
+        work_up.layout.map { |shape| shape.with(x: far - shape.x, turn: 180) }
+      end
+
+      def leading?(key)
+        @leading ||= @path.map(&:first).take_while { |k| @work_ups[k].lengths.repeats.nil? }
+        @leading.include?(key)
+      end
+
+      def hung_layout
+        @design.hung.flat_map do |component|
+          key, anchor = anchor_of(component)
+          anchor ? @work_ups[component.key].layout.map { |s| s.moved(offsets[key] + anchor.x, anchor.y) } : []
+        end
+      end
+
+      def anchor_of(component)
+        @path.each do |key, work_up|
+          anchor = work_up.anchors[component.hung_at]
+          return [key, anchor] if anchor
+        end
+        nil
+      end
+
+      # Where two components on the path meet: what lies outside hangs in, or takes, what lies inside.
+      def meetings
+        @path.each_cons(2).flat_map do |(a_key, a), (b_key, b)|
+          ends = [leading?(a_key) ? a.ends[:first] : a.ends[:last], b.ends[:first]]
+          next [] if ends.any?(&:nil?)
+
+          inner, outer = ends.first.item.is_a?(Catalogue::Line) ? ends : ends.reverse
+          [Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: offsets[b_key], passes: inner.passes)]
+        end
+      end
+
+      def steps
+        @work_ups.flat_map do |key, work_up|
+          work_up.steps.map { |step| step.with(key: "#{key}/#{step.key}", after: step.after.map { |s| "#{key}/#{s}" } + held_open(key, step)) }
+        end
+      end
+
+      # What hangs on a component must be on before the step that closes it.
+      def held_open(key, step)
+        @design.hung.flat_map do |component|
+          place, anchor = anchor_of(component)
+          next [] unless place == key && anchor.closing_step == step.key
+
+          @work_ups[component.key].steps.map { |s| "#{component.key}/#{s.key}" }
+        end
+      end
+
+      def options
+        @path.flat_map do |_, work_up|
+          work_up.lengths.options.map { |o| o.with(length: @blueprint.inside(on_line + (o.length - work_up.lengths.beaded)), options: []) }
+        end
+      end
+
+      def working
+        Working.new(@blueprint, @worn, @target, @path.to_h, on_line, landing).terms
+      end
+    end
+  end
+end

@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # How a component grows: base with no repeats, step more for each repeat (both sides counted when mirrored).
+    # height: hole axis above the skin that the line keeps · fewest and most: bounds on repeats, both inclusive
+    # filler: [Filler, nil] small parts that close the remaining gap
+    Fill = Value.define(:base, :step, :height, fewest: 1, most: 1000, filler: nil)
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # Finds the whole number of repeats, and of fillers, that lands nearest a target length.
+    #
+    # Among candidates: smallest deviation first, then fewest fillers, then the longer (a loose piece can be worn).
+    # Without fillers the deviation is never more than half a step.
+    module Repeats
+      module_function
+
+      # @param fill [Fill] @param target [Measure::Length]
+      # @return [Solution, OutOfReach]
+      def solve(fill, target)
+        return out_of_reach(fill, target) unless reachable?(fill, target)
+
+        best, *others = candidates(fill, target).sort_by { |s| [s.deviation.abs, s.fillers, -s.length] }
+        best.with(options: others.first(3).freeze)
+      end
+
+      def candidates(fill, target)
+        around = ((target - fill.base) / fill.step).floor
+        (around - 1..around + 1).flat_map do |repeats|
+          next [] unless repeats.between?(fill.fewest, fill.most)
+
+          (0..(fill.filler ? fill.filler.most : 0)).map { |fillers| solution(fill, target, repeats, fillers) }
+        end
+      end
+
+      def solution(fill, target, repeats, fillers)
+        length = fill.base + (fill.step * repeats)
+        length += fill.filler.step * fillers if fillers.positive?
+        Solution.new(repeats: repeats, fillers: fillers, length: length, deviation: length - target, target: target)
+      end
+
+      # Half a step short of the fewest repeats still counts as near enough.
+      def reachable?(fill, target)
+        return false unless fill.step.positive?
+
+        (target + (fill.step / 2)).between?(fill.base + (fill.step * fill.fewest), fill.base + (fill.step * (fill.most + 1)))
+      end
+
+      def out_of_reach(fill, target)
+        least = fill.base + (fill.step * fill.fewest)
+        most = fill.base + (fill.step * fill.most)
+        if target > most
+          return OutOfReach.new(target: target, causes: [Cause.new(code: :too_long, values: { most: most, target: target })],
+                                cures: [Cause.new(code: :shorten_by, values: { by: target - most })])
+        end
+        OutOfReach.new(target: target,
+                       causes: [Cause.new(code: :fixed_parts_too_long, values: { least: least, target: target, fixed: fill.base })],
+                       cures: [Cause.new(code: :take_out, values: { by: least - target }), Cause.new(code: :wear_longer, values: { by: least - target })])
+      end
+      private_class_method :candidates, :solution, :reachable?, :out_of_reach
+    end
+  end
+end

@@ -1,0 +1,9 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # One line of a working. operation: :start, :plus, :minus, :times, :equals · length: its amount (nil for :times)
+    # code: wording key · values: for its wording
+    Term = Value.define(:operation, :code, :length, values: {}.freeze)
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # How a piece's length came about, line by line: from the wish to the line, and from the line to what it lands on.
+    class Working
+      def initialize(blueprint, worn, target, path, on_line, landing)
+        @blueprint = blueprint
+        @worn = worn
+        @target = target
+        @path = path
+        @on_line = on_line
+        @landing = landing
+      end
+
+      # @return [Array<Term>]
+      def terms
+        [*wish, *made, *back]
+      end
+
+      private
+
+      def wish
+        [term(:start, :worn, @worn), *allowance,
+         (term(:times, :wraps, nil, wraps: @blueprint.design.wraps) if @blueprint.design.wraps > 1),
+         (term(:plus, :overlap, @blueprint.design.overlap) if @blueprint.design.overlap.positive?),
+         term(:equals, :wanted_on_line, @target)].compact
+      end
+
+      def allowance
+        return [] if @blueprint.height.zero?
+
+        [term(:plus, :height, Allowance.for_height(@blueprint.height), height: @blueprint.height, diameter: @blueprint.height * 2)]
+      end
+
+      def made
+        [(term(:minus, :half_play, @blueprint.play / 2) if @blueprint.play.positive?), *@path.flat_map { |key, w| w.lengths.repeats ? filled(w) : fixed(key, w) },
+         term(:equals, :made_on_line, @on_line)].compact
+      end
+
+      def fixed(key, work_up)
+        [term(:part, :ends, work_up.lengths.beaded, component: key)]
+      end
+
+      def filled(work_up)
+        lengths = work_up.lengths
+        fillers = Measure::Length.sum(lengths.fillers.map(&:along))
+        [term(:part, :fixed_beads, lengths.fixed), term(:part, :repeats, lengths.unit * lengths.repeats, count: lengths.repeats, unit: lengths.unit),
+         (term(:part, :fillers, fillers, count: lengths.fillers.size) if lengths.fillers.any?)].compact
+      end
+
+      def back
+        return [] if @blueprint.height.zero?
+
+        [term(:minus, :height, Allowance.for_height(@blueprint.height), height: @blueprint.height, diameter: @blueprint.height * 2),
+         term(:equals, :lands, @landing)]
+      end
+
+      def term(operation, code, length, **values)
+        Term.new(operation: operation, code: code, length: length, values: values)
+      end
+    end
+  end
+end

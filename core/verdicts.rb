@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Core
+  # Judges a plan: what is still in the way of the class, in the order in which it is best mended.
+  class Verdicts
+    CODES = %i[people sizes landings tools time].freeze
+
+    # A landing further from the wish than this is worth a look (common practice, no source: half of the usual ease).
+    NEAR = Measure::Length.mm(7)
+    # Less spare time than this share of the class is tight (from memory).
+    TIGHT_SHARE = 0.08
+
+    # @param plan [Plan]
+    def initialize(plan)
+      @plan = plan
+    end
+
+    # @return [Array<Verdict>]
+    def call
+      CODES.map { |code| send(code) }
+    end
+
+    private
+
+    def people
+      count = @plan.people.size
+      Verdict.new(code: :people, status: count.zero? ? :unknown : :fits, section: :people, values: { count: count })
+    end
+
+    def sizes
+      missing = keys { |person| person.piece.is_a?(Sizing::MissingMeasure) }
+      unreachable = keys { |person| person.piece.is_a?(Sizing::OutOfReach) }
+      status = if unreachable.any? then :will_not
+               elsif missing.any? then :unknown
+               else :fits
+               end
+      Verdict.new(code: :sizes, status: status, section: :people, subjects: unreachable + missing,
+                  values: { missing: missing.size, unreachable: unreachable.size, count: @plan.people.size })
+    end
+
+    def landings
+      off = keys { |person| person.fitted? && person.piece.deviation.abs > NEAR }
+      Verdict.new(code: :landings, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
+                  values: { off: off.size, near: NEAR, count: @plan.people.count(&:fitted?) })
+    end
+
+    def tools
+      short = @plan.tools.select { |need| need.missing.positive? }
+      Verdict.new(code: :tools, status: short.any? ? :will_not : :fits, section: :tools, subjects: short.map { |need| need.tool.key },
+                  values: { missing: short.sum(&:missing), kinds: short.size })
+    end
+
+    def time
+      forecast = @plan.forecast
+      spare = forecast.spare_minutes
+      tight = @plan.workshop.minutes * TIGHT_SHARE
+      status = if forecast.rows.empty? then :unknown
+               elsif spare.negative? then :will_not
+               else spare < tight ? :tight : :fits
+               end
+      Verdict.new(code: :time, status: status, section: :clock, subjects: [forecast.last_attendee].compact,
+                  values: { spare: spare, ends: @plan.workshop.start + forecast.needed_minutes, planned: @plan.workshop.ends })
+    end
+
+    def keys(&block)
+      @plan.people.select(&block).map { |person| person.attendee.key }
+    end
+  end
+end

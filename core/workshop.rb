@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Core
+  # A dated class, as an instructor plans it ("class" on the screens; Ruby keeps that word).
+  # date: Date · start: Measure::ClockTime · minutes: its length · tool_sets: sets of tools laid ready
+  Workshop = Value.define(:key, :title, :date, :start, :minutes, venue: '', tool_sets: 0) do
+    def ends
+      start + minutes
+    end
+  end
+
+  class Workshop
+    MOST_PEOPLE = 60
+    MINUTES = (15..720).freeze
+  end
+end

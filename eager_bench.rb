@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require 'zeitwerk'
+
+# Maps the top folders to constants: core/ to Core, store/ to Store, formats/ to Formats, web/ to Web.
+# Each entry point loads only the parts it needs, so that the core can run and be tested alone.
+module EagerBench
+  ROOT = __dir__
+  PARTS = %i[core formats store standins web demo].freeze
+
+  # @param parts [Array<Symbol>] some of PARTS
+  def self.load(*parts)
+    @loaded ||= []
+    fresh = parts - @loaded
+    return if fresh.empty?
+
+    @loaded.concat(fresh)
+    loader = Zeitwerk::Loader.new
+    loader.inflector.inflect('csv_table' => 'CsvTable')
+    fresh.each { |part| mount(loader, part) }
+    loader.setup
+  end
+
+  def self.mount(loader, part)
+    folder = File.join(ROOT, part.to_s)
+    name = part.to_s.capitalize
+    Object.const_set(name, Module.new) unless Object.const_defined?(name)
+    loader.push_dir(folder, namespace: Object.const_get(name))
+    loader.ignore(*Dir[File.join(folder, '{public,views,migrations}')])
+  end
+  private_class_method :mount
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Formats
+  # Prints lengths in the studio's unit. Millimetres to the nearest tenth; inches as whole and sixteenths,
+  # with "about" sign where that rounds.
+  module LengthPrint
+    SIXTEENTH = Core::Measure::Length.of(Rational(1, 16), :in)
+
+    module_function
+
+    # @param unit [Symbol] :mm or :in @param signed [Boolean] whether a plus is shown
+    # @return [String] such as "190 mm", "25.1 mm", "7 1/2 in"
+    def call(length, unit, signed: false)
+      sign = if length.negative? then "\u2212"
+             else signed && length.positive? ? '+' : ''
+             end
+      sign + (unit == :in ? inches(length.abs) : millimetres(length.abs))
+    end
+
+    def millimetres(length)
+      text = format('%.1f', length.to_mm).delete_suffix('.0')
+      "#{text} mm"
+    end
+
+    def inches(length)
+      sixteenths = (length / SIXTEENTH).round
+      whole, rest = sixteenths.divmod(16)
+      fraction = Rational(rest, 16)
+      parts = [(whole if whole.positive? || rest.zero?), (fraction.to_s unless rest.zero?)].compact
+      "#{parts.join(' ')} in"
+    end
+    private_class_method :millimetres, :inches
+  end
+end

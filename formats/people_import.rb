@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Formats
+  # Turns a pasted or loaded list into attendees: guesses what each column holds, lets the guess be corrected,
+  # and says what is wrong at each cell. Nothing is saved here.
+  class PeopleImport
+    FIELDS = %i[name wrist neck ankle level mind].freeze
+    HEADERS = {
+      name: /\b(name|who|attendee|participant|person|student)\b/i, wrist: /wrist|\bhand\b/i, neck: /neck|collar/i, ankle: /ankle/i,
+      level: /level|experience|skill/i, mind: /mind|note|allerg|remark|comment|care|need/i
+    }.freeze
+    UNIT_IN_HEADER = /\b(mm|cm|inch(?:es)?|ins?)\b|(")/i
+    LONGEST_NAME = 80
+
+    # One row. attendee: nil when a cell stops it · problems, notes: {field => [wording key, values]}
+    Entry = Core::Value.define(:number, :cells, :attendee, :problems, :notes)
+
+    attr_reader :table, :columns
+
+    # @param bytes [String] the list @param columns [Hash{Integer=>Symbol}, nil] corrected meaning of each column
+    # @param header [Boolean, nil] whether the first row names the columns; nil guesses
+    # @raise [PeopleTable::Unreadable]
+    def initialize(bytes, columns: nil, header: nil)
+      @table = PeopleTable.new(bytes)
+      @header = header.nil? ? header_row? : header
+      @columns = columns || guess_columns
+    end
+
+    def header?
+      @header
+    end
+
+    # @return [Array<String>] the first row's cells, when it names the columns
+    def header_cells
+      header? ? table.rows.first || [] : []
+    end
+
+    def too_many?
+      people_rows.size > Core::Workshop::MOST_PEOPLE
+    end
+
+    def people_rows
+      header? ? table.rows.drop(1) : table.rows
+    end
+
+    # @return [Array<Entry>] one a row; empty when there are too many
+    def entries
+      return [] if too_many?
+
+      names = people_rows.map { |row| cell(row, :name).downcase }.tally
+      @entries ||= people_rows.each_with_index.map { |row, index| entry(row, index + 1, names) }
+    end
+
+    def attendees
+      entries.filter_map(&:attendee)
+    end
+
+    private
+
+    def header_row?
+      first = table.rows.first || []
+      matches = first.count { |cell| HEADERS.values.any? { |pattern| pattern.match?(cell) } }
+      matches >= 2 || (matches == 1 && first.none? { |cell| cell.match?(/\d/) })
+    end
+
+    def guess_columns
+      guessed = {}
+      header_cells.each_with_index do |cell, index|
+        field = FIELDS.find { |f| !guessed.value?(f) && HEADERS[f].match?(cell) }
+        guessed[index] = field if field
+      end
+      header? ? guessed : guess_by_content
+    end
+
+    # Without a header: the first wordy column is the name, whole numbers 1 to 5 the level, larger numbers the wrist, the rest notes.
+    def guess_by_content
+      (0...table.width).each_with_object({}) do |index, guessed|
+        cells = people_rows.map { |row| row[index].to_s }.reject(&:empty?)
+        field = kind_of(cells, guessed)
+        guessed[index] = field if field && !guessed.value?(field)
+      end
+    end
+
+    def kind_of(cells, guessed)
+      return if cells.empty?
+      return :level if cells.all? { |cell| cell.match?(/\A[1-5]\z/) } && !guessed.value?(:level)
+      return :wrist if cells.count { |cell| cell.match?(%r{\A[\d.,/ ½¼¾]+ ?(mm|cm|in|inch|inches|")?\z}i) } > cells.size / 2
+
+      guessed.value?(:name) ? :mind : :name
+    end
+
+    def cell(row, field)
+      index = columns.key(field)
+      index ? row[index].to_s.gsub(/\s+/, ' ').strip : ''
+    end
+
+    def entry(row, number, names)
+      problems = {}
+      notes = {}
+      name = read_name(row, names, problems, notes)
+      measures = %i[wrist neck ankle].to_h { |body| [body, read_measure(row, body, problems, notes)] }.compact
+      level = read_level(row, problems, notes)
+      attendee = Core::People::Attendee.new(key: number.to_s, name: name, level: level, measures: measures, mind: cell(row, :mind)) if problems.empty?
+      Entry.new(number: number, cells: FIELDS.to_h { |field| [field, cell(row, field)] }, attendee: attendee, problems: problems, notes: notes)
+    end
+
+    def read_name(row, names, problems, notes)
+      name = cell(row, :name)
+      problems[:name] = [:name_missing, {}] if name.empty?
+      problems[:name] = [:too_long, {}] if name.length > LONGEST_NAME
+      notes[:name] = [:same_name, {}] if !name.empty? && names[name.downcase] > 1
+      name
+    end
+
+    def read_measure(row, body, problems, notes)
+      text = cell(row, body)
+      return if text.empty?
+
+      result = MeasureText.read(text, body, unit_in_header(body))
+      problems[body] = result.problem if result.problem
+      notes[body] = [:unit_guessed, { length: result.length }] if result.guessed
+      result.length unless result.problem
+    end
+
+    def unit_in_header(body)
+      match = UNIT_IN_HEADER.match(header_cells[columns.key(body)].to_s) if columns.key(body)
+      return unless match
+
+      match[2] || match[1].downcase.start_with?('in') ? :in : match[1].downcase.to_sym
+    end
+
+    def read_level(row, problems, notes)
+      text = cell(row, :level)
+      if text.empty?
+        notes[:level] = [:level_assumed, {}]
+        return 1
+      end
+      level = text[/\A(?:level )?([1-5])\z/i, 1] or problems[:level] = [:level_unreadable, { text: text }]
+      level.to_i
+    end
+  end
+end

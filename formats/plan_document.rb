@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Formats
+  # A plan as JSON: the same numbers the page shows. The schema is docs/formats/plan.v1.schema.json.
+  # Lengths are numbers of millimetres, names end in _mm; times are minutes, names end in _minutes.
+  module PlanDocument
+    FORMAT = 'eager-bench.plan'
+    VERSION = 1
+
+    module_function
+
+    # @param plan [Core::Plan] @return [Hash] ready for JSON
+    def write(plan)
+      { 'format' => FORMAT, 'version' => VERSION, 'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
+        'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
+        'verdicts' => plan.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n) },
+        'lines' => plan.line_totals.map { |line, total| { 'line' => line.key, 'name' => line.name, 'total_mm' => total.to_mm } },
+        'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'forecast' => forecast(plan) }
+    end
+
+    def verdict(verdict)
+      { 'code' => verdict.code.to_s, 'status' => verdict.status.to_s, 'subjects' => verdict.subjects, 'text' => Wording.verdict(verdict) }
+    end
+
+    def person(person)
+      base = { 'key' => person.attendee.key, 'name' => person.attendee.name, 'level' => person.attendee.level,
+               'mind' => person.attendee.flags.map(&:to_s) }
+      person.fitted? ? base.merge(fitted(person)) : base.merge('state' => state(person.piece), 'why' => Wording.unfitted(person.piece))
+    end
+
+    def state(piece)
+      piece.is_a?(Core::Sizing::OutOfReach) ? 'out_of_reach' : 'missing_measure'
+    end
+
+    def fitted(person)
+      piece = person.piece
+      { 'state' => 'fitted', 'measure_mm' => person.measure.to_mm, 'ease_mm' => person.ease.to_mm, 'worn_mm' => piece.worn.to_mm,
+        'on_line_mm' => piece.on_line.to_mm, 'beaded_mm' => beaded(piece).to_mm, 'lands_mm' => piece.landing.to_mm, 'play_mm' => piece.play.to_mm,
+        'deviation_mm' => piece.deviation.to_mm, 'working' => person.working.map { |t| term(t) }, 'materials' => person.needs.map { |n| need(n) },
+        'cuts' => person.cuts.map { |c| cut(c) }, 'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
+        'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'minutes' => t.minutes.round(2) } } }
+    end
+
+    # @return [Core::Measure::Length] what lies between the ends
+    def beaded(piece)
+      Core::Measure::Length.sum(piece.work_ups.values.map(&:lengths).select(&:repeats).map(&:beaded))
+    end
+
+    def term(term)
+      { 'operation' => term.operation.to_s, 'code' => term.code.to_s, 'mm' => term.length&.to_mm,
+        'values' => term.values.to_h { |k, v| v.is_a?(Core::Measure::Length) ? ["#{k}_mm", v.to_mm] : [k.to_s, v] } }
+    end
+
+    def need(need)
+      { 'part' => need.part.key, 'name' => need.part.name, 'count' => need.count }
+    end
+
+    def cut(cut)
+      { 'line' => cut.line.key, 'role' => cut.role.to_s, 'count' => cut.count, 'length_mm' => cut.length.to_mm, 'exact_mm' => cut.exact.to_mm,
+        'body_mm' => cut.body.to_mm, 'consumption_mm' => cut.consumption.to_mm, 'tails_mm' => cut.tails.to_mm }
+    end
+
+    def tool(need)
+      { 'tool' => need.tool.key, 'name' => need.tool.name, 'users' => need.users, 'needed' => need.needed, 'brought' => need.brought,
+        'on_hand' => need.on_hand, 'missing' => need.missing, 'shared' => need.shared? }
+    end
+
+    def step(step)
+      { 'number' => step.number, 'key' => step.step.key, 'technique' => step.technique.key, 'level' => step.technique.level,
+        'after' => step.step.after, 'tools' => step.tools.map(&:key), 'cautions' => step.cautions.map(&:to_s), 'text' => Wording.step(step.step),
+        'minutes_by_level' => step.minutes_by_level.to_h { |level, minutes| [level.to_s, minutes.round(2)] } }
+    end
+
+    def forecast(plan)
+      forecast = plan.forecast
+      { 'method' => forecast.method.to_s, 'needed_minutes' => forecast.needed_minutes.round(2), 'spare_minutes' => forecast.spare_minutes.round(2),
+        'ends' => (plan.workshop.start + forecast.needed_minutes).to_s, 'last' => forecast.last_attendee }
+    end
+    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :need, :cut, :tool, :step, :forecast
+  end
+end

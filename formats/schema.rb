@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require 'json'
+require 'json_schemer'
+
+module Formats
+  # The published JSON Schemas in docs/formats, and checking data against them.
+  module Schema
+    FOLDER = File.join(EagerBench::ROOT, 'docs', 'formats')
+    MOST_ERRORS = 20
+
+    module_function
+
+    # @param name [String] such as 'class.v1'
+    # @return [Array<BadDocument::Place>] empty when the data keeps to the schema
+    def errors(name, data)
+      schemer(name).validate(data).first(MOST_ERRORS).map do |error|
+        BadDocument::Place.new(pointer: error['data_pointer'], expected: expectation(error), found: shorten(error['data']))
+      end
+    end
+
+    def schemer(name)
+      @schemers ||= {}
+      @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true)
+    end
+
+    def expectation(error)
+      schema = error['schema']
+      case error['type']
+      when 'required' then "the keys #{Array(error.dig('details', 'missing_keys')).join(', ')}"
+      when 'schema' then 'no such key here'
+      when 'enum' then "one of #{schema['enum'].join(', ')}"
+      when 'const' then schema['const'].to_json
+      else schema.is_a?(Hash) && schema['description'] ? schema['description'] : error['error'].sub(/\Avalue at `[^`]*` /, '')
+      end
+    end
+
+    def shorten(data)
+      text = data.to_json
+      text.length > 60 ? "#{text[0, 57]}..." : text
+    end
+    private_class_method :schemer, :expectation, :shorten
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+require 'i18n'
+
+module Formats
+  # The words for what the core says in codes. All of them stand in wording/en.yml.
+  module Wording
+    BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(File.join(EagerBench::ROOT, 'wording', 'en.yml')) }
+
+    module_function
+
+    # @param key [String] dotted, below "en" @param unit [Symbol] for the lengths among the values
+    # @raise [I18n::ArgumentError] never for a key the file holds; a missing key shows itself in the text
+    def say(key, unit: :mm, **values)
+      BACKEND.translate(:en, key, **values.transform_values { |value| printed(value, unit) }).to_s
+    rescue UncaughtThrowError, I18n::MissingTranslationData
+      "(no words for #{key})"
+    end
+
+    def words?(key)
+      BACKEND.exists?(:en, key)
+    end
+
+    def problem(problem, unit: :mm)
+      say("problems.#{problem.code}", unit: unit, **problem.values)
+    end
+
+    def verdict(verdict, unit: :mm)
+      say("verdicts.#{verdict.code}.#{verdict.status}", unit: unit, **verdict.values)
+    end
+
+    def step(step, unit: :mm)
+      say("steps.#{step.text}", unit: unit, **step.values, count: step.repeats)
+    end
+
+    def term(term, unit: :mm)
+      say("terms.#{term.code}", unit: unit, **term.values)
+    end
+
+    # @param piece [Core::Sizing::OutOfReach, Core::Sizing::MissingMeasure]
+    def unfitted(piece, unit: :mm)
+      return say("unfitted.missing_#{piece.body}") if piece.is_a?(Core::Sizing::MissingMeasure)
+
+      [piece.causes.map { |c| cause(c, unit: unit) }, piece.cures.map { |c| cause(c, unit: unit) }.join(' ')].flatten.join(' ')
+    end
+
+    def cause(cause, unit: :mm)
+      say("causes.#{cause.code}", unit: unit, **cause.values)
+    end
+
+    def printed(value, unit)
+      case value
+      when Core::Measure::Length then LengthPrint.call(value, unit)
+      when Float then value.round.to_s
+      when Symbol then value.to_s.tr('_', ' ')
+      when Integer, String then value
+      else value.to_s
+      end
+    end
+    private_class_method :printed
+  end
+end
