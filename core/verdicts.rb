@@ -17,7 +17,7 @@ module Core
 
     # @return [Array<Verdict>]
     def call
-      CODES.map { |code| send(code) }
+      @plan.people.empty? ? [people] : CODES.map { |code| send(code) }
     end
 
     private

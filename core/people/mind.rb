@@ -18,7 +18,8 @@ module Core
 
       # @return [Array<Symbol>] the flags the text mentions, in FLAGS' order
       def flags(text)
-        PATTERNS.filter_map { |flag, pattern| flag if pattern.match?(text) }
+        found = PATTERNS.filter_map { |flag, pattern| flag if pattern.match?(text) }
+        found.include?(:nickel) ? found - [:allergy] : found
       end
     end
   end

@@ -39,13 +39,13 @@ module Core
       end
 
       def fixed(key, work_up)
-        [term(:part, :ends, work_up.lengths.beaded, component: key)]
+        [term(:part, :ends, work_up.lengths.beaded, component: key.tr('_', ' '))]
       end
 
       def filled(work_up)
         lengths = work_up.lengths
         fillers = Measure::Length.sum(lengths.fillers.map(&:along))
-        [term(:part, :fixed_beads, lengths.fixed), term(:part, :repeats, lengths.unit * lengths.repeats, count: lengths.repeats, unit: lengths.unit),
+        [term(:part, :fixed_beads, lengths.fixed), term(:part, :repeats, lengths.unit * lengths.repeats, count: lengths.repeats, each: lengths.unit),
          (term(:part, :fillers, fillers, count: lengths.fillers.size) if lengths.fillers.any?)].compact
       end
 

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require 'json'
+
+module Demo
+  # Fills a new studio: the starter library always, the made-up evening school's classes when asked for.
+  module Loading
+    R = Core::Data::Records
+
+    module_function
+
+    # @param studio [Store::Studio] without any project yet
+    def library(studio)
+      data = JSON.parse(File.read(File.join(__dir__, 'library.json')))
+      { parts: R::PART, lines: R::LINE, tools: R::TOOL, techniques: R::TECHNIQUE }.each do |name, record|
+        studio.catalogue.save(name, data[name.to_s].map { |d| record.read(d) })
+      end
+      data['projects'].each { |d| studio.projects.save(R::DESIGN.read(d)) }
+    end
+
+    def classes(studio)
+      data = JSON.parse(File.read(File.join(__dir__, 'classes.json')))
+      studio.update(name: data['studio']['name'])
+      data['classes'].each do |d|
+        studio.classes.create(Store::ClassState.new(workshop: R::WORKSHOP.read(d), project_version_id: studio.projects.find(d['project']).id,
+                                                    attendees: d['attendees'].map { |a| R::ATTENDEE.read(a) }))
+      end
+    end
+  end
+end

@@ -1,0 +1,168 @@
+# frozen_string_literal: true
+
+require 'cgi'
+
+module Formats
+  # Draws a piece laid flat, to scale, on a ruler. One unit of the drawing is one millimetre.
+  class PieceSvg
+    # A mark along the ruler's edge. status: :fits, :tight, :will_not or :wish · at: millimetres from the ruler's zero
+    Mark = Core::Value.define(:at, :status, :text)
+
+    MARGIN = 6.0
+    RULER = 13.0
+    MARKS = 9.0
+    NUMBER = '%.2f'
+
+    # @param layout [Array<Core::Construction::Shape>] @param title [String] what a reader who cannot see it is told
+    # @param span_mm [Float] length of the ruler, the same for every drawing that is to be compared
+    # @param unit [Symbol] :mm or :in @param marks [Array<Mark>] @param labels [Boolean] whether beads carry their marks
+    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true)
+      @layout = layout
+      @title = title
+      @span = span_mm
+      @unit = unit
+      @marks = marks
+      @labels = labels
+      @ruler = ruler
+    end
+
+    # @param standalone [Boolean] for a file of its own, which names its colours itself
+    # @return [String]
+    def to_s(standalone: false)
+      top = -half_height - (@marks.any? ? MARKS : 1)
+      height = half_height - top + (@ruler ? RULER : 1)
+      root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
+      root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" #{root}) if standalone
+      %(<svg #{root}>#{shapes}#{ruler if @ruler}#{marks}</svg>)
+    end
+
+    private
+
+    def half_height
+      @half_height ||= [@layout.map { |s| s.y.abs + (s.across / 2) }.max || 0, 4].max
+    end
+
+    def shapes
+      @layout.sort_by { |shape| shape.role == :line ? 0 : 1 }.map { |shape| shape(shape) }.join
+    end
+
+    def shape(shape)
+      outline = SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
+      label = @labels && shape.role != :line && shape.along >= 5 && !HOLLOW.include?(shape.form) ? text_on(shape) : ''
+      outline + label
+    end
+
+    HOLLOW = %i[ring clasp chain].freeze
+    N = ->(number) { format(NUMBER, number).delete_suffix('.00') }
+
+    RECT = lambda { |s, fill, round|
+      %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{round}" #{fill}/>)
+    }
+    ELLIPSE = ->(s, fill) { %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" #{fill}/>) }
+    RING = lambda { |s, _|
+      thick = [s.along * 0.14, 0.7].max
+      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="#{N.(thick)}"/>)
+    }
+    CLASP = lambda { |s, _|
+      left = s.x - (s.along / 2)
+      mouth = s.turn == 180 ? left + (s.along * 0.35) : left + (s.along * 0.65)
+      %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" rx="#{N.(s.across / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="1.2"/>) +
+        %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{s.item.colour}" stroke-width="1"/>)
+    }
+    CHAIN = lambda { |s, _|
+      links = [(s.along / 4).round, 1].max
+      step = s.along / links
+      (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ry="#{N.(s.across / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="0.7"/>) }.join
+    }
+    SHAPES = {
+      round: ELLIPSE, oval: ELLIPSE, petal: ELLIPSE,
+      bicone: ->(s, fill) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y - (s.across / 2))}L#{N.(s.x + (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y + (s.across / 2))}Z" #{fill}/>) },
+      drop: ->(s, fill) { %(<path d="M#{N.(s.x)} #{N.(s.y - (s.across / 2))}C#{N.(s.x + s.along)} #{N.(s.y + (s.across / 2))} #{N.(s.x - s.along)} #{N.(s.y + (s.across / 2))} #{N.(s.x)} #{N.(s.y - (s.across / 2))}Z" #{fill}/>) },
+      tube: ->(s, fill) { RECT.(s, fill, 0.5) }, disc: ->(s, fill) { RECT.(s, fill, 0.9) }, flat: ->(s, fill) { RECT.(s, fill, 1.5) },
+      bar: ->(s, fill) { RECT.(s, fill, 0.8) }, connector: ->(s, fill) { RECT.(s, fill, 1.2) }, slider: ->(s, fill) { RECT.(s, fill, 1.0) },
+      crimp: ->(s, fill) { RECT.(s, fill, 0.3) }, cover: ELLIPSE, cap: ->(s, fill) { RECT.(s, fill, 2.0) },
+      ring: RING, clasp: CLASP, chain: CHAIN,
+      line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
+      path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
+    }.freeze
+
+    def fill_of(shape)
+      %(fill="#{shape.item.colour}" stroke="currentColor" stroke-width="0.25")
+    end
+
+    def text_on(shape)
+      ink = dark?(shape.item.colour) ? '#ffffff' : '#12161f'
+      size = [shape.across * 0.42, shape.along * 0.6, 4.4].min
+      %(<text x="#{n(shape.x)}" y="#{n(shape.y + (size * 0.35))}" font-size="#{n(size)}" text-anchor="middle" fill="#{ink}" font-weight="700">#{h(shape.item.mark)}</text>)
+    end
+
+    # Relative luminance by the sRGB weights of WCAG 2.
+    def dark?(colour)
+      linear = colour.scan(/\h\h/).map { |pair| (pair.hex / 255.0)**2.2 }
+      (linear[0] * 0.2126) + (linear[1] * 0.7152) + (linear[2] * 0.0722) < 0.25
+    end
+
+    def ruler
+      y = half_height + 2
+      %(<g class="ruler"><path d="M0 #{n(y)}h#{n(@span)}" stroke="currentColor" stroke-width="0.3" fill="none"/>#{@unit == :in ? inch_ticks(y) : mm_ticks(y)}</g>)
+    end
+
+    def mm_ticks(top)
+      (0..(@span / 5).floor).map do |i|
+        at = i * 5
+        tick(at, top, at % 10 == 0 ? 3 : 1.6) + (at % 20 == 0 ? number(at, top, at == 0 ? '0 mm' : at.to_s) : '')
+      end.join
+    end
+
+    def inch_ticks(top)
+      (0..(@span / 3.175).floor).map do |i|
+        at = i * 3.175
+        length = if (i % 8).zero? then 3
+                 else i.even? ? 2.2 : 1.3
+                 end
+        tick(at, top, length) + ((i % 8).zero? ? number(at, top, i.zero? ? '0 in' : (i / 8).to_s) : '')
+      end.join
+    end
+
+    def tick(at, top, length)
+      %(<path d="M#{n(at)} #{n(top)}v#{n(length)}" stroke="currentColor" stroke-width="0.25" fill="none"/>)
+    end
+
+    def number(at, top, text)
+      %(<text x="#{n(at)}" y="#{n(top + 6.6)}" font-size="3.2" text-anchor="#{at.zero? ? 'start' : 'middle'}" fill="currentColor">#{text}</text>)
+    end
+
+    def marks
+      first, *others = @marks.sort_by(&:at)
+      [(mark(first, 'end', -3) if first), *others.map { |mark| mark(mark, 'start', 3) }].join
+    end
+
+    # Rings at the upper edge: whole fits, half is tight, open will not; the wish is a line across.
+    def mark(mark, anchor, aside)
+      top = -half_height - 6
+      line = %(<path d="M#{n(mark.at)} #{n(top + 2)}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" #{'stroke-dasharray="1.2 0.8"' if mark.status == :wish} fill="none"/>)
+      words = %(<text x="#{n(mark.at + aside)}" y="#{n(top + 1.2)}" font-size="3.4" text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
+      %(<g class="mark mark-#{mark.status}">#{line}#{ring(mark, top)}#{words}</g>)
+    end
+
+    def ring(mark, top)
+      return '' if mark.status == :wish
+
+      %(<path d="#{RING_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)})" stroke="currentColor" stroke-width="0.8" fill="none"/>)
+    end
+
+    # Rings of radius 1.8 about the origin.
+    RING_PATHS = {
+      fits: 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0', tight: 'M0 -1.8A1.8 1.8 0 0 1 0 1.8Z',
+      will_not: 'M1.27 -1.27A1.8 1.8 0 1 0 1.27 1.27', unknown: 'M-0.7 -1.66A1.8 1.8 0 0 1 0.7 -1.66M1.66 -0.7A1.8 1.8 0 0 1 1.66 0.7M0.7 1.66A1.8 1.8 0 0 1 -0.7 1.66M-1.66 0.7A1.8 1.8 0 0 1 -1.66 -0.7'
+    }.freeze
+
+    def n(number)
+      N.call(number)
+    end
+
+    def h(text)
+      CGI.escapeHTML(text.to_s)
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require 'cgi'
+
+module Formats
+  # Draws a forecast as a ribbon: a row an attendee, minutes along, the class's end as a line.
+  # Work is solid, a demonstration striped, welcome and clearing up open: the same in print.
+  class RibbonSvg
+    ROW = 20
+    LABEL = 150
+    WIDTH = 1000
+    # One name with its row. chosen: drawn stronger
+    Row = Core::Value.define(:name, :segments, :chosen)
+
+    # @param rows [Array<Row>] @param start [Core::Measure::ClockTime] @param available [Integer] minutes of the class
+    def initialize(rows, start:, available:, title:)
+      @rows = rows
+      @start = start
+      @available = available
+      @title = title
+    end
+
+    # @return [String]
+    def to_s
+      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="img" aria-label="#{h(@title)}"><defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern></defs>#{hours}#{bars}#{end_line}</svg>)
+    end
+
+    private
+
+    def height
+      (@rows.size * ROW) + 30
+    end
+
+    def span
+      @span ||= [@available, *@rows.map { |row| row.segments.last.to }].max * 1.04
+    end
+
+    def x(minute)
+      (LABEL + ((WIDTH - LABEL - 10) * minute / span)).round(1)
+    end
+
+    def hours
+      (0..(span / 15).floor).map do |i|
+        at = x(i * 15)
+        label = i.even? ? %(<text x="#{at}" y="#{height - 4}" font-size="12" text-anchor="middle" fill="currentColor">#{@start + (i * 15)}</text>) : ''
+        %(<path d="M#{at} 0V#{height - 18}" stroke="currentColor" stroke-width="0.5" opacity="0.35"/>#{label}) unless i.even? && at > WIDTH - 15
+      end.join
+    end
+
+    def bars
+      @rows.each_with_index.map do |row, index|
+        top = (index * ROW) + 3
+        %(<g class="lane#{' chosen' if row.chosen}"><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{row.segments.map { |s| bar(s, top) }.join}</g>)
+      end.join
+    end
+
+    def bar(segment, top)
+      left = x(segment.from)
+      %(<rect class="span-#{segment.kind}" x="#{left}" y="#{top}" width="#{[x(segment.to) - left, 0.6].max.round(1)}" height="#{ROW - 6}" />)
+    end
+
+    def end_line
+      at = x(@available)
+      %(<g class="end"><path d="M#{at} 0V#{height - 14}" stroke="currentColor" stroke-width="2.5"/><text x="#{at - 5}" y="#{height - 18}" font-size="12" font-weight="700" text-anchor="end" fill="currentColor">#{h("ends #{@start + @available}")}</text></g>)
+    end
+
+    def short(name)
+      name.length > 20 ? "#{name[0, 19]}…" : name
+    end
+
+    def h(text)
+      CGI.escapeHTML(text.to_s)
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Store
+  # The studio's parts, lines, tools and techniques. Every change raises the catalogue's revision.
+  class Catalogue
+    RECORDS = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL,
+                techniques: Core::Data::Records::TECHNIQUE }.freeze
+
+    def initialize(database)
+      @database = database
+      @rows = RECORDS.transform_values { |record| Rows.new(record) }
+    end
+
+    # @return [Core::Catalogue::Table]
+    def table
+      revision = @database[:studio].get(:catalogue_revision)
+      return @table if @table_revision == revision
+
+      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] })
+      @table_revision = revision
+      @table
+    end
+
+    def revision
+      @database[:studio].get(:catalogue_revision)
+    end
+
+    # Adds or replaces. @param name [Symbol] a key of RECORDS
+    def save(name, values)
+      rows = values.map { |value| @rows.fetch(name).row(value) }
+      @database.transaction do
+        rows.each { |row| @database[name].insert_conflict(:replace).insert(row) }
+        @database[:studio].update(catalogue_revision: Sequel[:catalogue_revision] + 1)
+      end
+    end
+
+    private
+
+    def load(name)
+      @database[name].order(:name).all.to_h do |row|
+        value = @rows.fetch(name).value(row)
+        [value.key, value]
+      end.freeze
+    end
+  end
+end

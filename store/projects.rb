@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Store
+  # Designs, each saved version kept as it was: a class planned on one is not changed by the next.
+  class Projects
+    # One saved version. id: its row · design: Core::Project::Design
+    Saved = Core::Value.define(:id, :design)
+
+    def initialize(database)
+      @database = database
+      @versions = {}
+    end
+
+    # @return [Array<Saved>] the newest version of each design, by name
+    def newest
+      newest = @database[:project_versions].group(:project_key).select { max(:id) }
+      @database[:project_versions].where(id: newest).order(:name).all.map { |row| saved(row) }
+    end
+
+    # @return [Saved] @raise [NotFound]
+    def version(id)
+      @versions[id] ||= saved(@database[:project_versions].first(id: id) || raise(NotFound.new(:project, id)))
+    end
+
+    # @return [Saved] the newest version of one design @raise [NotFound]
+    def find(key)
+      saved(@database[:project_versions].where(project_key: key).reverse(:version).first || raise(NotFound.new(:project, key)))
+    end
+
+    # @param design [Core::Project::Design] saved as the version after the newest
+    # @return [Saved] the newest one itself when nothing differs
+    def save(design)
+      @database.transaction(mode: :immediate) do
+        newest = @database[:project_versions].where(project_key: design.key).reverse(:version).first
+        numbered = design.with(version: newest ? newest[:version] + 1 : 1)
+        next saved(newest) if newest && saved(newest).design.with(version: numbered.version) == numbered
+
+        Saved.new(id: insert(numbered), design: numbered)
+      end
+    end
+
+    private
+
+    def insert(design)
+      @database[:project_versions].insert(project_key: design.key, version: design.version, name: design.name, made_at: Time.now.utc,
+                                          document: JSON.generate(Core::Data::Records::DESIGN.write(design)))
+    end
+
+    def saved(row)
+      Saved.new(id: row[:id], design: Core::Data::Records::DESIGN.read(JSON.parse(row[:document])).with(version: row[:version]))
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Store
+  # One installation's data: the way into everything that is stored.
+  class Studio
+    attr_reader :database, :catalogue, :projects, :classes
+
+    # @param path [String] see Database.open
+    def initialize(path)
+      @database = Database.open(path)
+      @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
+      @catalogue = Catalogue.new(@database)
+      @projects = Projects.new(@database)
+      @classes = Classes.new(@database)
+      @plans = PlanCache.new
+    end
+
+    def name
+      @database[:studio].get(:name)
+    end
+
+    # @return [Symbol] :mm or :in, the unit lengths are shown in
+    def unit
+      @database[:studio].get(:unit).to_sym
+    end
+
+    def update(**settings)
+      @database[:studio].update(settings)
+    end
+
+    # @return [Core::Inputs] all that a class's plan depends on
+    def inputs(stored)
+      Core::Inputs.new(workshop: stored.state.workshop, design: projects.version(stored.state.project_version_id).design,
+                       attendees: stored.state.attendees, table: catalogue.table)
+    end
+
+    # @return [Core::Plan] worked out once for each change
+    def plan(stored)
+      @plans.fetch([stored.id, stored.revision, catalogue.revision]) { inputs(stored).plan }
+    end
+
+    # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.
+    # @return [Integer] the new class's id
+    def import(inputs)
+      Importing.new(self).call(inputs)
+    end
+  end
+end

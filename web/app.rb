@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require 'erubi'
+require 'sinatra/base'
+
+module Web
+  # The application: settings and the parts every page shares. The pages are in web/routes.
+  class App < Sinatra::Base
+    PERMITTED_HOSTS = %w[127.0.0.1 localhost [::1] example.org].freeze
+    POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; " \
+             "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+
+    set :root, __dir__
+    set :views, File.join(__dir__, 'views')
+    set :public_folder, File.join(__dir__, 'public')
+    set :static_cache_control, [:public, { max_age: 3600 }]
+    set :erb, escape_html: true
+    set :default_encoding, 'utf-8'
+    set :show_exceptions, false
+    set :raise_errors, false
+    set :dump_errors, true
+    set :sessions, false
+    set :protection, false
+    set :host_authorization, { permitted_hosts: PERMITTED_HOSTS }
+    set(:studio) { raise 'give the application a studio' }
+
+    helpers Helpers
+
+    before do
+      headers 'Content-Security-Policy' => POLICY, 'X-Content-Type-Options' => 'nosniff', 'Referrer-Policy' => 'same-origin'
+      cache_control :no_store unless request.path.end_with?('.css', '.js', '.woff2')
+    end
+
+    # The token goes in last, so that what is around it can be kept between requests.
+    after do
+      response.body = response.body.map { |chunk| chunk.gsub(Helpers::TOKEN, csrf_token) } if response.content_type.to_s.start_with?('text/html')
+    end
+
+    register Routes::Errors
+    register Routes::Bench
+    register Routes::Exchange
+    register Routes::Classes
+    register Routes::People
+    register Routes::Projects
+    register Routes::Settings
+
+    # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
+    # @return [#call] the application with its middleware
+    def self.for_studio(studio, secret:)
+      app = Class.new(self) { set :studio, studio }
+      Rack::Builder.new do
+        use BodyLimit
+        use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true
+        use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'
+        use Rack::Protection::HttpOrigin
+        run app
+      end.to_app
+    end
+  end
+end

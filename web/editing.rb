@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Web
+  # How a class is changed from its page: with the sections redrawn for a script, with a redirect without one;
+  # a change somebody else made meanwhile is kept and told, or asked about.
+  module Editing
+    def class_page(id, **options)
+      stamp = studio.classes.stamp(id) or raise Store::NotFound.new(:class, id)
+      Presenters::ClassPage.new(studio, id, stamp.first, unit: unit, seat: text(:seat), **options) { |name, page| partial(name, page: page) }
+    end
+
+    def show_class(id, **options)
+      presenter = class_page(id, **options)
+      return sections(presenter) if redraw?
+
+      page(:class, title: presenter.title, page: presenter)
+    end
+
+    # @yieldparam state [Store::ClassState] as the editor saw it @yieldreturn [Store::ClassState]
+    def change(id, action, &block)
+      edited = studio.classes.edit(id, revision, action, take_over: text(:take_over) == '1', &block)
+      done(id, merged: edited.merged)
+    rescue Store::Conflict => e
+      status 409
+      conflict = Presenters::Conflict.new(studio.classes.find(id), e, params.except('id', 'authenticity_token', 'take_over'), unit)
+      redraw? ? partial(:conflict, conflict: conflict, action: request.path) : page(:conflict, title: 'Changed in two places', conflict: conflict, action: request.path)
+    end
+
+    def done(id, merged: [])
+      notice = Presenters::Conflict.merged_notice(merged)
+      return show_class(id, notice: notice) if redraw?
+
+      tell(notice) if notice
+      redirect to("/classes/#{id}#{"?seat=#{text(:seat)}" unless text(:seat).empty?}"), 303
+    end
+
+    # Shows the page again with what was typed and what is wrong with it.
+    def refuse(id, form, draft)
+      status 422
+      show_class(id, drafts: { form => draft })
+    end
+
+    def step_back(id)
+      yield ? done(id) : show_class(id, notice: 'There is nothing more to undo or redo.')
+    end
+
+    def sections(presenter)
+      known = request.env['HTTP_X_SECTIONS'].to_s.split(',').to_h { |pair| pair.split('=', 2) }
+      presenter.sections.reject { |section| known[section.name] == section.digest }.map(&:html).join("\n")
+    end
+  end
+end

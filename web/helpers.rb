@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+require 'cgi'
+
+module Web
+  # What every view and route may use.
+  module Helpers
+    TOKEN = '%%authenticity-token%%'
+    SIGNS = { start: '', plus: '+', minus: '−', times: '×', part: '·', equals: '=' }.freeze
+
+    def studio
+      settings.studio
+    end
+
+    # @return [Symbol] unit lengths are shown in
+    def unit
+      @unit ||= studio.unit
+    end
+
+    def length(value, signed: false)
+      Formats::LengthPrint.call(value, unit, signed: signed)
+    end
+
+    def say(key, **values)
+      Formats::Wording.say(key, unit: unit, **values)
+    end
+
+    # @return [String] a text parameter, '' when absent or of another kind; never invalid UTF-8
+    def text(name, from = params)
+      value = from.is_a?(Hash) || from.respond_to?(:key?) ? from[name.to_s] : nil
+      value.is_a?(String) ? value.scrub("\uFFFD").delete("\u0000").strip : ''
+    end
+
+    # @return [Integer] the :id of the path; one that no row has when it is no number
+    def id
+      Integer(params['id'], 10)
+    rescue ArgumentError
+      raise Store::NotFound.new(:class, params['id'])
+    end
+
+    def revision
+      Integer(text(:revision), 10)
+    rescue ArgumentError
+      0
+    end
+
+    def partial(name, **locals)
+      erb(:"partials/_#{name}", layout: false, locals: locals.merge(local_assigns: locals))
+    end
+
+    def page(name, title:, **locals)
+      erb(:"pages/#{name}", locals: locals.merge(title: title))
+    end
+
+    # @return [Boolean] whether a script asked for the changed sections only
+    def redraw?
+      request.env['HTTP_X_REDRAW'] == '1'
+    end
+
+    def csrf_field
+      %(<input type="hidden" name="authenticity_token" value="#{TOKEN}">)
+    end
+
+    def csrf_token
+      Rack::Protection::AuthenticityToken.token(env['rack.session'])
+    end
+
+    def h(text)
+      CGI.escapeHTML(text.to_s)
+    end
+
+    def icon(name)
+      Assets.icon(name)
+    end
+
+    def asset(path)
+      Assets.stamped(path)
+    end
+
+    def theme
+      %w[light dark].find { |known| known == request.cookies['theme'] }
+    end
+
+    def verdict_ring(status)
+      path = Formats::PieceSvg::RING_PATHS.fetch(status)
+      %(<svg class="ring ring-#{status}" viewBox="-2.6 -2.6 5.2 5.2" aria-hidden="true"><path d="#{path}" fill="none" stroke="currentColor" stroke-width="0.9"/></svg>)
+    end
+
+    # Level as one to five beads on a short strand.
+    def level_beads(level)
+      beads = (1..5).map { |i| %(<circle cx="#{(i * 8) - 3}" cy="5" r="3" #{i <= level ? 'fill="currentColor"' : 'fill="none"'} stroke="currentColor"/>) }.join
+      %(<svg class="beads" viewBox="0 0 43 10" role="img" aria-label="level #{level}"><path d="M0 5h43" stroke="currentColor" stroke-width="0.8"/>#{beads}</svg>)
+    end
+
+    # A part's or line's colour with its mark, so that neither stands alone.
+    def swatch(item)
+      mark = item.respond_to?(:mark) ? item.mark : ''
+      %(<svg class="swatch" viewBox="0 0 12 12" aria-hidden="true"><circle cx="6" cy="6" r="5.2" fill="#{item.colour}" stroke="currentColor" stroke-width="0.6"/></svg><span class="swatch-mark">#{h(mark)}</span>)
+    end
+
+    def minutes_text(value)
+      return '' if value.nil?
+
+      value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
+    end
+
+    def minutes(value)
+      "#{value.round} min"
+    end
+
+    # Keeps a message for the page after a redirect.
+    def tell(text, kind: :done, undo: nil)
+      env['rack.session']['notice'] = { 'text' => text, 'kind' => kind.to_s, 'undo' => undo }
+    end
+
+    def take_notice
+      env['rack.session'].delete('notice')
+    end
+  end
+end

@@ -1,0 +1,218 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # The page of one class: its sections, and what each of them shows.
+    class ClassPage
+      SECTIONS = %w[strip bench people piece materials cuts tools steps clock print].freeze
+      # Those the section list and the number keys lead to.
+      NAMED = %w[people piece materials cuts tools steps clock print].freeze
+      # Room on the ruler for the words beside the last mark.
+      LABEL_MM = 26
+      # Sections that show which place is chosen.
+      SEATED = %w[bench piece clock].freeze
+      # Sections that a refused form stands in.
+      FORMS = { settings: 'strip', piece: 'piece' }.freeze
+
+      attr_reader :id, :notice, :drafts
+
+      # @param drafts [Hash] forms that were refused, with what was typed: {form => Draft}
+      # @yieldparam section [String] @yieldreturn [String] its HTML
+      def initialize(studio, id, revision, unit:, seat:, notice: nil, drafts: {}, &render)
+        @studio = studio
+        @id = id
+        @revision = revision
+        @unit = unit
+        @asked_seat = seat
+        @notice = notice
+        @drafts = drafts
+        @render = render
+      end
+
+      attr_reader :revision, :unit
+
+      # @return [Array<Fragments::Section>]
+      def sections
+        SECTIONS.map { |name| Fragments.section(name, cache_key(name)) { @render.call(name, self) } }
+      end
+
+      def stored
+        @stored ||= @studio.classes.find(id)
+      end
+
+      def plan
+        @plan ||= @studio.plan(stored)
+      end
+
+      def workshop
+        stored.state.workshop
+      end
+
+      def title
+        workshop.title
+      end
+
+      def people
+        plan.people
+      end
+
+      def verdicts
+        @verdicts ||= plan.verdicts
+      end
+
+      # @return [Core::Verdict, nil] the first thing in the way
+      def next_thing
+        verdicts.find(&:in_the_way?) || verdicts.find { |verdict| verdict.status == :tight }
+      end
+
+      # @return [Core::PersonPlan, nil] whose place is chosen; the first when none or an unknown one is asked for
+      def chosen
+        plan.person(@asked_seat) || people.first
+      end
+
+      def seat
+        chosen&.attendee&.key
+      end
+
+      def seat_rows
+        people.each_slice([(people.size / 2.0).ceil, 1].max).to_a
+      end
+
+      def drawing_of(person, **options)
+        Formats::PieceSvg.new(person.piece.layout, title: drawing_title(person), span_mm: span, unit: unit, **options).to_s
+      end
+
+      # @return [Float] the ruler that every drawing on the page shares, in millimetres
+      def span
+        @span ||= begin
+          longest = [plan.sample, *people].select(&:fitted?).flat_map { |p| [p.piece.on_line.to_mm, p.piece.target.to_mm] }.max || 180.0
+          ((longest + LABEL_MM) / 20).ceil * 20.0
+        end
+      end
+
+      def marks_of(person)
+        piece = person.piece
+        status = piece.deviation.abs > Core::Verdicts::NEAR ? :tight : :fits
+        [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :wish, text: "wished #{Formats::LengthPrint.call(piece.worn, unit)} worn"),
+         Formats::PieceSvg::Mark.new(at: piece.on_line.to_mm, status: status, text: landing_text(person))]
+      end
+
+      def landing_text(person)
+        deviation = person.piece.deviation
+        return 'inside the range of the closure' if deviation.zero?
+
+        "lands #{Formats::LengthPrint.call(deviation, unit, signed: true)}"
+      end
+
+      def repeats(person)
+        person.piece.work_ups.values.filter_map { |w| w.lengths.repeats }.sum
+      end
+
+      # @return [Symbol] how one person's piece stands
+      def status_of(person)
+        return person.piece.is_a?(Core::Sizing::OutOfReach) ? :will_not : :unknown unless person.fitted?
+
+        person.piece.deviation.abs > Core::Verdicts::NEAR ? :tight : :fits
+      end
+
+      def count_of(person, part)
+        person.needs.find { |need| need.part == part }&.count
+      end
+
+      # Parts beyond the class's own, in a colourway, are told by their count per person.
+      def colourways
+        plan.design.colourways.keys
+      end
+
+      def ribbon(keys = nil)
+        rows = people.select { |p| p.fitted? && (keys.nil? || keys.include?(p.attendee.key)) }
+                     .map { |p| Formats::RibbonSvg::Row.new(name: p.attendee.name, segments: plan.forecast.rows[p.attendee.key], chosen: p.attendee.key == seat) }
+        return if rows.empty?
+
+        Formats::RibbonSvg.new(rows, start: workshop.start, available: workshop.minutes, title: 'When each person works, watches and clears up').to_s
+      end
+
+      # One person's clock. work, watching: minutes · done: time of day
+      ClockRow = Core::Value.define(:name, :level, :work, :watching, :done)
+
+      def clock_rows
+        people.select(&:fitted?).map do |person|
+          segments = plan.forecast.rows[person.attendee.key]
+          watching = segments.select { |s| s.kind == :demonstration }.sum(&:minutes)
+          ClockRow.new(name: person.attendee.name, level: person.attendee.level, work: person.working_minutes, watching: watching,
+                       done: workshop.start + segments.last.to)
+        end
+      end
+
+      # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
+      def cuts_of(line)
+        people.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
+      end
+
+      def cut_bar(cut)
+        longest = people.flat_map(&:cuts).map(&:length).max
+        share = ->(part) { (part / longest * 100).to_f.round(2) }
+        tail = share.(cut.length - cut.body) / 2
+        %(<svg class="cut-bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" width="#{share.(cut.length)}" height="6"/><rect class="body" x="#{tail}" width="#{share.(cut.body)}" height="6"/></svg>)
+      end
+
+      def tool_names(person)
+        person.tools.map { |key, count| "#{"#{count} " if count > 1}#{@studio.catalogue.table.tool(key).name.downcase}" }.join(', ')
+      end
+
+      def levels
+        @levels ||= people.map { |p| p.attendee.level }.uniq.sort
+      end
+
+      # Whose numbers the steps are told with.
+      def told_of
+        people.find(&:fitted?)&.attendee&.name || 'a usual size'
+      end
+
+      # @return [String] a person's working on one line
+      def working_line(person)
+        person.working.map do |term|
+          [Helpers::SIGNS.fetch(term.operation), term.length && Formats::LengthPrint.call(term.length, unit), Formats::Wording.term(term, unit: unit)].compact.join(' ').strip
+        end.join(' ')
+      end
+
+      def projects
+        @studio.projects.newest
+      end
+
+      # @return [Core::Project::Component, nil] the first whose construction has a centre
+      def centred
+        plan.design.components.find { |c| Core::Construction::Registry.fetch(c.construction).parameters.key?(:centre) }
+      end
+
+      def centre_key
+        centred&.parameters&.dig('centre', 0, 'part')
+      end
+
+      def beads
+        @studio.catalogue.table.parts.values.select(&:bead?)
+      end
+
+      def reversible
+        @reversible ||= @studio.classes.reversible(id)
+      end
+
+      def draft(form)
+        drafts[form]
+      end
+
+      private
+
+      def cache_key(name)
+        return if drafts.any?
+
+        [id, revision, @studio.catalogue.revision, unit, (@asked_seat if SEATED.include?(name))]
+      end
+
+      def drawing_title(person)
+        "#{person.attendee.name.empty? ? plan.design.name : person.attendee.name}: #{Formats::LengthPrint.call(person.piece.on_line, unit)} laid flat, " \
+          "#{person.needs.sum { |need| need.part.bead? ? need.count : 0 }} beads"
+      end
+    end
+  end
+end

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # A pasted or loaded list of people on its way into a class: first shown as understood, then saved.
+    class PeopleList
+      attr_reader :id, :text, :revision, :problem
+
+      def initialize(studio, id, params)
+        @stored = studio.classes.find(Integer(id, exception: false) || 0)
+        @id = @stored.id
+        @params = params
+        @revision = params['revision'] || @stored.revision.to_s
+        @text = Formats::PeopleTable.decode(bytes)
+        @import = Formats::PeopleImport.new(@text, columns: columns, header: header) unless @text.strip.empty?
+        @problem = trouble
+      rescue Formats::PeopleTable::Unreadable => e
+        @problem = Formats::Wording.say('imports.bad_quotes', line: e.line)
+      end
+
+      # @return [Boolean] whether there is a list to show as understood
+      def read?
+        !@import.nil? && @problem.nil?
+      end
+
+      # @return [Boolean] whether it was looked at, and every row can be saved
+      def confirmed?
+        read? && @params['confirm'] == '1' && rows_wrong.zero?
+      end
+
+      def title
+        @stored.state.workshop.title
+      end
+
+      def entries
+        @import.entries
+      end
+
+      def attendees
+        @import.attendees
+      end
+
+      def rows_wrong
+        entries.count { |entry| entry.problems.any? }
+      end
+
+      def header?
+        @import.header?
+      end
+
+      # @return [Array<(Integer, String, Symbol)>] each column with what stands at its head and what it is taken for
+      def columns_guessed
+        sample = @import.table.rows.first || []
+        (0...@import.table.width).map { |index| [index, sample[index].to_s, @import.columns[index]] }
+      end
+
+      def fields_used
+        Formats::PeopleImport::FIELDS.select { |field| @import.columns.value?(field) || field == :name }
+      end
+
+      private
+
+      def bytes
+        upload = @params['file']
+        return upload['tempfile'].read if upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read)
+
+        @params['list'].is_a?(String) ? @params['list'] : ''
+      end
+
+      # @return [Hash{Integer=>Symbol}, nil] the columns as corrected, nil before they were shown
+      def columns
+        corrected = @params['column']
+        return unless corrected.is_a?(Hash)
+
+        corrected.filter_map do |index, field|
+          known = Formats::PeopleImport::FIELDS.find { |f| f.to_s == field }
+          [index.to_i, known] if known
+        end.to_h
+      end
+
+      def header
+        { '1' => true, '0' => false }[@params['header']]
+      end
+
+      def trouble
+        return if @import.nil?
+        return Formats::Wording.say('imports.no_rows') if @import.people_rows.empty?
+        return Formats::Wording.say('imports.too_many', count: @import.people_rows.size, most: Core::Workshop::MOST_PEOPLE) if @import.too_many?
+
+        total = @import.people_rows.size + @stored.state.attendees.size
+        Formats::Wording.say('imports.too_many', count: total, most: Core::Workshop::MOST_PEOPLE) if total > Core::Workshop::MOST_PEOPLE
+      end
+    end
+  end
+end

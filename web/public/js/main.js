@@ -1,0 +1,11 @@
+// Wires the behaviours to the page. Each lives in a module of its own.
+import { liveForms } from './live_forms.js';
+import { seats } from './seats.js';
+import { sheets } from './sheets.js';
+import { keys } from './keys.js';
+
+document.documentElement.classList.add('scripted');
+liveForms(document);
+seats(document);
+sheets(document);
+keys(document);

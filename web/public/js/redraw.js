@@ -1,0 +1,50 @@
+// Asks the server for the sections that changed and puts them in place, keeping focus, scroll and what is half typed.
+import { Idiomorph } from '../vendor/idiomorph.esm.js';
+
+const page = () => document.querySelector('[data-class-page]');
+
+const known = () => [...page().querySelectorAll('section[data-digest]')].map((s) => `${s.id}=${s.dataset.digest}`).join(',');
+
+const say = (text) => {
+  const said = document.getElementById('said');
+  said.textContent = text;
+  clearTimeout(said.timer);
+  said.timer = setTimeout(() => { said.textContent = ''; }, 6000);
+};
+
+// A row that was refused keeps what was typed in it until it is sent again.
+const keepDrafts = (sentForm) => ({
+  beforeNodeMorphed: (old) => !(old instanceof Element && old.matches('[data-draft]') && !(sentForm && old.querySelector(`#${sentForm}`))),
+});
+
+const place = (html, sentForm) => {
+  const holder = document.createElement('template');
+  holder.innerHTML = html;
+  holder.content.querySelectorAll('section[data-digest]').forEach((fresh) => {
+    const old = document.getElementById(fresh.id);
+    if (old) Idiomorph.morph(old, fresh, { ignoreActiveValue: true, restoreFocus: true, callbacks: keepDrafts(sentForm) });
+  });
+  const revision = page().querySelector('input[name="revision"]');
+  if (revision) page().dataset.revision = revision.value;
+};
+
+const ask = async (address, options = {}, sentForm = null) => {
+  page().setAttribute('aria-busy', 'true');
+  try {
+    const response = await fetch(address, { ...options, headers: { 'X-Redraw': '1', 'X-Sections': known() } });
+    const html = await response.text();
+    if (response.status === 409) return { conflict: html };
+    if (response.ok || response.status === 422) {
+      place(html, sentForm);
+      return { ok: response.ok };
+    }
+    say('That could not be saved. Reload the page and try again; what you typed is still in the field.');
+  } catch {
+    say('The studio does not answer. What you typed is still here; try again when it runs.');
+  } finally {
+    page().removeAttribute('aria-busy');
+  }
+  return { ok: false };
+};
+
+export { ask, say, page };

@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # The coming classes, each with what is still in its way.
+    module Bench
+      def self.registered(app)
+        app.get('/') { page(:bench, title: 'Bench', bench: Presenters::Bench.new(studio)) }
+        app.get('/keys') { page(:keys, title: 'Keys') }
+      end
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # Making, showing, changing and removing a class.
+    module Classes
+      def self.registered(app)
+        app.helpers Editing
+        making(app)
+        showing(app)
+        changing(app)
+        removing(app)
+      end
+
+      def self.showing(app)
+        app.get('/classes/:id') { show_class(id) }
+        app.get('/classes/:id/print') { erb(:'pages/print', layout: :print_layout, locals: { title: 'Print', page: class_page(id) }) }
+      end
+
+      def self.making(app)
+        app.get('/classes/new') { page(:new_class, title: 'New class', form: Presenters::ClassForm.blank(studio)) }
+        app.post('/classes') do
+          form = Presenters::ClassForm.new(studio, params)
+          halt 422, page(:new_class, title: 'New class', form: form) unless form.valid?
+
+          redirect to("/classes/#{studio.classes.create(form.state)}"), 303
+        end
+      end
+
+      def self.changing(app)
+        app.post('/classes/:id/settings') do
+          form = Presenters::ClassForm.new(studio, params)
+          next refuse(id, :settings, form.draft) unless form.valid?
+
+          change(id, 'settings') { |state| form.apply(state) }
+        end
+        app.post('/classes/:id/piece') do
+          form = Presenters::PieceForm.new(studio, params)
+          change(id, 'piece') { |state| form.apply(state) }
+        end
+        app.post('/classes/:id/undo') { step_back(id) { studio.classes.undo(id) } }
+        app.post('/classes/:id/redo') { step_back(id) { studio.classes.redo(id) } }
+      end
+
+      def self.removing(app)
+        app.post('/classes/:id/remove') do
+          title = studio.classes.find(id).state.workshop.title
+          studio.classes.remove(id)
+          tell("“#{title}” is removed.", undo: "/classes/#{id}/restore")
+          redirect to('/'), 303
+        end
+        app.post('/classes/:id/restore') do
+          studio.classes.restore(id)
+          redirect to("/classes/#{id}"), 303
+        end
+      end
+      private_class_method :showing, :making, :changing, :removing
+    end
+  end
+end

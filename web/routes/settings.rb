@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # The studio's settings.
+    module Settings
+      BACK = %r{\A/(?!/)}
+
+      def self.registered(app)
+        app.post('/settings/unit') do
+          chosen = %w[mm in].find { |known| known == text(:unit) }
+          studio.update(unit: chosen) if chosen
+          redirect to(Settings.back(text(:back))), 303
+        end
+        app.post('/settings/theme') do
+          chosen = %w[light dark].find { |known| known == text(:theme) }
+          response.set_cookie('theme', value: chosen, path: '/', same_site: :strict, httponly: true, max_age: 31_536_000) if chosen
+          redirect to(Settings.back(text(:back))), 303
+        end
+      end
+
+      # Only an address on this site.
+      def self.back(address)
+        BACK.match?(address) ? address : '/'
+      end
+    end
+  end
+end
