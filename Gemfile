@@ -1,6 +1,8 @@
 source 'https://rubygems.org'
 
-gem 'dry-validation', '~> 1.10'
+# From 1.14 on it uses syntax that Ruby 3.1.2 cannot read.
+gem 'dry-schema', '~> 1.13.4'
+gem 'dry-validation', '~> 1.10.0'
 gem 'i18n', '~> 1.14'
 gem 'json_schemer', '~> 2.4'
 gem 'puma', '~> 8.0'

@@ -17,6 +17,10 @@ module Core
        Sizing::Term.new(operation: :equals, code: :worn, length: piece.worn), *piece.working.drop(1)]
     end
 
+    def bead_count
+      needs.sum { |need| need.part.bead? ? need.count : 0 }
+    end
+
     # @return [Float] own working minutes, without waiting and demonstrations
     def working_minutes
       tasks.sum(&:minutes)

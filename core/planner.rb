@@ -96,8 +96,9 @@ module Core
 
     # @return [Float] the mean of those at this level who are fitted
     def minutes_at(key, level)
-      minutes = people.select { |p| p.attendee.level == level }.filter_map { |p| p.tasks.find { |task| task.step.key == key }&.minutes }
-      minutes.empty? ? 0.0 : minutes.sum / minutes.size
+      @minutes ||= people.flat_map { |p| p.tasks.map { |task| [[task.step.key, p.attendee.level], task.minutes] } }
+                         .group_by(&:first).transform_values { |all| all.sum(&:last) / all.size }
+      @minutes.fetch([key, level], 0.0)
     end
   end
 end

@@ -75,7 +75,7 @@ module Formats
     def check_part(part, index)
       code = part.contradictions.first or return
 
-      raise BadDocument.at("/catalogue/parts/#{index}", Wording.say("contradictions.#{code}"), part.hole&.to_s)
+      raise BadDocument.at("/catalogue/parts/#{index}/#{code == :hole_larger_than_part ? 'hole' : 'along'}", Wording.say("contradictions.#{code}"), part.hole&.to_s)
     end
 
     def check_attendee(design, attendee, index)

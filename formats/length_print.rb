@@ -18,8 +18,8 @@ module Formats
     end
 
     def millimetres(length)
-      text = format('%.1f', length.to_mm).delete_suffix('.0')
-      "#{text} mm"
+      whole, tenth = Rational(length.nm, 100_000).round.divmod(10)
+      "#{whole}#{".#{tenth}" unless tenth.zero?} mm"
     end
 
     def inches(length)

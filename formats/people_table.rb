@@ -54,10 +54,14 @@ module Formats
     def parse
       CSV.parse(@text, col_sep: separator, skip_blanks: true)
     rescue CSV::MalformedCSVError => e
-      # A lone quote mark is an inch sign more often than a mistake.
-      raise Unreadable.new(e.line_number) unless separator == "\t" || @text.lines.all? { |line| line.count('"') < 2 }
+      raise Unreadable.new(e.line_number) unless inch_signs_only?
 
       @text.split("\n").map { |line| line.split(separator, -1) }
+    end
+
+    # A quote mark behind a figure is an inch sign, not a mistake.
+    def inch_signs_only?
+      @text.scan(/(.?)"/).flatten.all? { |before| before.match?(/[\d½¼¾⅛⅜⅝⅞]/) }
     end
   end
 end

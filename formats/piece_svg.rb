@@ -16,7 +16,8 @@ module Formats
     # @param layout [Array<Core::Construction::Shape>] @param title [String] what a reader who cannot see it is told
     # @param span_mm [Float] length of the ruler, the same for every drawing that is to be compared
     # @param unit [Symbol] :mm or :in @param marks [Array<Mark>] @param labels [Boolean] whether beads carry their marks
-    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true)
+    # @param shared [SharedShapes, nil] where outlines are drawn once for several drawings
+    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil)
       @layout = layout
       @title = title
       @span = span_mm
@@ -24,6 +25,7 @@ module Formats
       @marks = marks
       @labels = labels
       @ruler = ruler
+      @shared = shared
     end
 
     # @param standalone [Boolean] for a file of its own, which names its colours itself
@@ -47,13 +49,17 @@ module Formats
     end
 
     def shape(shape)
-      outline = SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
+      outline = @shared && shape.role != :line ? @shared.refer(shape) { |at_origin| outline(at_origin) } : outline(shape)
       label = @labels && shape.role != :line && shape.along >= 5 && !HOLLOW.include?(shape.form) ? text_on(shape) : ''
       outline + label
     end
 
+    def outline(shape)
+      SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
+    end
+
     HOLLOW = %i[ring clasp chain].freeze
-    N = ->(number) { format(NUMBER, number).delete_suffix('.00') }
+    N = ->(number) { format(NUMBER, number).sub(/\.?0+\z/, '') }
 
     RECT = lambda { |s, fill, round|
       %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{round}" #{fill}/>)

@@ -50,13 +50,16 @@ module Formats
     def bars
       @rows.each_with_index.map do |row, index|
         top = (index * ROW) + 3
-        %(<g class="lane#{' chosen' if row.chosen}"><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{row.segments.map { |s| bar(s, top) }.join}</g>)
+        %(<g class="lane#{' chosen' if row.chosen}"><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{bars_of(row.segments, top)}</g>)
       end.join
     end
 
-    def bar(segment, top)
-      left = x(segment.from)
-      %(<rect class="span-#{segment.kind}" x="#{left}" y="#{top}" width="#{[x(segment.to) - left, 0.6].max.round(1)}" height="#{ROW - 6}" />)
+    # One path for each kind: stretches of the same kind that touch become one.
+    def bars_of(segments, top)
+      segments.slice_when { |a, b| a.kind != b.kind }.map { |run| [run.first.kind, x(run.first.from), x(run.last.to)] }.group_by(&:first).map do |kind, runs|
+        boxes = runs.map { |_, left, right| "M#{left} #{top}h#{[right - left, 0.6].max.round(1)}v#{ROW - 6}h-#{[right - left, 0.6].max.round(1)}z" }
+        %(<path class="span-#{kind}" d="#{boxes.join}"/>)
+      end.join
     end
 
     def end_line

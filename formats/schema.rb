@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require 'json'
-require 'json_schemer'
 
 module Formats
   # The published JSON Schemas in docs/formats, and checking data against them.
@@ -20,6 +19,8 @@ module Formats
     end
 
     def schemer(name)
+      # Takes a third of a second to load, and most runs never check a file.
+      require 'json_schemer'
       @schemers ||= {}
       @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true)
     end

@@ -26,9 +26,9 @@ module Store
       stored(live.first(id: id) || raise(NotFound.new(:class, id)))
     end
 
-    # @return [Array(Integer, Integer), nil] revision and project version, cheaply
+    # @return [Array(Integer, String)] revision and title, cheaply @raise [NotFound]
     def stamp(id)
-      live.where(id: id).get(%i[revision project_version_id])
+      live.where(id: id).get(%i[revision title]) || raise(NotFound.new(:class, id))
     end
 
     # @param state [ClassState] its people get keys here @return [Integer] the new class's id

@@ -16,6 +16,7 @@ module Web
     set :static_cache_control, [:public, { max_age: 3600 }]
     set :erb, escape_html: true
     set :default_encoding, 'utf-8'
+    set :reload_templates, false
     set :show_exceptions, false
     set :raise_errors, false
     set :dump_errors, true
@@ -33,7 +34,10 @@ module Web
 
     # The token goes in last, so that what is around it can be kept between requests.
     after do
-      response.body = response.body.map { |chunk| chunk.gsub(Helpers::TOKEN, csrf_token) } if response.content_type.to_s.start_with?('text/html')
+      next unless response.content_type.nil? || response.content_type.start_with?('text/html')
+
+      token = csrf_token
+      response.body = response.body.map { |chunk| chunk.include?(Helpers::TOKEN) ? chunk.gsub(Helpers::TOKEN, token) : chunk }
     end
 
     register Routes::Errors
@@ -47,7 +51,10 @@ module Web
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
     # @return [#call] the application with its middleware
     def self.for_studio(studio, secret:)
-      app = Class.new(self) { set :studio, studio }
+      app = Class.new(self) do
+        set :studio, studio
+        set :fragments, Fragments.new
+      end
       Rack::Builder.new do
         use BodyLimit
         use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true

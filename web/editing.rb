@@ -5,15 +5,16 @@ module Web
   # a change somebody else made meanwhile is kept and told, or asked about.
   module Editing
     def class_page(id, **options)
-      stamp = studio.classes.stamp(id) or raise Store::NotFound.new(:class, id)
-      Presenters::ClassPage.new(studio, id, stamp.first, unit: unit, seat: text(:seat), **options) { |name, page| partial(name, page: page) }
+      revision, title = studio.classes.stamp(id)
+      Presenters::ClassPage.new(studio, settings.fragments, id, revision, title, unit: unit, seat: text(:seat), **options) { |name, page| partial(name, page: page) }
     end
 
     def show_class(id, **options)
       presenter = class_page(id, **options)
-      return sections(presenter) if redraw?
+      return chunks(changed_sections(presenter)) if redraw?
 
-      page(:class, title: presenter.title, page: presenter)
+      head, tail = page(:class, title: presenter.title, page: presenter).split(Helpers::CONTENT)
+      [head, *chunks(presenter.sections), tail]
     end
 
     # @yieldparam state [Store::ClassState] as the editor saw it @yieldreturn [Store::ClassState]
@@ -44,9 +45,15 @@ module Web
       yield ? done(id) : show_class(id, notice: 'There is nothing more to undo or redo.')
     end
 
-    def sections(presenter)
+    def chunks(sections)
+      token = csrf_token
+      sections.flat_map { |section| section.chunks(token) }
+    end
+
+    # Those the browser does not show yet.
+    def changed_sections(presenter)
       known = request.env['HTTP_X_SECTIONS'].to_s.split(',').to_h { |pair| pair.split('=', 2) }
-      presenter.sections.reject { |section| known[section.name] == section.digest }.map(&:html).join("\n")
+      presenter.sections.reject { |section| known[section.name] == section.digest }
     end
   end
 end

@@ -1,29 +1,40 @@
 # frozen_string_literal: true
 
-require 'digest'
+require 'digest/md5'
 
 module Web
-  # Rendered sections, kept until what they show changes.
-  module Fragments
+  # Rendered sections of one studio's pages, kept until what they show changes.
+  class Fragments
     # A section of a page. digest: of its content, so that a browser need not be sent what it has
-    Section = Core::Value.define(:name, :html, :digest)
+    # pieces: its HTML, cut where each form's token goes in, so that nothing large is copied for a request
+    Section = Core::Value.define(:name, :digest, :pieces) do
+      # @return [Array<String>]
+      def chunks(token)
+        pieces.flat_map { |piece| [piece, token] }[0...-1]
+      end
+    end
 
-    KEPT = Store::PlanCache.new(600)
+    MOST = 600
 
-    module_function
+    def initialize
+      @kept = Store::PlanCache.new(MOST)
+    end
 
     # @param key [Array, nil] everything the section depends on; nil renders afresh
     # @yieldreturn [String] its HTML
+    # @return [Section]
     def section(name, key)
       return build(name, yield) if key.nil?
 
-      KEPT.fetch([name, *key]) { build(name, yield) }
+      @kept.fetch([name, *key]) { build(name, yield) }
     end
+
+    private
 
     def build(name, html)
       digest = Digest::MD5.hexdigest(html)[0, 12]
-      Section.new(name: name, digest: digest, html: %(<section id="#{name}" data-digest="#{digest}" aria-labelledby="#{name}-heading">#{html}</section>))
+      whole = %(<section id="#{name}" data-digest="#{digest}" aria-labelledby="#{name}-heading">#{html}</section>)
+      Section.new(name: name, digest: digest, pieces: whole.split(Helpers::TOKEN, -1).each(&:freeze))
     end
-    private_class_method :build
   end
 end

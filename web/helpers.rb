@@ -6,6 +6,8 @@ module Web
   # What every view and route may use.
   module Helpers
     TOKEN = '%%authenticity-token%%'
+    # Stands in a page where its sections go.
+    CONTENT = '%%content%%'
     SIGNS = { start: '', plus: '+', minus: '−', times: '×', part: '·', equals: '=' }.freeze
 
     def studio

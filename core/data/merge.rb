@@ -56,12 +56,13 @@ module Core
         paths.reduce(data) { |all, path| put(all, path, values[path]) }
       end
 
-      def put(data, path, value)
+      # Sets a leaf or, with nil, takes it out, and with it a person or measures left empty; the top keys stay.
+      def put(data, path, value, top: true)
         key, *rest = path
         return value.nil? ? data.except(key) : data.merge(key => value) if rest.empty?
 
-        inner = put(data.fetch(key, {}), rest, value)
-        inner.empty? && value.nil? ? data.except(key) : data.merge(key => inner)
+        inner = put(data.fetch(key, {}), rest, value, top: false)
+        inner.empty? && value.nil? && !top ? data.except(key) : data.merge(key => inner)
       end
       private_class_method :leaves, :difference, :torn_branches, :conflict, :apply, :put
     end

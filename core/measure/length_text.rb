@@ -27,13 +27,24 @@ module Core
         raise NotALength.new(text, :blank) if rest.empty?
 
         negative = rest.delete_prefix!('-')
-        total = 0
+        found = terms(rest, default_unit, text)
+        sizes = found.map(&:first)
+        raise NotALength.new(text, :unreadable) if found.empty? || sizes != sizes.uniq.sort.reverse
+
+        total = found.sum(&:last)
+        Length.new((negative ? -total : total).round)
+      end
+
+      # @return [Array<(Integer, Rational)>] each term's unit and amount in nanometres; units must grow smaller, as in 2 ft 3 in
+      def terms(rest, default_unit, text)
+        found = []
         until rest.empty?
           match = TERM.match(rest) or raise NotALength.new(text, :unreadable)
-          total += number(match, text) * Length::NM_PER.fetch(unit(match[:unit], default_unit, text))
+          size = Length::NM_PER.fetch(unit(match[:unit], default_unit, text))
+          found << [size, number(match, text) * size]
           rest = match.post_match
         end
-        Length.new((negative ? -total : total).round)
+        found
       end
 
       def normalise(text)
@@ -57,7 +68,7 @@ module Core
 
         UNITS[name.delete_suffix('.')] || raise(NotALength.new(text, :unknown_unit))
       end
-      private_class_method :normalise, :number, :unit
+      private_class_method :terms, :normalise, :number, :unit
     end
   end
 end

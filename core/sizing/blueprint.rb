@@ -56,11 +56,25 @@ module Core
       private
 
       def member(component, table)
-        construction = Construction::Registry.fetch(component.construction)
-        Member.new(component: component, construction: construction.build(component.parameters, table))
+        construction = construction(component)
+        Member.new(component: component, construction: parametrised(construction, component, table))
+      end
+
+      def construction(component)
+        Construction::Registry.fetch(component.construction)
+      rescue UnknownKey => e
+        refuse(component, [Construction::Problem.new(at: ['construction'], code: :not_a_choice, values: { choices: e.known.join(', ') })])
+      end
+
+      def parametrised(construction, component, table)
+        construction.build(component.parameters, table)
       rescue Construction::InvalidParameters => e
+        refuse(component, e.problems.map { |problem| problem.under('parameters') })
+      end
+
+      def refuse(component, problems)
         place = design.components.index(component)
-        raise Construction::InvalidParameters.new(e.construction, e.problems.map { |p| p.under('components', place, 'parameters') })
+        raise Construction::InvalidParameters.new(component.construction, problems.map { |problem| problem.under('components', place) })
       end
     end
   end

@@ -14,14 +14,16 @@ module Web
       # Sections that a refused form stands in.
       FORMS = { settings: 'strip', piece: 'piece' }.freeze
 
-      attr_reader :id, :notice, :drafts
+      attr_reader :id, :title, :notice, :drafts
 
       # @param drafts [Hash] forms that were refused, with what was typed: {form => Draft}
       # @yieldparam section [String] @yieldreturn [String] its HTML
-      def initialize(studio, id, revision, unit:, seat:, notice: nil, drafts: {}, &render)
+      def initialize(studio, fragments, id, revision, title, unit:, seat:, notice: nil, drafts: {}, &render)
         @studio = studio
+        @fragments = fragments
         @id = id
         @revision = revision
+        @title = title
         @unit = unit
         @asked_seat = seat
         @notice = notice
@@ -33,7 +35,7 @@ module Web
 
       # @return [Array<Fragments::Section>]
       def sections
-        SECTIONS.map { |name| Fragments.section(name, cache_key(name)) { @render.call(name, self) } }
+        SECTIONS.map { |name| @fragments.section(name, cache_key(name)) { @render.call(name, self) } }
       end
 
       def stored
@@ -46,10 +48,6 @@ module Web
 
       def workshop
         stored.state.workshop
-      end
-
-      def title
-        workshop.title
       end
 
       def people
@@ -211,7 +209,7 @@ module Web
 
       def drawing_title(person)
         "#{person.attendee.name.empty? ? plan.design.name : person.attendee.name}: #{Formats::LengthPrint.call(person.piece.on_line, unit)} laid flat, " \
-          "#{person.needs.sum { |need| need.part.bead? ? need.count : 0 }} beads"
+          "#{person.bead_count} beads"
       end
     end
   end

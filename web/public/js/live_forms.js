@@ -17,8 +17,8 @@ const conflict = (html) => {
   sheet.showModal();
 };
 
-const send = (form) => {
-  const action = form.getAttribute('action');
+const send = (form, button = null) => {
+  const action = button?.getAttribute('formaction') || form.getAttribute('action');
   const id = form.id;
   line = line.then(async () => {
     const current = (id && document.getElementById(id)) || form;
@@ -46,7 +46,7 @@ const liveForms = (root) => {
   root.addEventListener('submit', (event) => {
     if (!event.target.matches('form[data-live]') || !page()) return;
     event.preventDefault();
-    send(event.target);
+    send(event.target, event.submitter);
   });
   root.addEventListener('change', (event) => {
     const form = event.target.form;

@@ -1,0 +1,12 @@
+# frozen_string_literal: true
+
+# How long a plan for 24 people takes in process, for every project of the library. Aim: under 30 ms for a strung bracelet, under 60 ms for any.
+# Run: bundle exec ruby --yjit -I. bench/plan.rb
+require_relative 'support'
+
+studio = Bench.studio
+studio.projects.newest.each do |saved|
+  inputs = Bench.inputs(studio, project: saved.design)
+  20.times { inputs.plan }
+  puts "#{saved.design.name.ljust(28)} #{Bench.summary(Bench.milliseconds(60) { inputs.plan })}"
+end

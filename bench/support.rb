@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+# Shared by the measurements: a class of 24 people, medians, a served application.
+require 'eager_bench'
+EagerBench.load(:core, :formats, :store, :demo)
+
+module Bench
+  module_function
+
+  # @return [Core::Inputs] the demo's first class, grown to this many people of different sizes
+  def inputs(studio, people: 24, project: nil)
+    stored = studio.classes.all.first
+    inputs = studio.inputs(stored)
+    attendees = (0...people).map do |i|
+      inputs.attendees[i % 12].with(key: (i + 1).to_s, name: "Person #{i + 1}", measures: { wrist: mm(130 + (i * 5)), neck: mm(330 + (i * 5)), ankle: mm(200 + (i * 5)), length: mm(150 + (i * 3)) },
+                                    colourway: nil)
+    end
+    inputs.with(attendees: attendees, design: project || inputs.design)
+  end
+
+  def mm(number)
+    Core::Measure::Length.mm(number)
+  end
+
+  def studio(path = ':memory:')
+    studio = Store::Studio.new(path)
+    Demo::Loading.library(studio)
+    Demo::Loading.classes(studio)
+    studio
+  end
+
+  # @return [Array<Float>] sorted milliseconds of each run
+  def milliseconds(runs)
+    Array.new(runs) do
+      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      yield
+      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
+    end.sort
+  end
+
+  def summary(sorted)
+    format('median %<median>.1f ms, p95 %<p95>.1f ms', median: sorted[sorted.size / 2], p95: sorted[(sorted.size * 0.95).floor])
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+# One picture of each main view, from the demo.
+require 'browser_helper'
+
+FOLDER = File.join(EagerBench::ROOT, 'docs', 'screenshots')
+VIEWS = {
+  'bench' => ['/'], 'class' => ['/classes/1?seat=2'], 'class-people' => ['/classes/1', '#people'], 'class-piece' => ['/classes/1', '#piece'],
+  'class-clock' => ['/classes/1', '#clock'], 'class-dark' => ['/classes/1?seat=7', nil, 'dark'], 'paste' => ['/classes/3/people/paste', :list], 'projects' => ['/projects'],
+  'print' => ['/classes/1/print', nil, nil, [800, 1130]]
+}.freeze
+LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
+
+include Studios
+include Browsing
+
+session = Capybara::Session.new(:studio, Capybara.app)
+open_studio
+VIEWS.each do |name, (path, place, theme, size)|
+  Browser.size(session, *(size || [1280, 800]))
+  session.visit(path)
+  if theme
+    session.find('button', text: /surroundings/i).click
+    session.visit(path)
+  end
+  if place == :list
+    session.fill_in('The list', with: LIST)
+    session.click_on('Read the list')
+  elsif place
+    session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
+  end
+  session.save_screenshot(File.join(FOLDER, "#{name}.png"))
+  next unless theme
+
+  session.find('button', text: /surroundings/i).click
+end
+puts "#{VIEWS.size} pictures in docs/screenshots"

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require 'tsort'
+
+RSpec.describe Core::Plan do
+  let(:people) { (1..24).map { |i| attendee(i, 120 + (i * 7), level: 1 + (i % 5)) } }
+  let(:plan) { plan_for(bracelet(centre: pattern('round_12')), people) }
+
+  it 'conserves: the class is exactly the sum of its people' do
+    plan.needs.each { |need| expect(need.count).to eq(plan.people.sum { |p| p.needs.find { |n| n.part == need.part }.count }) }
+    expect(plan.line_totals.values.first).to eq(Core::Measure::Length.sum(plan.people.flat_map { |p| p.cuts.map(&:total) }))
+  end
+
+  it 'draws exactly the beads it counts' do
+    plan.people.each do |person|
+      drawn = person.piece.layout.count { |shape| shape.item.is_a?(Core::Catalogue::Part) && shape.item.bead? }
+      expect(drawn).to eq(person.needs.sum { |need| need.part.bead? ? need.count : 0 })
+    end
+  end
+
+  it 'makes a pair out of twice the parts, cuts and minutes' do
+    single, pair = [1, 2].map { |made| plan_for(bracelet.with(made: made), [attendee(1, 170)]).people.first }
+    expect(pair.needs.map(&:count)).to eq(single.needs.map { |n| n.count * 2 })
+    expect(pair.cuts.map(&:count)).to eq([2])
+    expect(pair.working_minutes).to be_within(1e-9).of(single.working_minutes * 2)
+  end
+
+  it 'reads a colourway as other parts in the same roles' do
+    design = bracelet.with(colourways: { 'small' => { 'round_8' => 'round_6' } })
+    needs = plan_for(design, [attendee(1, 170, colourway: 'small')]).needs.map { |n| n.part.key }
+    expect(needs).to include('round_6')
+    expect(needs).not_to include('round_8')
+  end
+
+  # TSort is Ruby's own.
+  it 'orders steps as a topological sort, the easiest ready technique first' do
+    steps = plan.people.first.piece.steps
+    order = plan.steps.map { |s| s.step.key }
+    each_child = ->(key, &block) { steps.find { |s| s.key == key }.after.each(&block) }
+    expect(TSort.tsort(->(&block) { steps.map(&:key).each(&block) }, each_child)).to match_array(order)
+    steps.each { |step| step.after.each { |before| expect(order.index(before)).to be < order.index(step.key) } }
+    expect(plan.steps.first.technique.level).to eq(1)
+  end
+
+  it 'names the steps that wait for each other' do
+    loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Construction::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x, after: [after]) }
+    expect { Core::Technique::Order.call(loop_of, sample_table) }.to raise_error(Core::Technique::Order::Cycle, /a, b/)
+  end
+
+  it 'adds up each clock without gaps: welcome, own work at the pace of the level, demonstrations, clearing up' do
+    row = plan.forecast.rows['5']
+    expect(row.each_cons(2).map { |a, b| b.from - a.to }).to all(eq(0))
+    person = plan.person('5')
+    watched = person.tasks.map { |t| t.technique.key }.uniq.sum { |key| sample_table.technique(key).demonstration_minutes }
+    expect(row.last.to).to be_within(1e-9).of(10 + person.working_minutes + watched + 10)
+    paces = [1, 2, 3, 4, 5].map { |level| plan_for(bracelet, [attendee(1, 170, level: level)]).people.first.working_minutes }
+    # Pace by level, from memory: 2.2, 1.6, 1.25, 1.0, 0.8.
+    expect(paces.map { |m| (m / paces[3]).round(3) }).to eq([2.2, 1.6, 1.25, 1.0, 0.8])
+  end
+
+  it 'shares tools at the usual ratio, takes off what is brought, and says what is missing' do
+    people = [*(1..4).map { |i| attendee(i, 170) }, attendee(5, 170, brings: %w[pliers])]
+    tools = Core::Plan.for(workshop: workshop.with(tool_sets: 3), design: bracelet, attendees: people, table: sample_table).tools
+    found = tools.to_h { |t| [t.tool.key, [t.needed, t.brought, t.on_hand, t.missing]] }
+    expect(found).to eq('pliers' => [10, 2, 6, 2], 'cutters' => [3, 0, 2, 1])
+  end
+
+  { [] => { people: :unknown }, [[1, nil]] => { sizes: :unknown }, [[1, 90]] => { sizes: :will_not }, [[1, 170], [2, 165]] => { sizes: :fits, time: :fits } }.each do |list, expected|
+    it "judges #{list} as #{expected}" do
+      verdicts = plan_for(bracelet(centre: pattern(['round_12', 9])), list.map { |key, wrist| attendee(key, wrist) }).verdicts
+      expect(verdicts.to_h { |v| [v.code, v.status] }).to include(expected)
+    end
+  end
+
+  { 'nickel allergy' => [:nickel], 'Left-handed, age 9' => %i[left_handed minor], 'wool allergy' => [:allergy], 'age 34' => [], 'lights a lamp' => [] }.each do |text, flags|
+    it("minds #{flags} in #{text.inspect}") { expect(Core::People::Mind.flags(text)).to eq(flags) }
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Sizing do
+  # Circle geometry: a line at height h over a circle of circumference C is C + 2πh long; C + πd for rounds.
+  { [190, 'round_8'] => 190 + (Math::PI * 8), [150, 'round_6'] => 150 + (Math::PI * 6), [240, 'seed'] => 240 + (Math::PI * 3) }.each do |(worn, bead), on_line|
+    it "asks #{on_line.round(1)} mm of line for #{worn} mm worn in #{bead}" do
+      expect(fit(design(strung(pattern: pattern({ fill: [bead] }))), worn).target.to_mm).to be_within(1e-6).of(on_line)
+    end
+  end
+
+  it 'keeps the hole height a part states: a flat bead adds less than a round one' do
+    table = sample_table.with(parts: sample_table.parts.merge('round_8' => part('round_8', 8, hole_height: mm(1.5))))
+    piece = Core::Sizing::Blueprint.new(bracelet, table).fit(mm(190), Core::Construction::Maker.new)
+    expect(piece.target.to_mm).to be_within(1e-6).of(190 + (2 * Math::PI * 1.5))
+  end
+
+  # 190 worn + π·8 = 215.1; nine units of 8 + 8 + 6 and ends of 17 lie nearest to it.
+  it 'fills 190 mm worn with nine repeats of 22 beside ends of 17' do
+    ends = component('clasp_end', :findings, parts: pattern('clasp', 'extender'))
+    table = sample_table.with(parts: sample_table.parts.merge('extender' => part('extender', 1, 4, kind: :extender), 'crimp' => part('crimp', 2, kind: :crimp)))
+    whole = design(ends, strung(pattern: pattern({ fill: [['round_8', 2], 'round_6'] }), mirror: false))
+    piece = Core::Sizing::Blueprint.new(whole, table).fit(mm(190), Core::Construction::Maker.new)
+    expect([piece.work_ups['front'].lengths.repeats, piece.on_line, piece.landing.to_mm.round(1)]).to eq([9, mm(215), 189.9])
+  end
+
+  it 'counts wraps, overlap and an adjustable closure in' do
+    wrapped = fit(design(strung, wraps: 3, overlap: mm(20)), 170)
+    expect(wrapped.target.to_mm).to be_within(1e-6).of(((170 + (Math::PI * 8)) * 3) + 20)
+    adjustable = fit(design(strung, component('end', :findings, parts: pattern('ring', 'extender'))), 175)
+    expect(adjustable.landing..(adjustable.landing + adjustable.play)).to cover(mm(175))
+    expect(adjustable.deviation).to eq(mm(0))
+  end
+
+  describe 'over random patterns and sizes' do
+    let(:rng) { Random.new(11) }
+    let(:beads) { %w[round_8 round_6 disc_2 round_12 seed] }
+
+    def random_front
+      unit = Array.new(rng.rand(1..4)) { [beads.sample(random: rng), rng.rand(1..3)] }
+      mirror = rng.rand(2).zero?
+      strung(mirror: mirror, centre: rng.rand(2).zero? ? pattern(beads.sample(random: rng)) : [], pattern: pattern([beads.sample(random: rng), 1], { fill: unit }))
+    end
+
+    it 'never lands further than half a unit from the wish, stays symmetric and grows with the wearer' do
+      60.times do
+        front = random_front
+        pieces = [130, 171, 222, 318].map { |worn| fit(design(front), worn) }.grep(Core::Sizing::Piece)
+        pieces.each do |piece|
+          work_up = piece.work_ups['front']
+          expect((piece.on_line - piece.target).abs).to be <= work_up.lengths.unit / 2
+          drawn = work_up.layout.reject { |s| s.role == :line }.sort_by(&:x).map { |s| s.item.key }
+          expect(drawn).to eq(drawn.reverse) if front.parameters['mirror']
+          expect(drawn.size).to eq(work_up.parts.sum(&:count))
+        end
+        expect(pieces.map(&:on_line)).to eq(pieces.map(&:on_line).sort)
+      end
+    end
+
+    it 'agrees with trying every number of repeats' do
+      60.times do
+        fill = Core::Sizing::Fill.new(base: mm(rng.rand(0..60)), step: mm(rng.rand(2..40)), height: mm(3), most: 400)
+        target = mm(rng.rand(100..300))
+        best = (1..400).map { |n| (fill.base + (fill.step * n) - target).abs }.min
+        expect(Core::Sizing::Repeats.solve(fill, target).deviation.abs).to eq(best)
+      end
+    end
+  end
+
+  it 'closes a gap with fillers when they come nearer, and offers the others' do
+    piece = fit(design(strung(pattern: pattern({ fill: ['round_12'] }), filler: 'disc_2', filler_most: 3)), 171)
+    plain = fit(design(strung(pattern: pattern({ fill: ['round_12'] }))), 171)
+    expect(piece.deviation.abs).to be < plain.deviation.abs
+    expect(piece.work_ups['front'].lengths.fillers.size).to be_even.and be_positive
+    expect(piece.options).not_to be_empty
+  end
+
+  it 'says why nothing fits and what would cure it' do
+    out = fit(bracelet(centre: pattern(['round_12', 15])), 120)
+    expect(out).to be_a(Core::Sizing::OutOfReach)
+    expect(out.causes.map(&:code)).to eq([:fixed_parts_too_long])
+    shortfall = out.cures.find { |c| c.code == :wear_longer }.values[:by]
+    expect(fit(bracelet(centre: pattern(['round_12', 15])), (mm(120) + shortfall).to_mm)).to be_a(Core::Sizing::Piece)
+  end
+
+  it 'shows a working whose parts add up to the line, and leads back to the landing' do
+    person = plan_for(bracelet(centre: pattern('round_12')), [attendee(1, 165)]).people.first
+    parts = person.working.select { |t| t.operation == :part }.map(&:length)
+    expect(Core::Measure::Length.sum(parts)).to eq(person.piece.on_line)
+    expect(person.working.last.length).to eq(person.piece.landing)
+  end
+end

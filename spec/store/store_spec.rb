@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+require 'json'
+require 'sequel'
+require 'tmpdir'
+require_relative '../studio_helper'
+
+RSpec.describe Store do
+  let(:studio) { new_studio }
+  let(:id) { studio.classes.all.first.id }
+  let(:classes) { studio.classes }
+
+  def levels
+    classes.find(id).state.attendees.map(&:level)
+  end
+
+  def set_level(key, level, revision: classes.find(id).revision, **options)
+    classes.edit(id, revision, 'person', **options) { |state| state.replacing(state.attendee(key).with(level: level)) }
+  end
+
+  it 'migrates up and down again, and opens a file with write-ahead log, foreign keys and a busy timeout' do
+    Dir.mktmpdir do |folder|
+      database = Store::Database.open(File.join(folder, 'x.sqlite3'))
+      expect(%w[journal_mode foreign_keys busy_timeout].map { |name| database.fetch("PRAGMA #{name}").single_value }).to eq(['wal', 1, 5000])
+      Store::Database.migrate(database, 0)
+      expect(database.tables).to eq([:schema_info])
+      Store::Database.migrate(database)
+      expect(database.tables).to include(:classes, :attendees)
+      database.disconnect
+    end
+  end
+
+  it 'gives back what was saved, values and all' do
+    demo = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
+    expect(studio.catalogue.table.parts.values).to match_array(demo['parts'].map { |d| Core::Data::Records::PART.read(d) })
+    state = classes.find(id).state
+    expect(Store::ClassState.from_data(JSON.parse(JSON.generate(state.to_data)))).to eq(state)
+  end
+
+  { 'an attendee of level 9' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 9 }], 'a wrist of 0' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 1, wrist_nm: 0 }],
+    'an attendee of no class' => [:attendees, { class_id: 77, key: 1, name: 'A', level: 1 }],
+    'a class of -20 minutes' => [:classes, { project_version_id: 1, title: 'A', date: '2026-12-03', start_minute: 0, minutes: -20 }],
+    'a hole larger than its bead' => [:parts, { key: 'x', name: 'x', kind: 'bead', along_nm: 5, outer_nm: 5, hole_nm: 6 }],
+    'a project that is no JSON' => [:project_versions, { project_key: 'x', version: 1, name: 'x', document: '{', made_at: Time.now }] }.each do |what, (table, row)|
+    it("refuses #{what} in the schema itself") { expect { studio.database[table].insert(row) }.to raise_error(Sequel::ConstraintViolation) }
+  end
+
+  it 'undoes and redoes edit by edit, and forgets what was undone after a new edit' do
+    start = levels
+    set_level('1', 3)
+    set_level('2', 5)
+    expect([classes.undo(id), classes.undo(id), classes.undo(id)]).to eq([4, 5, nil])
+    expect(levels).to eq(start)
+    classes.redo(id)
+    expect(levels.first(2)).to eq([3, start[1]])
+    set_level('3', 4)
+    expect([classes.redo(id), levels[2]]).to eq([nil, 4])
+  end
+
+  it 'keeps both sides of edits from two tabs, and asks where they meet' do
+    seen = classes.find(id).revision
+    set_level('1', 3, revision: seen)
+    expect(set_level('2', 5, revision: seen).merged).to eq([%w[attendees 1 level]])
+    expect { set_level('1', 4, revision: seen) }.to raise_error(Store::Conflict) { |e| expect([e.conflicts.first.mine, e.conflicts.first.theirs]).to eq([4, 3]) }
+    set_level('1', 4, revision: seen, take_over: true)
+    expect(levels.first(2)).to eq([4, 5])
+  end
+
+  it 'removes a class so that it can be brought back' do
+    classes.remove(id)
+    expect { classes.find(id) }.to raise_error(Store::NotFound)
+    classes.restore(id)
+    expect(classes.find(id).state.attendees.size).to eq(12)
+  end
+
+  it 'keeps a planned class on the project version it was planned with' do
+    design = studio.projects.version(classes.find(id).state.project_version_id).design
+    saved = studio.projects.save(design.with(ease: Core::Measure::Length.mm(20)))
+    expect([saved.design.version, studio.projects.save(saved.design).id]).to eq([2, saved.id])
+    expect(studio.plan(classes.find(id)).design.version).to eq(1)
+  end
+
+  it 'brings in a class whose parts differ from its own without changing either plan' do
+    inputs = studio.inputs(classes.find(id))
+    own = inputs.table.parts['round_6_frost']
+    other = inputs.with(table: inputs.table.with(parts: inputs.table.parts.merge('round_6_frost' => own.with(along: Core::Measure::Length.mm(7)))))
+    before = studio.plan(classes.find(id)).needs.map(&:count)
+    brought = studio.plan(classes.find(studio.import(other)))
+    expect(brought.people.map { |p| p.piece.on_line }).to eq(other.plan.people.map { |p| p.piece.on_line })
+    expect(studio.plan(classes.find(id)).needs.map(&:count)).to eq(before)
+  end
+end

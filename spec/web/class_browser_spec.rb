@@ -1,0 +1,146 @@
+# frozen_string_literal: true
+
+require_relative '../browser_helper'
+
+RSpec.describe 'The class page', type: :feature do
+  def cell(name, field)
+    find("input[aria-label='#{field} of #{name}']")
+  end
+
+  # Types over what stands in a cell, and leaves it.
+  def retype(cell, text)
+    cell.send_keys([:control, 'a'], text, :tab)
+  end
+
+  it 'takes an instructor from an empty studio to a plan by keyboard alone' do
+    open_studio(demo: false)
+    visit '/'
+    click_on_key 'New class'
+    type 'First light'
+    press :tab, 'C', :tab
+    type '12032026'
+    press :tab
+    press :tab, :tab, :tab
+    type 'Upper room'
+    press :enter
+    expect(page).to have_css('h1', text: 'First light').and have_text('Nobody sits here yet')
+    press '.'
+    expect(page).to have_css('h1', text: 'People for First light')
+    paste "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\n"
+    press :tab, :tab, :enter
+    expect(page).to have_text('Read as 158 mm').and have_text('Read as 172 mm')
+    click_on_key 'Add 3 people'
+    expect(page).to have_css('.place', count: 3).and have_css('#mat svg.piece')
+    expect(page).to have_css('#steps tbody tr', minimum: 8).and have_text('left-handed')
+    expect(@studio.classes.all.first.state.attendees.map { |a| a.measures[:wrist].to_mm }).to eq([158.0, 190.5, 172.0])
+  end
+
+  # Walks the focus to a link or button by Tab, and presses it.
+  def click_on_key(label)
+    80.times do
+      press :tab
+      return press(:enter) if evaluate_script('document.activeElement.textContent').include?(label)
+    end
+    raise "#{label} cannot be reached by Tab"
+  end
+
+  def paste(text)
+    page.driver.browser.execute_cdp('Input.insertText', text: text)
+  end
+
+  it 'redraws what a change touches, without a reload and without losing focus or scroll' do
+    open_studio
+    visit '/classes/1'
+    execute_script('window.kept = true; document.getElementById("people").scrollIntoView()')
+    scroll = evaluate_script('window.scrollY')
+    before = find('#materials tbody tr:first-child').text
+    retype(cell('Ilse Marrow', 'Wrist'), '205 mm')
+    expect(page).to have_css('#bench .place', text: '205 mm')
+    expect(find('#materials tbody').text).not_to include(before) if before.include?('round, frosted')
+    expect(evaluate_script('[window.kept, document.activeElement.id]')).to eq([true, 'person-1-level'])
+    expect(evaluate_script('window.scrollY')).to be_within(2).of(scroll)
+    select '16 × 12 mm oval, night blue stone', from: 'Centre'
+    expect(page).to have_css('#mat .kit', text: '16 × 12 mm oval')
+    expect(evaluate_script('window.kept')).to be(true)
+    find('details.settings summary').click
+    click_on 'Undo'
+    expect(page).to have_css('#mat .kit', text: 'moon white')
+  end
+
+  it 'marks a wrong cell, keeps what was typed there while other rows are saved' do
+    open_studio
+    visit '/classes/1'
+    retype(cell('Ilse Marrow', 'Wrist'), '190 in')
+    expect(page).to have_text('Did you mean 190 mm?')
+    retype(cell('Tomasz Okonjo', 'Wrist'), '18 cm')
+    expect(page).to have_css('.place', text: '180 mm')
+    expect(cell('Ilse Marrow', 'Wrist').value).to eq('190 in')
+    retype(cell('Ilse Marrow', 'Wrist'), '190 mm')
+    expect(page).to have_no_text('Did you mean').and have_css('.place', text: '190 mm')
+  end
+
+  it 'tells a second tab, which can take its own or keep the other' do
+    open_studio
+    visit '/classes/1'
+    other = open_new_window
+    within_window(other) do
+      visit '/classes/1'
+      retype(cell('Ilse Marrow', 'Wrist'), '150 mm')
+      expect(page).to have_css('.place', text: '150 mm')
+    end
+    retype(cell('Tomasz Okonjo', 'Wrist'), '188 mm')
+    expect(page).to have_text('both changes are kept').and have_css('.place', text: '150 mm')
+    within_window(other) { retype(cell('Tomasz Okonjo', 'Wrist'), '177 mm') && expect(page).to(have_text('Changed in two places')) }
+    within_window(other) do
+      click_on 'Take mine'
+      expect(page).to have_no_text('Changed in two places').and have_css('.place', text: '177 mm')
+      other.close
+    end
+  end
+
+  it 'chooses a place by mouse and by key' do
+    open_studio
+    visit '/classes/1'
+    find('.place', text: 'Marguerite').click
+    expect(page).to have_css('#mat h3', text: 'Marguerite Oyelaran')
+    press 'j'
+    expect(page).to have_css('#mat h3', text: 'Kasimir Thole')
+    press '?'
+    expect(page).to have_css('dialog[open]', text: 'Keys')
+  end
+
+  it 'adds and removes a person, and brings a removed class back' do
+    open_studio
+    visit '/classes/1'
+    find('input[aria-label="Name of a new person"]').set('Vesna Holt')
+    find('input[aria-label="Wrist of the new person"]').set("6 1/2 in\n")
+    expect(page).to have_css('.place', count: 13).and have_css('.place', text: '165.1 mm')
+    cell('Ilse Marrow', 'Wrist').send_keys(:enter)
+    expect(page).to have_css('#said', text: 'Saved').and have_css('.place', count: 13)
+    click_on 'Remove Ilse Marrow'
+    expect(page).to have_css('.place', count: 12)
+    find('details.settings summary').click
+    click_on 'Remove this class'
+    expect(page).to have_text('is removed')
+    click_on 'Undo'
+    expect(page).to have_css('.place', count: 12)
+  end
+
+  %w[light dark].each do |theme|
+    it "passes axe in #{theme} surroundings on every page" do
+      open_studio
+      visit '/'
+      click_on 'Dark surroundings' if theme == 'dark'
+      ['/', '/classes/1', '/classes/2', '/classes/3', '/classes/new', '/classes/1/people/paste', '/projects', '/import', '/classes/1/print'].each do |path|
+        visit path
+        expect(page).to be_axe_clean
+      end
+      click_on_theme_off if theme == 'dark'
+    end
+  end
+
+  def click_on_theme_off
+    visit '/'
+    click_on 'Light surroundings'
+  end
+end

@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+require_relative '../web_helper'
+
+RSpec.describe Web::App, type: :request do
+  let(:id) { studio.classes.all.first.id }
+  let(:good) { { title: 'New moon', project: 'comet_tail', date: '2026-12-03', start: '18:30', minutes: '120', venue: 'Hall', tool_sets: '6' } }
+
+  def people
+    studio.classes.find(id).state.attendees
+  end
+
+  describe 'making a class' do
+    it 'makes it and shows it' do
+      send_form('/classes', **good)
+      follow_redirect!
+      expect(page).to include('New moon', 'Nobody sits here yet')
+    end
+
+    { title: ['', 'Give the class a title'], date: ['2026-02-31', 'a date that exists'], start: ['25:00', 'hours and minutes'], minutes: ['-20', 'from 15 to 720'],
+      tool_sets: ['many', 'whole number of sets'], project: ['none_such', 'Choose the project'] }.each do |field, (typed, message)|
+      it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
+        send_form('/classes', **good.merge(field => typed))
+        expect([last_response.status, page]).to match([422, a_string_including(message, 'value="Hall"')])
+      end
+    end
+
+    it 'escapes what is typed, in any field' do
+      send_form('/classes', **good.merge(title: '<script>alert(1)</script>', venue: '"><img src=x>'))
+      follow_redirect!
+      expect(page).to include('&lt;script&gt;alert(1)').and satisfy { |html| !html.include?('<img src=x') && !html.include?('<script>alert') }
+    end
+  end
+
+  describe 'changing a person' do
+    def change(**fields)
+      revision = studio.classes.find(id).revision
+      send_form("/classes/#{id}/people/1", **{ name: 'Ilse', measure: '160 mm', body: 'wrist', level: '2', mind: '', colourway: '', revision: revision }.merge(fields))
+    end
+
+    it 'saves what is good' do
+      change(name: "Ilse \"Q\", O'Hara\tII")
+      expect([people.first.name, people.first.measures[:wrist].to_mm, people.first.level]).to eq(['Ilse "Q", O\'Hara II', 160.0, 2])
+    end
+
+    { measure: ['0', 'has no unit'], mind: ['x' * 501, '500 characters'], level: ['9', 'from 1'], name: [' ', 'Give a name'] }.each do |field, (typed, message)|
+      it "says at #{field} what is wrong with it, and keeps what was typed" do
+        change(**{ name: 'Kept' }.merge(field => typed))
+        expect([last_response.status, page]).to match([422, a_string_including(message)])
+        expect(page).to include('Kept') unless field == :name
+        expect(people.first.name).to eq('Ilse Marrow')
+      end
+    end
+
+    %w[-5\ mm 2\ m 190\ in].each do |typed|
+      it("does not believe #{typed}") { change(measure: typed) && expect(page).to(include('is not a wrist we believe')) }
+    end
+
+    it 'shows both sides when another tab changed the same place' do
+      seen = studio.classes.find(id).revision
+      change(level: '4')
+      change(level: '5', revision: seen)
+      expect([last_response.status, page]).to match([409, a_string_including('Changed in two places', 'name="take_over"')])
+      change(level: '5', revision: seen, take_over: '1')
+      expect(people.first.level).to eq(5)
+    end
+  end
+
+  describe 'a pasted list' do
+    def paste(list, **fields)
+      send_form("/classes/#{id}/people/paste", list: list, revision: studio.classes.find(id).revision, **fields)
+    end
+
+    it 'saves nothing before it was looked at' do
+      paste("Name\tWrist\nAnn\t17")
+      expect([page.include?('Read as 170 mm'), people.size]).to eq([true, 12])
+      paste("Name\tWrist\nAnn\t17", confirm: '1', header: '1', column: { '0' => 'name', '1' => 'wrist' })
+      expect(people.last.name).to eq('Ann')
+    end
+
+    { '' => 'The list', "Name\n#{"Ann\n" * 10_000}" => '10000 rows', "Name,Wrist\n\"Ann,17" => 'do not close', "Name\tLevel\nAnn\t9" => 'is not a level',
+      "Name\tMind\n<script>x</script>\t\"a\"\"b" => 'quote marks' }.each do |list, message|
+      it "answers #{list[0, 24].inspect} with a message and keeps it" do
+        paste(list, confirm: '1')
+        expect([last_response.status, page, people.size]).to match([200, a_string_including(message), 12])
+        expect(page).to include(Rack::Utils.escape_html(list.lines.first.to_s.chomp)[0, 10])
+      end
+    end
+  end
+
+  it 'loads a class file, and names each place that is wrong' do
+    get "/classes/#{id}/file"
+    send_form('/import', document: page)
+    follow_redirect!
+    expect(page).to include('First light')
+    send_form('/import', document: '{"format":')
+    expect([last_response.status, page]).to match([422, a_string_including('complete JSON file')])
+  end
+
+  it 'answers .json with the plan that the page shows' do
+    get "/classes/#{id}.json"
+    expect(JSON.parse(page)).to eq(JSON.parse(JSON.generate(Formats::PlanDocument.write(studio.plan(studio.classes.find(id))))))
+  end
+
+  describe 'safety' do
+    it 'allows no inline script or style, and has none' do
+      ["/", "/classes/#{id}", "/classes/#{id}/print", '/projects', '/classes/new'].each do |path|
+        get path
+        expect(last_response.headers['content-security-policy']).to include("script-src 'self'", "style-src 'self'")
+        expect(page).not_to match(/<script(?![^>]*src=)|\sstyle=|\son\w+=/)
+      end
+      expect(last_response.headers['set-cookie']).to match(/httponly.*samesite=strict/i)
+    end
+
+    it 'refuses a form without its token' do
+      post '/classes', good
+      expect([last_response.status, studio.classes.all.size]).to eq([403, 3])
+    end
+
+    it 'goes back only to its own pages' do
+      send_form('/settings/unit', unit: 'in', back: '//elsewhere.example')
+      expect([last_response.headers['location'], studio.unit]).to eq(['http://example.org/', :in])
+    end
+  end
+
+  # Whatever a person or a file can send: an answer below 500.
+  ['/classes/0', '/classes/abc', '/classes/1.json.json', '/classes/99999999999999999999', '/classes/1?seat[]=x', '/classes/1?seat=%FF', '/nowhere', '/classes/1/people/paste?column=x',
+   '/classes/1?a[b]=1&a=2'].each do |path|
+    it("stands #{path}") { get(path) && expect(last_response.status).to(be < 500) }
+  end
+
+  [['/classes', { title: ['a'], minutes: { a: 1 } }], ['/classes/1/people/1', { name: ['x'], revision: 'abc' }], ['/classes/1/people/77', { name: 'A', level: '1', body: 'tail' }],
+   ['/classes/1/piece', { project: 'none', centre: 'none' }], ['/classes/1/piece', { project: 'comet_tail', component: 'front', centre: 'crimp_2_silver' }],
+   ['/classes/1/people/paste', { list: "\xFF\xFE\x00", column: 'x' }], ['/import', { file: 'x' }], ['/classes/1/settings', {}],
+   ['/classes/9/restore', {}], ['/classes/1/people/1', { name: "A\u0000B", level: '1', measure: '९ mm' }], ['/settings/theme', { theme: "\r\nX: y" }]].each do |path, fields|
+    it("stands #{path} with #{fields}") { studio && send_form(path, **fields) && expect(last_response.status).to(be < 500) }
+  end
+end
