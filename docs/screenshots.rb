@@ -24,7 +24,7 @@ VIEWS.each do |name, (path, place, theme, size)|
     session.visit(path)
   end
   if place == :list
-    session.fill_in('The list', with: LIST)
+    session.execute_script("document.getElementById(\"list\").value = arguments[0]", LIST)
     session.click_on('Read the list')
   elsif place
     session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
