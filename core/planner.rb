@@ -3,9 +3,6 @@
 module Core
   # Works a plan out. People who differ in nothing that matters share one fitted piece.
   class Planner
-    # A usual adult's measure, to show a design before anybody is sized (from memory).
-    SAMPLE_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
-
     def initialize(workshop, design, attendees, table, calibration)
       @workshop = workshop
       @design = design
@@ -30,19 +27,23 @@ module Core
     end
 
     def sample
-      measure = Measure::Length.mm(SAMPLE_MM.fetch(@design.body))
-      @sample ||= person(People::Attendee.new(key: 'sample', name: '', level: 3, measures: { @design.body => measure }))
+      measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
+      @sample ||= person(People::Attendee.new(key: 'sample', name: '', level: 3, measures: measures))
     end
 
     def person(attendee)
-      measure = attendee.measures[@design.body]
+      measure = measure_of(attendee)
       return unfitted(attendee, Sizing::MissingMeasure.new(body: @design.body)) if measure.nil?
 
-      ease = attendee.ease || @design.ease
+      ease = @design.body == :own ? Measure::Length::ZERO : attendee.ease || @design.ease
       piece = fit(attendee, measure + ease)
       return unfitted(attendee, piece, measure, ease) if piece.is_a?(Sizing::OutOfReach)
 
       fitted(attendee, piece, measure, ease)
+    end
+
+    def measure_of(attendee)
+      @design.body == :own ? blueprint(attendee.colourway).own_size : attendee.measures[@design.body]
     end
 
     def unfitted(attendee, reason, measure = nil, ease = nil)

@@ -88,6 +88,7 @@ module Formats
       bar: ->(s, fill) { RECT.(s, fill, 0.8) }, connector: ->(s, fill) { RECT.(s, fill, 1.2) }, slider: ->(s, fill) { RECT.(s, fill, 1.0) },
       crimp: ->(s, fill) { RECT.(s, fill, 0.3) }, cover: ELLIPSE, cap: ->(s, fill) { RECT.(s, fill, 2.0) },
       ring: RING, clasp: CLASP, chain: CHAIN,
+      knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{s.item.colour}" stroke="currentColor" stroke-width="0.2"/>) },
       line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
       path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
     }.freeze

@@ -145,7 +145,7 @@ module Store
     def person_row(attendee)
       { key: attendee.key.to_i, name: attendee.name, level: attendee.level, mind: attendee.mind, colourway: attendee.colourway,
         brings: JSON.generate(attendee.brings), ease_nm: attendee.ease&.nm }
-        .merge(Core::Project::Design::BODIES.to_h { |body| [:"#{body}_nm", attendee.measures[body]&.nm] })
+        .merge(Core::People::Measures::BOUNDS.keys.to_h { |body| [:"#{body}_nm", attendee.measures[body]&.nm] })
     end
 
     def stored(row)
@@ -158,7 +158,7 @@ module Store
 
     def attendee(row)
       length = ->(name) { row[name] && Core::Measure::Length.new(row[name]) }
-      measures = Core::Project::Design::BODIES.to_h { |body| [body, length.(:"#{body}_nm")] }.compact
+      measures = Core::People::Measures::BOUNDS.keys.to_h { |body| [body, length.(:"#{body}_nm")] }.compact
       Core::People::Attendee.new(key: row[:key].to_s, name: row[:name], level: row[:level], measures: measures, ease: length.(:ease_nm),
                                  mind: row[:mind], colourway: row[:colourway], brings: JSON.parse(row[:brings]))
     end

@@ -72,6 +72,68 @@ module Core
         solution = Sizing::Repeats.solve(fill, target)
         solution.is_a?(Sizing::OutOfReach) ? solution : work_up(solution, maker)
       end
+
+      private
+
+      def trouble(at, code, **values)
+        Problem.new(at: [at], code: code, values: values)
+      end
+
+      # What is worn keeps this height: the tallest of these parts carries the line there.
+      def tallest(parts)
+        parts.map(&:height_above_skin).max || Measure::Length::ZERO
+      end
+
+      def term(code, length, **values)
+        Sizing::Term.new(operation: :part, code: code, length: length, values: values)
+      end
+
+      # Words for a step stand under the construction's key.
+      def step(key, technique, repeats, **rest)
+        StepUse.new(key: key, technique: technique, repeats: repeats, text: :"#{self.class.key}_#{key}", **rest)
+      end
+
+      def count(part, number, role)
+        PartUse.new(part: part, count: number, role: role)
+      end
+
+      # @param rows [Array<(Catalogue::Part, Symbol)>] parts with their roles
+      # @return [Array<PartUse>] each part of each role once, counted times over
+      def tally(rows, times = 1)
+        rows.tally.map { |(part, role), number| count(part, number * times, role) }
+      end
+
+      def lengthwise(parts)
+        Measure::Length.sum(parts.map(&:along))
+      end
+
+      # @return [Array<Float>] where the middle of each part lies, laid end to end from start, in millimetres
+      def running(parts, start = 0.0)
+        edge = start
+        parts.map do |part|
+          middle = edge + (part.along.to_mm / 2)
+          edge += part.along.to_mm
+          middle
+        end
+      end
+
+      def part_shape(part, role, x_mm, y_mm = 0.0)
+        Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
+      end
+
+      def line_shape(line, length_mm, y_mm = 0.0, from: 0.0)
+        Shape.new(item: line, role: :line, x: from + (length_mm / 2), y: y_mm, along: length_mm, across: line.thickness.to_mm, form: :line)
+      end
+
+      # @return [Array<Float>] where each of n parallel lines lies across, about the middle
+      def across(number, pitch_mm)
+        (0...number).map { |i| (i - ((number - 1) / 2.0)) * pitch_mm }
+      end
+
+      # One join for each kind of bead a line runs through.
+      def through(line, beads, passes: 1)
+        beads.uniq.map { |part| Join.new(kind: :lines_through, inner: line, outer: part, at: 0.0, passes: passes) }
+      end
     end
   end
 end

@@ -2,23 +2,26 @@
 
 module Core
   module Construction
-    # A short row of rings, clasp, chain or extender at one end of a piece. The parts read outward from the work.
+    # A short row of rings, clasp, chain, connector or pendant: an end of a piece, or what hangs on it.
+    # The parts read outward from the work.
     class Findings < Base
       key :findings
 
       parameter :parts, :pattern
+      # Whether any link of the chain takes the clasp, which makes the piece adjustable by the chain's length.
+      parameter :takes_clasp, :boolean, default: false
 
       def problems
-        problem = ->(code) { Problem.new(at: ['parts'], code: code) }
-        [(problem.(:pattern_of_nothing) if parts.empty?), (problem.(:findings_fill) if parts.fills?)].compact
+        [(trouble('parts', :pattern_of_nothing) if parts.empty?), (trouble('parts', :findings_fill) if parts.fills?),
+         (trouble('takes_clasp', :no_chain) if takes_clasp && chain_links.empty?)].compact
       end
 
       def fixed_length
-        parts.fixed_length
+        @fixed_length ||= parts.fixed_length - play_of_chain
       end
 
       def play
-        Measure::Length.sum(row.map(&:play))
+        @play ||= Measure::Length.sum(row.map(&:play)) + play_of_chain
       end
 
       private
@@ -27,31 +30,38 @@ module Core
         @row ||= parts.expand
       end
 
-      def work_up(_solution, _maker)
-        WorkUp.new(parts: row.tally.map { |part, count| PartUse.new(part: part, count: count, role: part.kind) }, cuts: [],
-                   steps: steps, joins: joins, layout: layout, lengths: Lengths.new(beaded: fixed_length, play: play, fixed: fixed_length),
-                   ends: { first: End.new(item: row.first, closing_step: ('join' if steps.any?)), last: End.new(item: row.last) })
+      def chain_links
+        row.select { |part| part.kind == :chain }
       end
 
-      # One open ring joins the two parts beside it.
+      # The clasp can take the first link at the tightest.
+      def play_of_chain
+        takes_clasp ? lengthwise(chain_links.drop(1)) : Measure::Length::ZERO
+      end
+
+      def work_up(_solution, _maker)
+        WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, layout: layout,
+                   lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: End.new(item: row.first), last: End.new(item: row.last) })
+      end
+
+      # One opening ring joins the two parts beside it.
       def steps
         rings = row.count { |part| part.kind == :ring && !part.soldered }
-        return [] if rings.zero?
-
-        [StepUse.new(key: 'join', technique: 'ring', repeats: rings, text: :findings_join, preparable: true, values: { rings: rings })]
+        rings.zero? ? [] : [step('join', 'ring', rings, preparable: true, values: { rings: rings })]
       end
 
       def joins
-        row.each_cons(2).map { |a, b| Join.new(kind: :hangs_in, inner: b, outer: a, at: 0.0) }
+        row.each_cons(2).reject { |a, b| a == b }.map { |a, b| Join.new(kind: :hangs_in, inner: b, outer: a, at: 0.0) }
       end
 
+      # A chain that takes the clasp is drawn drawn up to its tightest.
       def layout
+        shrink = takes_clasp && chain_links.any? ? 1.0 / chain_links.size : 1.0
         edge = 0.0
         row.map do |part|
-          shape = Shape.new(item: part, role: part.kind, x: edge + (part.along.to_mm / 2), y: 0.0, along: part.along.to_mm,
-                            across: part.outer.to_mm, form: part.form)
-          edge += part.along.to_mm
-          shape
+          along = part.along.to_mm * (part.kind == :chain ? shrink : 1.0)
+          edge += along
+          part_shape(part, part.kind, edge - (along / 2)).with(along: along)
         end
       end
     end

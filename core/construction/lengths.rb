@@ -2,8 +2,10 @@
 
 module Core
   module Construction
-    # beaded: what lies on the path, end to end at its shortest · play: how much it can be let out
-    # repeats: times the filling unit was placed · options: other lengths within reach, best first
-    Lengths = Value.define(:beaded, play: Measure::Length::ZERO, repeats: nil, unit: nil, fixed: nil, options: [].freeze, fillers: [].freeze)
+    # How long a component came out. beaded: what lies on the path, end to end at its shortest · play: how much it can be let out
+    # repeats: times the filling unit was placed, nil for a fixed component · unit: length of one
+    # options: other ways within reach, best first · fillers: [Part] that close a gap
+    # working: [Sizing::Term] of operation :part, which add up to beaded
+    Lengths = Value.define(:beaded, play: Measure::Length::ZERO, repeats: nil, unit: nil, options: [].freeze, fillers: [].freeze, working: [].freeze)
   end
 end

@@ -10,8 +10,6 @@ module Core
 
       SCHOOLS = %i[flat folded covered clamshell].freeze
       CRIMP_TECHNIQUES = { flat: 'flat_crimp', folded: 'folded_crimp', covered: 'flat_crimp', clamshell: 'clamshell' }.freeze
-      # Line left beyond each crimp to hold while crimping; usual and generous are common practice, lean is from memory.
-      TAILS_MM = { lean: 35, usual: 50, generous: 75 }.freeze
       # Beyond the beads a tail is buried through (common practice, no source).
       BURIED_MM = 25
       # A seed bead by needle takes 7 s where a bead of 4 mm or more takes 5 (from memory).
@@ -55,11 +53,8 @@ module Core
       def growth(sides, finish)
         Sizing::Fill.new(base: (pattern.fixed_length * sides) + centre.fixed_length + (finish * 2), step: pattern.unit_length * sides,
                          height: pattern.unit.map(&:height_above_skin).max, fewest: 1,
-                         most: Pattern::LARGEST / (pattern.unit.size * sides), filler: filler_rule)
-      end
-
-      def trouble(at, code, **values)
-        Problem.new(at: [at], code: code, values: values)
+                         most: Pattern::LARGEST / (pattern.unit.size * sides), filler: filler_rule,
+                         centre: centre.fixed_length)
       end
 
       def filler_rule
@@ -73,10 +68,15 @@ module Core
 
       def work_up(solution, maker)
         beads = sequence(solution)
-        WorkUp.new(parts: part_uses(beads), cuts: [cut(beads, solution, maker)], steps: steps(beads, solution), joins: joins(beads),
-                   layout: layout(beads, solution), ends: line_ends, anchors: anchors(beads),
-                   lengths: Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, fixed: fill.base,
-                                        options: solution.options, fillers: filler ? [filler] * (solution.fillers * 2) : []))
+        WorkUp.new(parts: tally(beads, strands) + end_uses, cuts: [cut(beads, solution, maker)], steps: steps(beads, solution), joins: joins(beads),
+                   layout: layout(beads, solution), ends: line_ends, anchors: anchors(beads), lengths: lengths(solution))
+      end
+
+      def lengths(solution)
+        fillers = filler ? [filler] * (solution.fillers * 2) : []
+        working = [term(:fixed_beads, fill.base), term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
+                   (term(:fillers, lengthwise(fillers), count: fillers.size) if fillers.any?)].compact
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options, fillers: fillers, working: working)
       end
 
       # @return [Array<(Catalogue::Part, Symbol)>] part and role, from the first end, without the crimped ends
@@ -93,22 +93,19 @@ module Core
         parts.map { |part| [part, role] }
       end
 
-      def part_uses(beads)
-        counted = beads.tally.map { |(part, role), count| PartUse.new(part: part, count: count * strands, role: role) }
-        ends = [PartUse.new(part: crimp, count: 2 * strands, role: :crimp)]
-        ends << PartUse.new(part: cover, count: 2 * strands, role: cover.kind) unless terminal == crimp
-        counted + ends
+      def end_uses
+        ends = [count(crimp, 2 * strands, :crimp)]
+        terminal == crimp ? ends : [*ends, count(cover, 2 * strands, cover.kind)]
       end
 
       def cut(beads, solution, maker)
-        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-                tails: tail(beads, maker) * 2)
+        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: tail(beads, maker) * 2)
       end
 
       def tail(beads, maker)
-        return Measure::Length.mm(TAILS_MM.fetch(maker.tails)) if tails == :trimmed
+        return Tails.at(Tails::CRIMPED_MM, maker) if tails == :trimmed
 
-        Measure::Length.sum(beads.first(bury_through).map { |part, _| part.along }) + Measure::Length.mm(BURIED_MM)
+        lengthwise(beads.first(bury_through).map(&:first)) + Measure::Length.mm(BURIED_MM)
       end
 
       def steps(beads, solution)
@@ -117,7 +114,7 @@ module Core
       end
 
       def joins(beads)
-        at = running(beads)
+        at = positions(beads)
         doubled = tails == :buried ? bury_through : 0
         through = beads.each_with_index.group_by { |(part, _), _| part }.map do |part, places|
           passes = places.any? { |_, index| index < doubled || index >= beads.size - doubled } ? 2 : 1
@@ -128,28 +125,16 @@ module Core
         through
       end
 
-      # @return [Array<Float>] where the middle of each bead lies, in millimetres from the first end
-      def running(beads)
-        edge = terminal.along.to_mm
-        beads.map do |part, _|
-          middle = edge + (part.along.to_mm / 2)
-          edge += part.along.to_mm
-          middle
-        end
+      def positions(beads)
+        running(beads.map(&:first), terminal.along.to_mm)
       end
 
       def layout(beads, solution)
-        at = running(beads)
-        widest = beads.map { |part, _| part.outer.to_mm }.max
-        (0...strands).flat_map do |strand|
-          y = (strand - ((strands - 1) / 2.0)) * widest
-          [line_shape(solution.length.to_mm, y), *end_shapes(solution.length.to_mm, y),
-           *beads.each_with_index.map { |(part, role), i| part_shape(part, role, at[i], y) }]
+        at = positions(beads)
+        length = solution.length.to_mm
+        across(strands, beads.map { |part, _| part.outer.to_mm }.max).flat_map do |y|
+          [line_shape(line, length, y), *end_shapes(length, y), *beads.each_with_index.map { |(part, role), i| part_shape(part, role, at[i], y) }]
         end
-      end
-
-      def line_shape(length, y_mm)
-        Shape.new(item: line, role: :line, x: length / 2, y: y_mm, along: length, across: line.thickness.to_mm, form: :line)
       end
 
       def end_shapes(length, y_mm)
@@ -157,18 +142,12 @@ module Core
         [half, length - half].map { |x| part_shape(terminal, :crimp, x, y_mm) }
       end
 
-      def part_shape(part, role, x_mm, y_mm)
-        Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
-      end
-
       def line_ends
-        { first: End.new(item: line, passes: 2 * strands, closing_step: 'first_end'),
-          last: End.new(item: line, passes: 2 * strands, closing_step: 'second_end') }
+        { first: End.new(item: line, passes: 2 * strands, closing_step: 'first_end'), last: End.new(item: line, passes: 2 * strands, closing_step: 'second_end') }
       end
 
       def anchors(beads)
-        middle = beads.size / 2
-        { centre: Anchor.new(item: line, x: running(beads)[middle], y: 0.0, closing_step: 'second_end') }
+        { centre: Anchor.new(item: line, x: positions(beads)[beads.size / 2], y: 0.0, closing_step: 'second_end') }
       end
     end
   end

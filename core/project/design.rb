@@ -3,11 +3,16 @@
 module Core
   module Project
     # A named design. components: those on the path stand in the order they lie along the piece; hung ones follow.
-    # body: which measure it is sized by, a key of BODIES · ease: added to the measure · wraps: times round the body
+    # body: which measure it is sized by, one of BODIES (:own has a size of its own, whoever makes it) · ease: added to the measure · wraps: times round the body
     # made: how many alike one attendee makes · tails: :by_level, :lean, :usual or :generous
     # colourways: {name => {part key => part key}}
     Design = Value.define(:key, :name, :body, :ease, :components,
                           version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze) do
+      # @return [Boolean] whether it lies flat or hangs, so that no height above the skin is added
+      def flat?
+        %i[length own].include?(body)
+      end
+
       def path
         components.reject(&:hung_at)
       end
@@ -18,7 +23,7 @@ module Core
     end
 
     class Design
-      BODIES = %i[wrist neck ankle length].freeze
+      BODIES = %i[wrist neck ankle length own].freeze
       TAILS = %i[by_level lean usual generous].freeze
     end
   end

@@ -34,19 +34,12 @@ module Core
       end
 
       def made
-        [(term(:minus, :half_play, @blueprint.play / 2) if @blueprint.play.positive?), *@path.flat_map { |key, w| w.lengths.repeats ? filled(w) : fixed(key, w) },
+        [(term(:minus, :half_play, @blueprint.play / 2) if @blueprint.play.positive?), *@path.flat_map { |key, w| of_component(key, w.lengths) },
          term(:equals, :made_on_line, @on_line)].compact
       end
 
-      def fixed(key, work_up)
-        [term(:part, :ends, work_up.lengths.beaded, component: key.tr('_', ' '))]
-      end
-
-      def filled(work_up)
-        lengths = work_up.lengths
-        fillers = Measure::Length.sum(lengths.fillers.map(&:along))
-        [term(:part, :fixed_beads, lengths.fixed), term(:part, :repeats, lengths.unit * lengths.repeats, count: lengths.repeats, each: lengths.unit),
-         (term(:part, :fillers, fillers, count: lengths.fillers.size) if lengths.fillers.any?)].compact
+      def of_component(key, lengths)
+        lengths.working.any? ? lengths.working : [term(:part, :ends, lengths.beaded, component: key.tr('_', ' '))]
       end
 
       def back

@@ -2,9 +2,18 @@
 
 RSpec.describe Core::Construction do
   # What every construction keeps, whatever it makes. One sample of parameters each.
+  fill = ->(*parts) { [{ 'repeat' => parts.map { |part| { 'part' => part } }, 'fill' => true }] }
+  list = ->(*parts) { parts.map { |part| { 'part' => part } } }
   samples = {
-    strung: { line: 'cable', crimp: 'crimp', pattern: [{ 'repeat' => [{ 'part' => 'round_8' }, { 'part' => 'seed' }], 'fill' => true }], centre: [{ 'part' => 'round_12' }] },
-    findings: { parts: [{ 'part' => 'ring' }, { 'part' => 'open_ring' }, { 'part' => 'clasp' }] }
+    strung: { line: 'cable', crimp: 'crimp', pattern: fill.('round_8', 'seed'), centre: list.('round_12') },
+    two_hole: { line: 'cable', bead: 'flat_2', between: list.('seed'), crimp: 'crimp', connector: 'connector_2', link: 'ring' },
+    stretch: { elastic: 'elastic', pattern: fill.('round_8'), hider: 'round_12' },
+    memory_coil: { wire: 'coil', rows: 3, pattern: fill.('round_6', 'seed'), bar: 'bar_3', bars: 3 },
+    stations: { line: 'cable', layers: 2, station: list.('seed', 'round_8', 'seed'), holder: 'crimp', gap: '40 mm', crimp: 'crimp' },
+    twisted_strands: { line: 'cable', pattern: fill.('seed'), crimp: 'crimp', ring: 'ring' },
+    knotted_cord: { cord: 'cord', cords: 3, folded: 1, beads: list.('round_12'), button: 'round_8' },
+    beaded_flower: { wire: 'wire', bead: 'seed', way: 'crossover', petals: 6, beads: 12 },
+    findings: { parts: list.('ring', 'open_ring', 'clasp') }
   }
 
   it('has a sample for each') { expect(samples.keys).to match_array(Core::Construction::Registry.keys) }
@@ -19,6 +28,12 @@ RSpec.describe Core::Construction do
         expect(drawn.map { |s| s.item.key }.tally.reject { |k, _| %w[crimp cover].include?(k) })
           .to eq(work_up.parts.to_h { |p| [p.part.key, p.count] }.reject { |k, _| %w[crimp cover].include?(k) })
         expect(drawn).to all(satisfy { |s| s.x.between?(0, work_up.lengths.beaded.to_mm) })
+      end
+
+      it 'shows a working that adds up, and comes within half a unit of the target' do
+        lengths = work_up.lengths
+        expect(Core::Measure::Length.sum(lengths.working.map(&:length))).to eq(lengths.beaded) if lengths.working.any?
+        expect((lengths.beaded - mm(180)).abs).to be <= lengths.unit / 2 + mm(0.1) if lengths.repeats
       end
 
       it 'names steps that need only its own, and techniques that exist' do
@@ -58,7 +73,7 @@ RSpec.describe Core::Construction do
 
     it 'counts what hides the crimp into the length' do
       flat, covered = [front(pattern: pattern({ fill: ['disc_2'] })), front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')]
-      expect(covered.lengths.fixed - flat.lengths.fixed).to eq(mm(2))
+      expect(covered.lengths.working.first.length - flat.lengths.working.first.length).to eq(mm(2))
       expect(covered.steps.map(&:key)).to include('covers')
     end
 
@@ -86,6 +101,123 @@ RSpec.describe Core::Construction do
         }
       end
     end
+  end
+
+  def built(key, samples, target: 180, **changes)
+    construction = Core::Construction::Registry.fetch(key).build(samples.merge(changes).transform_keys(&:to_s), sample_table)
+    construction.call(target: mm(target), maker: Core::Construction::Maker.new)
+  end
+
+  def counts(work_up)
+    work_up.parts.group_by { |use| use.part.key }.transform_values { |uses| uses.sum(&:count) }
+  end
+
+  describe Core::Construction::TwoHole do
+    it 'has one gap more than beads, on every line, with small beads at the ends too' do
+      found = counts(built(:two_hole, samples[:two_hole]))
+      expect([found['seed'], found['crimp'], found['connector_2'], found['ring']]).to eq([(found['flat_2'] + 1) * 2, 4, 2, 2])
+      inner = counts(built(:two_hole, samples[:two_hole], between_at_ends: false))
+      expect(inner['seed']).to eq((inner['flat_2'] - 1) * 2)
+    end
+
+    it 'wants a hole for each line' do
+      expect { built(:two_hole, samples[:two_hole], bead: 'round_8') }.to raise_error(Core::Construction::InvalidParameters, /bead wrong_hole_count/)
+    end
+
+    it 'adds less for a flat bead than a round one would' do
+      expect(Core::Construction::Registry.fetch(:two_hole).build(samples[:two_hole].transform_keys(&:to_s), sample_table).fill.height).to eq(mm(1.5))
+    end
+  end
+
+  # Common practice, no source: 300 of elastic for 190 of beads, about 1.5 times.
+  it 'cuts elastic one and a half times the beaded length, the bead that hides the knot first' do
+    work_up = built(:stretch, samples[:stretch])
+    expect([work_up.cuts.first.length, work_up.layout[1].item.key]).to eq([work_up.lengths.beaded * Rational(3, 2), 'round_12'])
+    expect { built(:stretch, samples[:stretch], elastic: 'cable') }.to raise_error(Core::Construction::InvalidParameters, /not_elastic/)
+  end
+
+  describe Core::Construction::MemoryCoil do
+    it 'mirrors the sections about the middle, with every bar across all rows' do
+      work_up = built(:memory_coil, samples[:memory_coil])
+      row = work_up.layout.select { |s| s.y.zero? && s.role != :line }.sort_by(&:x).map { |s| s.item.key }
+      expect([row, counts(work_up)['bar_3'], work_up.cuts.first.count]).to eq([row.reverse, 3, 3])
+      expect(counts(work_up)['seed'] % 3).to eq(0)
+    end
+
+    it 'stays mirrored at any size and any number of bars' do
+      [0, 1, 2, 3, 4].product([150, 163, 177, 190, 204]).each do |bars, target|
+        work_up = built(:memory_coil, samples[:memory_coil], bars: bars, pattern: [{ 'repeat' => [{ 'part' => 'round_6' }], 'fill' => true }], target: target)
+        row = work_up.layout.select { |s| s.y.zero? && s.role != :line }.sort_by(&:x).map { |s| s.item.key }
+        expect([bars, target, row]).to eq([bars, target, row.reverse])
+      end
+    end
+
+    # Common practice, no source: wrist × 1.25 to 1.33, then trim.
+    { lean: 1.25, usual: 1.29, generous: 1.33 }.each do |tails, factor|
+      it "cuts a row #{factor} times its length when tails are #{tails}" do
+        construction = Core::Construction::Registry.fetch(:memory_coil).build(samples[:memory_coil].transform_keys(&:to_s), sample_table)
+        work_up = construction.call(target: mm(180), maker: Core::Construction::Maker.new(tails: tails))
+        expect(work_up.cuts.first.length / work_up.lengths.beaded).to be_within(1e-6).of(factor)
+      end
+    end
+  end
+
+  describe Core::Construction::Stations do
+    it 'spreads what is left over into even gaps, near the wished one' do
+      work_up = built(:stations, samples[:stations], layers: 1)
+      gaps = work_up.lengths.working.last.values
+      expect([work_up.lengths.beaded, gaps[:each]]).to match([mm(180), be_between(mm(25), mm(60))])
+    end
+
+    it 'lets the second layer fall between the stations of the first' do
+      work_up = built(:stations, samples[:stations])
+      first, second = work_up.layout.select { |s| s.item.key == 'round_8' }.group_by(&:y).values.map { |shapes| shapes.map(&:x) }
+      middles = first.each_cons(2).map { |a, b| ((a + b) / 2).round(3) }
+      expect(second.map { |x| x.round(3) }).to eq(middles)
+    end
+  end
+
+  # Helix length: a strand at distance d, t turns, axis a, is the root of a² + (π·d·t)².
+  it 'lets twisted strands hang shorter than they are, by the helix' do
+    work_up = built(:twisted_strands, samples[:twisted_strands])
+    twisted = work_up.lengths.working.last
+    straight = Math.sqrt(((twisted.length.to_mm * 2)**2) + ((Math::PI * 3 * 3)**2))
+    expect(twisted.values[:straight].to_mm).to be_within(1e-3).of(straight)
+  end
+
+  describe Core::Construction::KnottedCord do
+    it 'folds a cut into two cords: double length, single tails' do
+      single, folded = built(:knotted_cord, samples[:knotted_cord]).cuts
+      expect([single.count, folded.count, folded.body, folded.consumption, folded.tails]).to eq([1, 1, single.body * 2, single.consumption * 2, single.tails])
+    end
+
+    # From memory: an overhand takes 12 thicknesses, a barrel of t turns 2π·t + 4; three cords bundle to 2.1547 (circle packing).
+    { { knot: 'overhand' } => 12, { knot: 'barrel', turns: 4 } => (8 * Math::PI) + 4 }.each do |parameters, thicknesses|
+      it "takes #{thicknesses.round(1)} thicknesses for a knot of #{parameters}" do
+        work_up = built(:knotted_cord, samples[:knotted_cord], **parameters)
+        knots = (work_up.lengths.repeats * 2) + 2
+        expect(work_up.cuts.first.consumption.to_mm).to be_within(0.01).of((knots * thicknesses * 1.5 * 2.1547) + (8 * Math::PI))
+      end
+    end
+
+    it 'can be let out by a slider' do
+      expect(built(:knotted_cord, samples[:knotted_cord], closure: 'slider').lengths.play).to eq(mm(60))
+    end
+  end
+
+  # Common practice, no source: a crossover adds two half loops; each pair of rows grows by the width added; a pointed tip costs one bead more.
+  { { way: 'continuous' } => 12, { way: 'crossover' } => 24, { way: 'frame', row_pairs: 1 } => 12 + (2 * 14), { way: 'frame', row_pairs: 1, tip: 'pointed' } => 12 + (2 * 15) }.each do |parameters, beads|
+    it "takes #{beads} beads for a petal of #{parameters}" do
+      work_up = built(:beaded_flower, samples[:beaded_flower], **parameters)
+      expect([counts(work_up)['seed'], work_up.cuts.first.body / work_up.cuts.first.body]).to eq([beads * 6, 1])
+      expect(work_up.cuts.sum { |cut| (cut.body * cut.count).nm }).to eq(mm(2 * beads * 6).nm)
+    end
+  end
+
+  it 'makes a piece adjustable by a chain whose every link takes the clasp' do
+    chain = component('end', :findings, parts: pattern(['chain', 20]), takes_clasp: true)
+    piece = fit(design(strung, chain), 180)
+    expect([piece.play, piece.landing..(piece.landing + piece.play)]).to match([mm(57), be_cover(mm(180))])
   end
 
   it 'puts what hangs on before the step that closes' do

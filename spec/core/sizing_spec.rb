@@ -74,12 +74,25 @@ RSpec.describe Core::Sizing do
     expect(piece.options).not_to be_empty
   end
 
-  it 'says why nothing fits and what would cure it' do
-    out = fit(bracelet(centre: pattern(['round_12', 15])), 120)
-    expect(out).to be_a(Core::Sizing::OutOfReach)
-    expect(out.causes.map(&:code)).to eq([:fixed_parts_too_long])
-    shortfall = out.cures.find { |c| c.code == :wear_longer }.values[:by]
-    expect(fit(bracelet(centre: pattern(['round_12', 15])), (mm(120) + shortfall).to_mm)).to be_a(Core::Sizing::Piece)
+  { 'a centre wider than the wrist' => [{ centre: [['round_12', 15]] }, 120, :centre_too_wide], 'ends longer than the piece' => [{}, 12, :ends_too_long],
+    'parts that stand once too long' => [{ centre: [['round_12', 7]], pattern: [['round_8', 2], { fill: [['round_12', 3]] }] }, 120, :fixed_parts_too_long] }.each do |what, (parts, worn, cause)|
+    it "says why nothing fits with #{what}, and its cure is enough" do
+      whole = bracelet(**parts.transform_values { |items| pattern(*items) })
+      whole = whole.with(components: whole.components + [component('more', :findings, parts: pattern(['clasp', 2]))]) if worn == 12
+      out = fit(whole, worn)
+      expect([out.class, out.causes.map(&:code)]).to eq([Core::Sizing::OutOfReach, [cause]])
+      longer = mm(worn) + out.cures.find { |c| c.code == :wear_longer }.values[:by]
+      expect(fit(whole, longer.to_mm)).to be_a(Core::Sizing::Piece).or(have_attributes(causes: [have_attributes(code: :fixed_parts_too_long)]))
+    end
+  end
+
+  it 'offers ways to close the gap, best first by deviation, then by change to the design' do
+    piece = fit(bracelet(pattern: pattern({ fill: ['round_12'] })), 176)
+    offers = Core::Sizing::Offers.for(piece, sample_table)
+    expect(offers.map { |o| [o.deviation.abs, o.change] }).to eq(offers.map { |o| [o.deviation.abs, o.change] }.sort)
+    expect(offers.map(&:code)).to include(:as_designed, :rings, :extender)
+    ring = offers.find { |o| o.code == :rings }
+    expect(ring.deviation).to eq(ring.landing - piece.worn)
   end
 
   it 'shows a working whose parts add up to the line, and leads back to the landing' do

@@ -14,16 +14,20 @@ module Samples
     parts = [part('round_8', 8), part('round_6', 6), part('disc_2', 2, 4), part('round_12', 12), part('seed', 2, 3),
              part('crimp', 2, kind: :crimp), part('cover', 3, kind: :cover), part('ring', 5, 6, kind: :ring),
              part('open_ring', 4, 5, kind: :ring, soldered: false), part('clasp', 12, 7, kind: :clasp),
-             part('extender', 5, 4, kind: :extender, play: mm(40))]
+             part('extender', 5, 4, kind: :extender, play: mm(40)), part('flat_2', 6, 12, lines: 2, hole_height: mm(1.5)),
+             part('connector_2', 6, 12, kind: :connector, lines: 2), part('bar_3', 2, 18, kind: :spacer_bar, lines: 3),
+             part('chain', 3, 2, kind: :chain), part('drop', 10, 6, kind: :pendant)]
     Core::Catalogue::Table.new(parts: parts.to_h { |p| [p.key, p] }, techniques: sample_techniques,
-                               lines: { 'cable' => Core::Catalogue::Line.new(key: 'cable', name: 'cable', kind: :cable, thickness: mm(0.38)) },
+                               lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5], 'wire' => [:wire, 0.4] }
+                                 .to_h { |key, (kind, mm)| [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(mm))] },
                                tools: { 'pliers' => Core::Catalogue::Tool.new(key: 'pliers', name: 'Pliers', people_per_tool: 1),
                                         'cutters' => Core::Catalogue::Tool.new(key: 'cutters', name: 'Cutters', people_per_tool: 2) })
   end
 
   def sample_techniques
     { 'measuring' => 1, 'cutting_line' => 1, 'bead_stopper' => 1, 'stringing' => 1, 'ring' => 1, 'trimming' => 1, 'flat_crimp' => 2,
-      'crimp_cover' => 2, 'clamshell' => 2, 'folded_crimp' => 3 }.to_h do |key, level|
+      'crimp_cover' => 2, 'clamshell' => 2, 'folded_crimp' => 3, 'elastic_knot' => 2, 'gluing' => 1, 'memory_loop' => 2, 'memory_cutting' => 2, 'station' => 2,
+      'twisting' => 2, 'overhand_knot' => 1, 'barrel_knot' => 2, 'loading' => 2, 'cutting_wire' => 1, 'continuous_loop' => 3, 'crossover_loop' => 4, 'frame_row' => 4 }.to_h do |key, level|
       tools = { 'ring' => %w[pliers pliers], 'cutting_line' => %w[cutters] }.fetch(key, [])
       [key, Core::Technique::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools, demonstration_minutes: level)]
     end

@@ -114,7 +114,7 @@ RSpec.describe Web::App, type: :request do
 
     it 'refuses a form without its token' do
       post '/classes', good
-      expect([last_response.status, studio.classes.all.size]).to eq([403, 3])
+      expect([last_response.status, studio.classes.all.size]).to eq([403, 4])
     end
 
     it 'goes back only to its own pages' do

@@ -25,8 +25,7 @@ module Web
 
       def fitted
         @fitted ||= @studio.projects.newest.map do |saved|
-          worn = Core::Measure::Length.mm(Core::Planner::SAMPLE_MM.fetch(saved.design.body)) + saved.design.ease
-          [saved.design, Core::Sizing::Blueprint.new(saved.design, @studio.catalogue.table).fit(worn, Core::Construction::Maker.new)]
+          [saved.design, Core::Sizing::Blueprint.new(saved.design, @studio.catalogue.table).fit_usual]
         end
       end
 

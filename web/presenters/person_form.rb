@@ -7,7 +7,8 @@ module Web
       FIELDS = %i[name measure body level mind colourway].freeze
 
       def initialize(params)
-        body = Core::Project::Design::BODIES.find { |known| known.to_s == params['body'] } || :wrist
+        body = Core::People::Measures::BOUNDS.keys.find { |known| known.to_s == params['body'] } || :wrist
+        @measured = params.key?('measure')
         super(params.to_h.merge('body' => body.to_s), FIELDS, Contracts::PersonContract.new)
       end
 
@@ -30,6 +31,7 @@ module Web
 
       def measures(attendee)
         body = value(:body).to_sym
+        return attendee.measures unless @measured
         return attendee.measures.except(body) if value(:measure).empty?
 
         attendee.measures.merge(body => Formats::MeasureText.read(value(:measure), body).length)

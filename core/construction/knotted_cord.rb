@@ -1,0 +1,128 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Large-holed beads held on one or several cords by knots before and after each, closed by a slider or a loop over a bead.
+    class KnottedCord < Base
+      key :knotted_cord
+
+      # A knot lies about this many bundle thicknesses along the cord (from memory).
+      KNOT_ALONG = 3
+      # Cord an overhand knot takes, in thicknesses of what is knotted (from memory).
+      OVERHAND = 12
+      # How far a sliding knot opens the piece, and the cord each end needs to be pulled by (from memory).
+      SLIDER_PLAY_MM = 60
+      PULL_MM = 60
+
+      parameter :cord, :line
+      parameter :cords, :integer, default: 1, range: 1..6
+      # Cuts that are folded in the middle, each of which makes two cords.
+      parameter :folded, :integer, default: 0, range: 0..3
+      parameter :beads, :pattern
+      parameter :knot, :choice, of: %i[overhand barrel], default: :overhand
+      # Turns of a barrel knot.
+      parameter :turns, :integer, default: 3, range: 2..8
+      parameter :bare, :length, default: '10 mm', range: Measure::Length.mm(0)..Measure::Length.mm(200)
+      parameter :closure, :choice, of: %i[loop slider], default: :loop
+      # The bead that the loop passes over.
+      parameter :button, :part, of: %i[bead pendant], required: false
+
+      def problems
+        [(trouble('beads', :pattern_of_nothing) if beads.empty?), (trouble('beads', :nothing_may_fill) if beads.fills?),
+         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords), (trouble('button', :button_missing) if closure == :loop && button.nil?)].compact
+      end
+
+      def fill
+        @fill ||= Sizing::Fill.new(base: bare + closing_length, step: beads.fixed_length + (knot_length * 2) + bare, height: tallest(beads.expand), most: 300)
+      end
+
+      def play
+        closure == :slider ? Measure::Length.mm(SLIDER_PLAY_MM) : Measure::Length::ZERO
+      end
+
+      private
+
+      # @return [Measure::Length] across all cords bundled, by the circle-packing ratio
+      def bundle
+        cord.thickness * Measure::Bundle.ratio(cords)
+      end
+
+      def knot_length
+        bundle * KNOT_ALONG
+      end
+
+      # A barrel knot of t turns takes (2π·t + 4) thicknesses (from memory).
+      # @return [Measure::Length] cord that one knot takes, for each cord
+      def knot_consumption
+        bundle * (knot == :barrel ? (2 * Math::PI * turns) + 4 : OVERHAND)
+      end
+
+      # Loop and button with their knots, or the sliding knot.
+      def closing_length
+        closure == :loop ? button.along + (button.outer / 2) + (knot_length * 2) : knot_length * 2
+      end
+
+      # The loop goes round the button; the slider's two knots are tied round the other end.
+      def closing_consumption
+        knots = knot_consumption * 2
+        closure == :loop ? knots + (button.outer * Math::PI) : knots
+      end
+
+      def work_up(solution, maker)
+        n = solution.repeats
+        bead_uses = tally(beads.expand.map { |part| [part, :bead] }, n)
+        WorkUp.new(parts: closure == :loop ? bead_uses + [count(button, 1, :button)] : bead_uses, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
+                   layout: layout(solution), lengths: lengths(solution),
+                   anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
+      end
+
+      # A folded cut serves two cords at once.
+      def cuts(solution, maker)
+        tails = (Tails.at(Tails::KNOTTED_MM, maker) * 2) + (closure == :slider ? Measure::Length.mm(PULL_MM * 2) : Measure::Length::ZERO)
+        consumption = (knot_consumption * 2 * solution.repeats) + closing_consumption
+        single = Cut.new(line: cord, count: cords - (folded * 2), role: :cord, body: solution.length, consumption: consumption, tails: tails)
+        double = Cut.new(line: cord, count: folded, role: :folded_cord, body: solution.length * 2, consumption: consumption * 2, tails: tails)
+        [single, double].select { |cut| cut.count.positive? }
+      end
+
+      def lengths(solution)
+        n = solution.repeats
+        Lengths.new(beaded: solution.length, play: play, repeats: n, unit: fill.step, options: solution.options,
+                    working: [term(:closure, closing_length), term(:beads_of, beads.fixed_length * n, count: n, each: beads.fixed_length),
+                              term(:knots_of, knot_length * 2 * n, count: 2 * n, each: knot_length), term(:bare_of, bare * (n + 1), count: n + 1, each: bare)])
+      end
+
+      def steps(repeats)
+        skill = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
+        [step('cut', 'cutting_line', cords - folded, preparable: true), step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }),
+         step('knot', skill, repeats * 2, after: %w[gather], values: { beads: repeats, knots: repeats * 2 }),
+         step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: repeats }),
+         step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], values: { closure: closure }),
+         step('trim', 'trimming', cords, after: %w[close], cautions: %i[cutting])]
+      end
+
+      def joins
+        through(cord, beads.expand, passes: cords)
+      end
+
+      def layout(solution)
+        at = (closure == :loop ? button.along.to_mm + knot_length.to_mm : knot_length.to_mm) + bare.to_mm
+        shapes = (0...solution.repeats).flat_map do |i|
+          start = at + (i * fill.step.to_mm)
+          [knot_shape(start), *bead_shapes(start + knot_length.to_mm), knot_shape(start + knot_length.to_mm + beads.fixed_length.to_mm)]
+        end
+        cords_drawn = across(cords, cord.thickness.to_mm).map { |y| line_shape(cord, solution.length.to_mm, y) }
+        button_drawn = closure == :loop ? [part_shape(button, :button, button.along.to_mm / 2)] : []
+        cords_drawn + button_drawn + shapes
+      end
+
+      def bead_shapes(start)
+        running(beads.expand, start).zip(beads.expand).map { |x, part| part_shape(part, :bead, x) }
+      end
+
+      def knot_shape(start)
+        Shape.new(item: cord, role: :line, x: start + (knot_length.to_mm / 2), y: 0.0, along: knot_length.to_mm, across: bundle.to_mm * 1.8, form: :knot)
+      end
+    end
+  end
+end

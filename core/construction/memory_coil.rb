@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Beads on rows of memory wire with the ends turned into loops, and spacer bars that hold the rows together.
+    # Several turns of one wire are a single row worn in several wraps.
+    class MemoryCoil < Base
+      key :memory_coil
+
+      # A row is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source).
+      CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
+      # Each end turned into a loop (common practice, no source).
+      LOOP_MM = 10
+
+      parameter :wire, :line
+      parameter :rows, :integer, default: 1, range: 1..8
+      parameter :pattern, :pattern
+      parameter :bar, :part, of: %i[spacer_bar], required: false
+      # Bars divide the rows into equal sections, mirrored from side to side.
+      parameter :bars, :integer, default: 0, range: 0..9
+
+      def problems
+        [(trouble('wire', :not_memory_wire, name: wire.name) if wire.kind != :memory_wire), (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+         (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?), (trouble('bar', :bar_missing) if bars.positive? && bar.nil?),
+         (trouble('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines != rows)].compact
+      end
+
+      def fill
+        @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length, step: pattern.unit_length * symmetric, height: tallest(pattern.unit),
+                                   most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
+      end
+
+      private
+
+      def sections
+        bars + 1
+      end
+
+      def bar_length
+        bars.zero? ? Measure::Length::ZERO : bar.along * bars
+      end
+
+      # Units that must be added at once to keep both sides alike: an odd number of sections has a middle one that takes a single unit.
+      def symmetric
+        sections.even? ? 2 : 1
+      end
+
+      # @return [Array<Integer>] units in each section: even, what is left over in the middle ones, the same from both sides
+      def units(repeats)
+        each, over = (repeats * symmetric).divmod(sections)
+        from_middle = (0...sections).sort_by { |i| [((sections - 1) / 2.0 - i).abs, i] }
+        from_middle = from_middle.drop(1) if sections.odd? && over.even?
+        extra = from_middle.first(over)
+        (0...sections).map { |i| each + (extra.include?(i) ? 1 : 0) }
+      end
+
+      # One row: sections between bars, those of the second half turned round.
+      def row(repeats)
+        units(repeats).each_with_index.map do |number, i|
+          section = pattern.expand(number).map { |part| [part, :bead] }
+          i < sections / 2.0 ? section : section.reverse
+        end.reduce { |all, one| all + [[bar, :bar]] + one }
+      end
+
+      def work_up(solution, maker)
+        beads = row(solution.repeats)
+        strung = beads.reject { |_, role| role == :bar }
+        WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]), cuts: [cut(solution, maker)], steps: steps(strung.size),
+                   joins: through(wire, beads.map(&:first).uniq), layout: layout(beads, solution), lengths: lengths(solution))
+      end
+
+      def cut(solution, maker)
+        loops = Measure::Length.mm(LOOP_MM * 2)
+        whole = solution.length * CUT_FACTORS.fetch(maker.tails)
+        Cut.new(line: wire, count: rows, role: :row, body: solution.length, consumption: loops, tails: [whole - solution.length - loops, Measure::Length::ZERO].max)
+      end
+
+      def lengths(solution)
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
+                    working: [(term(:bars, bar_length, count: bars) if bars.positive?), (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
+                              term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
+      end
+
+      def steps(beads)
+        [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
+         step('first_loops', 'memory_loop', rows, after: %w[cut]),
+         step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads, rows: rows, bars: bars }),
+         step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
+         step('trim', 'memory_cutting', rows, after: %w[check_length], cautions: %i[cutting]),
+         step('last_loops', 'memory_loop', rows, effort: Strung::SECOND_END_EFFORT, after: %w[trim], cautions: %i[sharp_tails])]
+      end
+
+      def layout(beads, solution)
+        at = running(beads.map(&:first))
+        pitch = beads.map { |part, role| role == :bar ? 0.0 : part.outer.to_mm }.max
+        across(rows, pitch).flat_map { |y| [line_shape(wire, solution.length.to_mm, y), *row_shapes(beads, at, y)] } +
+          beads.each_with_index.select { |(_, role), _| role == :bar }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) }
+      end
+
+      def row_shapes(beads, at, y_mm)
+        beads.each_with_index.reject { |(_, role), _| role == :bar }.map { |(part, role), i| part_shape(part, role, at[i], y_mm) }
+      end
+    end
+  end
+end

@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Small groups of beads held apart on the line by crimps or snug spacers. The gaps take up what whole stations leave over.
+    # Layers hang together; in every second one the stations fall between those of the first, by half a gap.
+    class Stations < Base
+      key :stations
+
+      parameter :line, :line
+      parameter :lines, :integer, default: 1, range: 1..3
+      parameter :layers, :integer, default: 1, range: 1..3
+      parameter :station, :pattern
+      parameter :holder, :part, of: %i[crimp bead finishing]
+      # Common practice, no source: 50 to 75.
+      parameter :gap, :length, default: '60 mm', range: Measure::Length.mm(5)..Measure::Length.mm(300)
+      parameter :crimp, :part, of: %i[crimp]
+
+      def problems
+        [(trouble('station', :pattern_of_nothing) if station.empty?), (trouble('station', :nothing_may_fill) if station.fills?)].compact
+      end
+
+      def fill
+        @fill ||= Sizing::Fill.new(base: gap + (crimp.along * 2), step: held_length + gap, height: tallest(station.expand), fewest: layers > 1 ? 2 : 1, most: 200)
+      end
+
+      # Gaps stretch or shrink so that the target is met exactly.
+      def call(target:, maker:)
+        solution = Sizing::Repeats.solve(fill, target)
+        solution.is_a?(Sizing::OutOfReach) ? solution : work_up(solution.with(length: target, deviation: Measure::Length::ZERO), maker)
+      end
+
+      private
+
+      def held
+        [[holder, :holder], *station.expand.map { |part| [part, :bead] }, [holder, :holder]]
+      end
+
+      def held_length
+        lengthwise(held.map(&:first))
+      end
+
+      # @return [Integer] stations in this layer, from 0
+      def stations_in(layer, repeats)
+        layer.odd? ? repeats - 1 : repeats
+      end
+
+      def true_gap(solution)
+        (solution.length - (crimp.along * 2) - (held_length * solution.repeats)) / (solution.repeats + 1)
+      end
+
+      def all_stations(repeats)
+        (0...layers).sum { |layer| stations_in(layer, repeats) }
+      end
+
+      def work_up(solution, maker)
+        total = all_stations(solution.repeats)
+        WorkUp.new(parts: tally(held, total) + [count(crimp, 2 * layers, :end_crimp)], cuts: [cut(solution, maker)], steps: steps(total), joins: joins,
+                   layout: layout(solution), lengths: lengths(solution),
+                   ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'), last: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends') })
+      end
+
+      def cut(solution, maker)
+        Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker) * 2)
+      end
+
+      def lengths(solution)
+        n = solution.repeats
+        gaps = solution.length - (crimp.along * 2) - (held_length * n)
+        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
+                    working: [term(:crimps, crimp.along * 2), term(:stations_of, held_length * n, count: n, each: held_length),
+                              term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), wished: gap)])
+      end
+
+      def steps(total)
+        snug = holder.kind != :crimp
+        [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
+         step('mark', 'measuring', layers, after: %w[cut], values: { stations: total }),
+         step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total }),
+         step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
+         step('ends', 'flat_crimp', 2 * layers, after: %w[check_length]),
+         step('trim_tails', 'trimming', 2 * layers, after: %w[ends], cautions: %i[cutting sharp_tails])]
+      end
+
+      def joins
+        kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
+        through(line, station.expand, passes: lines) + [Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines),
+                                                        Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2 * lines)]
+      end
+
+      def layout(solution)
+        length = solution.length.to_mm
+        pitch = [held.map { |part, _| part.outer.to_mm }.max * 1.15, 4.0].max
+        across(layers, pitch).each_with_index.flat_map do |y, layer|
+          [line_shape(line, length, y), *end_shapes(length, y), *station_shapes(layer, solution, y)]
+        end
+      end
+
+      def end_shapes(length, y_mm)
+        half = crimp.along.to_mm / 2
+        [half, length - half].map { |x| part_shape(crimp, :end_crimp, x, y_mm) }
+      end
+
+      def station_shapes(layer, solution, y_mm)
+        step = held_length.to_mm + true_gap(solution).to_mm
+        first = crimp.along.to_mm + true_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
+        (0...stations_in(layer, solution.repeats)).flat_map do |i|
+          at = running(held.map(&:first), first + (i * step))
+          held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm) }
+        end
+      end
+    end
+  end
+end
