@@ -15,6 +15,9 @@ module Demo
       { parts: R::PART, lines: R::LINE, tools: R::TOOL, techniques: R::TECHNIQUE }.each do |name, record|
         studio.catalogue.save(name, data[name.to_s].map { |d| record.read(d) })
       end
+      data['closures'].each do |d|
+        studio.catalogue.save_closure(Store::Catalogue::Closure.new(key: d['key'], name: d['name'], first: d['first'], last: d['last'], takes_clasp: d['takes_clasp'] || false))
+      end
       data['projects'].each { |d| studio.projects.save(R::DESIGN.read(d)) }
     end
 

@@ -11,13 +11,15 @@ module Formats
     MARGIN = 6.0
     RULER = 13.0
     MARKS = 9.0
+    USUAL_SPAN = 240.0
     NUMBER = '%.2f'
 
     # @param layout [Array<Core::Construction::Shape>] @param title [String] what a reader who cannot see it is told
     # @param span_mm [Float] length of the ruler, the same for every drawing that is to be compared
     # @param unit [Symbol] :mm or :in @param marks [Array<Mark>] @param labels [Boolean] whether beads carry their marks
+    # @param centre [Float, nil] where the middle lies, to be marked
     # @param shared [SharedShapes, nil] where outlines are drawn once for several drawings
-    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil)
+    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil)
       @layout = layout
       @title = title
       @span = span_mm
@@ -26,22 +28,41 @@ module Formats
       @labels = labels
       @ruler = ruler
       @shared = shared
+      @centre = centre
+    end
+
+    # One shape alone, at 2.4 pixels to the millimetre at the most.
+    # @return [String]
+    def self.picture(shape)
+      width = shape.along + 1
+      height = shape.across + 1
+      scale = [2.4, 34 / [width, height].max].min
+      new([shape], title: shape.item.name, span_mm: width, labels: false, ruler: false).bare(width, height, scale)
+    end
+
+    def bare(width, height, scale)
+      %(<svg viewBox="-0.5 #{n(-height / 2)} #{n(width)} #{n(height)}" width="#{n(width * scale)}" height="#{n(height * scale)}" aria-hidden="true" class="part">#{shapes}</svg>)
     end
 
     # @param standalone [Boolean] for a file of its own, which names its colours itself
     # @return [String]
     def to_s(standalone: false)
-      top = -half_height - (@marks.any? ? MARKS : 1)
-      height = half_height - top + (@ruler ? RULER : 1)
+      top = -half_height - (@marks.any? ? MARKS * scale : 1)
+      height = half_height - top + (@ruler ? RULER * scale : 1)
       root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" #{root}) if standalone
-      %(<svg #{root}>#{shapes}#{ruler if @ruler}#{marks}</svg>)
+      %(<svg #{root}>#{shapes}#{ruler if @ruler}#{centre_line}#{marks}</svg>)
     end
 
     private
 
+    # Words and ticks grow with the ruler, so that a long piece is as legible as a short one.
+    def scale
+      @scale ||= [@span / USUAL_SPAN, 1.0].max
+    end
+
     def half_height
-      @half_height ||= [@layout.map { |s| s.y.abs + (s.across / 2) }.max || 0, 4].max
+      @half_height ||= [@layout.map(&:reach).max || 0, 4].max
     end
 
     def shapes
@@ -55,7 +76,8 @@ module Formats
     end
 
     def outline(shape)
-      SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
+      drawn = SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
+      shape.turn == 90 ? %(<g transform="rotate(90 #{n(shape.x)} #{n(shape.y)})">#{drawn}</g>) : drawn
     end
 
     HOLLOW = %i[ring clasp chain].freeze
@@ -83,7 +105,11 @@ module Formats
     SHAPES = {
       round: ELLIPSE, oval: ELLIPSE, petal: ELLIPSE,
       bicone: ->(s, fill) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y - (s.across / 2))}L#{N.(s.x + (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y + (s.across / 2))}Z" #{fill}/>) },
-      drop: ->(s, fill) { %(<path d="M#{N.(s.x)} #{N.(s.y - (s.across / 2))}C#{N.(s.x + s.along)} #{N.(s.y + (s.across / 2))} #{N.(s.x - s.along)} #{N.(s.y + (s.across / 2))} #{N.(s.x)} #{N.(s.y - (s.across / 2))}Z" #{fill}/>) },
+      drop: lambda { |s, fill|
+        left = s.x - (s.along / 2)
+        wide = s.across / 2
+        %(<path d="M#{N.(left)} #{N.(s.y)}Q#{N.(left + (s.along * 0.45))} #{N.(s.y - (wide * 0.3))} #{N.(left + (s.along * 0.64))} #{N.(s.y - (wide * 0.9))}A#{N.(s.along * 0.36)} #{N.(wide)} 0 1 1 #{N.(left + (s.along * 0.64))} #{N.(s.y + (wide * 0.9))}Q#{N.(left + (s.along * 0.45))} #{N.(s.y + (wide * 0.3))} #{N.(left)} #{N.(s.y)}Z" #{fill}/>)
+      },
       tube: ->(s, fill) { RECT.(s, fill, 0.5) }, disc: ->(s, fill) { RECT.(s, fill, 0.9) }, flat: ->(s, fill) { RECT.(s, fill, 1.5) },
       bar: ->(s, fill) { RECT.(s, fill, 0.8) }, connector: ->(s, fill) { RECT.(s, fill, 1.2) }, slider: ->(s, fill) { RECT.(s, fill, 1.0) },
       crimp: ->(s, fill) { RECT.(s, fill, 0.3) }, cover: ELLIPSE, cap: ->(s, fill) { RECT.(s, fill, 2.0) },
@@ -114,10 +140,17 @@ module Formats
       %(<g class="ruler"><path d="M0 #{n(y)}h#{n(@span)}" stroke="currentColor" stroke-width="0.3" fill="none"/>#{@unit == :in ? inch_ticks(y) : mm_ticks(y)}</g>)
     end
 
+    def centre_line
+      return unless @centre
+
+      %(<g class="centre"><path d="M#{n(@centre)} #{n(-half_height - 1)}V#{n(half_height + 2)}" stroke="currentColor" stroke-width="0.3" stroke-dasharray="2 0.8 0.5 0.8" fill="none"/></g>)
+    end
+
     def mm_ticks(top)
+      labelled = 20 * scale.ceil
       (0..(@span / 5).floor).map do |i|
         at = i * 5
-        tick(at, top, at % 10 == 0 ? 3 : 1.6) + (at % 20 == 0 ? number(at, top, at == 0 ? '0 mm' : at.to_s) : '')
+        tick(at, top, (at % 10).zero? ? 3 : 1.6) + ((at % labelled).zero? ? number(at, top, at.zero? ? '0 mm' : at.to_s) : '')
       end.join
     end
 
@@ -132,11 +165,11 @@ module Formats
     end
 
     def tick(at, top, length)
-      %(<path d="M#{n(at)} #{n(top)}v#{n(length)}" stroke="currentColor" stroke-width="0.25" fill="none"/>)
+      %(<path d="M#{n(at)} #{n(top)}v#{n(length * scale)}" stroke="currentColor" stroke-width="0.25" fill="none"/>)
     end
 
     def number(at, top, text)
-      %(<text x="#{n(at)}" y="#{n(top + 6.6)}" font-size="3.2" text-anchor="#{at.zero? ? 'start' : 'middle'}" fill="currentColor">#{text}</text>)
+      %(<text x="#{n(at)}" y="#{n(top + (6.6 * scale))}" font-size="#{n(3.2 * scale)}" text-anchor="#{at.zero? ? 'start' : 'middle'}" fill="currentColor">#{text}</text>)
     end
 
     def marks
@@ -146,16 +179,16 @@ module Formats
 
     # Rings at the upper edge: whole fits, half is tight, open will not; the wish is a line across.
     def mark(mark, anchor, aside)
-      top = -half_height - 6
-      line = %(<path d="M#{n(mark.at)} #{n(top + 2)}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" #{'stroke-dasharray="1.2 0.8"' if mark.status == :wish} fill="none"/>)
-      words = %(<text x="#{n(mark.at + aside)}" y="#{n(top + 1.2)}" font-size="3.4" text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
+      top = -half_height - (6 * scale)
+      line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" #{'stroke-dasharray="1.2 0.8"' if mark.status == :wish} fill="none"/>)
+      words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
       %(<g class="mark mark-#{mark.status}">#{line}#{ring(mark, top)}#{words}</g>)
     end
 
     def ring(mark, top)
       return '' if mark.status == :wish
 
-      %(<path d="#{RING_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)})" stroke="currentColor" stroke-width="0.8" fill="none"/>)
+      %(<path d="#{RING_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>)
     end
 
     # Rings of radius 1.8 about the origin.

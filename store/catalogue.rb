@@ -34,6 +34,21 @@ module Store
       end
     end
 
+    # Ready-made ways to end a piece. first, last: rows of findings as data
+    Closure = Core::Value.define(:key, :name, :first, :last, :takes_clasp)
+
+    # @return [Array<Closure>]
+    def closures
+      @database[:closures].order(:name).all.map do |row|
+        Closure.new(key: row[:key], name: row[:name], first: JSON.parse(row[:first]), last: JSON.parse(row[:last]), takes_clasp: row[:takes_clasp])
+      end
+    end
+
+    def save_closure(closure)
+      @database[:closures].insert_conflict(:replace).insert(key: closure.key, name: closure.name, first: JSON.generate(closure.first),
+                                                            last: JSON.generate(closure.last), takes_clasp: closure.takes_clasp)
+    end
+
     private
 
     def load(name)

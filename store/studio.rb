@@ -3,7 +3,7 @@
 module Store
   # One installation's data: the way into everything that is stored.
   class Studio
-    attr_reader :database, :catalogue, :projects, :classes
+    attr_reader :database, :catalogue, :projects, :classes, :drafts
 
     # @param path [String] see Database.open
     def initialize(path)
@@ -12,6 +12,7 @@ module Store
       @catalogue = Catalogue.new(@database)
       @projects = Projects.new(@database)
       @classes = Classes.new(@database)
+      @drafts = Drafts.new(@database)
       @plans = PlanCache.new
     end
 

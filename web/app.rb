@@ -46,6 +46,7 @@ module Web
     register Routes::Classes
     register Routes::People
     register Routes::Projects
+    register Routes::Composer
     register Routes::Settings
 
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes

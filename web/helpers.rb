@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'cgi'
+require 'concurrent/map'
 
 module Web
   # What every view and route may use.
@@ -8,6 +9,7 @@ module Web
     TOKEN = '%%authenticity-token%%'
     # Stands in a page where its sections go.
     CONTENT = '%%content%%'
+    PICTURES = Concurrent::Map.new
     SIGNS = { start: '', plus: '+', minus: '−', times: '×', part: '·', equals: '=' }.freeze
 
     def studio
@@ -33,11 +35,11 @@ module Web
       value.is_a?(String) ? value.scrub("\uFFFD").delete("\u0000").strip : ''
     end
 
-    # @return [Integer] the :id of the path; one that no row has when it is no number
-    def id
-      Integer(params['id'], 10)
-    rescue ArgumentError
-      raise Store::NotFound.new(:class, params['id'])
+    # @return [Integer] the :id of the path @raise [Store::NotFound] when it is no number that a row may have
+    def id(kind = 'class')
+      raise Store::NotFound.new(kind, params['id']) unless params['id'].match?(/\A\d{1,15}\z/)
+
+      params['id'].to_i
     end
 
     def revision
@@ -98,6 +100,14 @@ module Web
     def swatch(item)
       mark = item.respond_to?(:mark) ? item.mark : ''
       %(<svg class="swatch" viewBox="0 0 12 12" aria-hidden="true"><circle cx="6" cy="6" r="5.2" fill="#{item.colour}" stroke="currentColor" stroke-width="0.6"/></svg><span class="swatch-mark">#{h(mark)}</span>)
+    end
+
+    # A part drawn on its own, as it lies on the line.
+    def part_picture(part)
+      PICTURES[part] ||= begin
+        shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
+        Formats::PieceSvg.picture(shape)
+      end
     end
 
     def minutes_text(value)

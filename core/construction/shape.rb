@@ -3,8 +3,13 @@
 module Core
   module Construction
     # One thing in a drawing to scale: centre at (x, y) in millimetres from the component's first end,
-    # along × across in size, turned by turn degrees. item: the part or line drawn.
+    # along × across in size, turned clockwise by turn degrees (90 hangs). item: the part or line drawn.
     Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil) do
+      # @return [Float] how far it reaches from the middle line, up or down
+      def reach
+        y.abs + ((turn == 90 ? along : across) / 2)
+      end
+
       def moved(right, down = 0.0)
         with(x: x + right, y: y + down)
       end

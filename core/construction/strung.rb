@@ -147,7 +147,8 @@ module Core
       end
 
       def anchors(beads)
-        { centre: Anchor.new(item: line, x: positions(beads)[beads.size / 2], y: 0.0, closing_step: 'second_end') }
+        middle = beads.size / 2
+        { centre: Anchor.new(item: line, x: positions(beads)[middle], y: beads[middle].first.outer.to_mm / 2, closing_step: 'second_end') }
       end
     end
   end

@@ -57,7 +57,7 @@ module Core
       def hung_layout
         @design.hung.flat_map do |component|
           key, anchor = anchor_of(component)
-          anchor ? @work_ups[component.key].layout.map { |s| s.moved(offsets[key] + anchor.x, anchor.y) } : []
+          anchor ? @work_ups[component.key].layout.map { |s| s.with(x: offsets[key] + anchor.x - s.y, y: anchor.y + s.x, turn: 90) } : []
         end
       end
 

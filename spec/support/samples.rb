@@ -65,8 +65,8 @@ module Samples
     Core::People::Attendee.new(key: key.to_s, name: "Person #{key}", level: level, measures: wrist ? { wrist: mm(wrist) } : {}, **rest)
   end
 
-  def workshop(**rest)
-    Core::Workshop.new(key: 'class', title: 'Class', date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'), minutes: 120,
+  def workshop(title: 'Class', **rest)
+    Core::Workshop.new(key: 'class', title: title, date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'), minutes: 120,
                        tool_sets: 12, **rest)
   end
 

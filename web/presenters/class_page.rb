@@ -80,11 +80,17 @@ module Web
         Formats::PieceSvg.new(person.piece.layout, title: drawing_title(person), span_mm: span, unit: unit, **options).to_s
       end
 
+      # @return [Float] a ruler in whole 20 mm with room for the words beside its last mark
+      def self.ruler(longest)
+        scale = [longest / Formats::PieceSvg::USUAL_SPAN, 1.0].max
+        ((longest + (LABEL_MM * scale)) / 20).ceil * 20.0
+      end
+
       # @return [Float] the ruler that every drawing on the page shares, in millimetres
       def span
         @span ||= begin
           longest = [plan.sample, *people].select(&:fitted?).flat_map { |p| [p.piece.on_line.to_mm, p.piece.target.to_mm] }.max || 180.0
-          ((longest + LABEL_MM) / 20).ceil * 20.0
+          ClassPage.ruler(longest)
         end
       end
 
@@ -100,6 +106,10 @@ module Web
         return 'inside the range of the closure' if deviation.zero?
 
         "lands #{Formats::LengthPrint.call(deviation, unit, signed: true)}"
+      end
+
+      def offers(person)
+        Core::Sizing::Offers.for(person.piece, @studio.catalogue.table)
       end
 
       def repeats(person)

@@ -2,9 +2,10 @@
 
 module Web
   module Presenters
-    # The saved designs, each drawn at a usual size on one scale.
+    # The saved designs, each drawn at a usual size.
     class Library
-      Row = Core::Value.define(:design, :piece, :drawing, :why_not)
+      # facts: how it is made, its level, what it is sized by
+      Row = Core::Value.define(:design, :piece, :drawing, :why_not, :facts)
 
       attr_reader :unit
 
@@ -14,27 +15,35 @@ module Web
       end
 
       def rows
-        @rows ||= fitted.map do |design, piece|
-          drawn = piece.is_a?(Core::Sizing::Piece)
-          Row.new(design: design, piece: (piece if drawn), drawing: drawn ? draw(design, piece) : '',
-                  why_not: drawn ? nil : Formats::Wording.unfitted(piece, unit: unit))
-        end
+        @rows ||= @studio.projects.newest.map { |saved| row(saved.design) }
       end
 
       private
 
-      def fitted
-        @fitted ||= @studio.projects.newest.map do |saved|
-          [saved.design, Core::Sizing::Blueprint.new(saved.design, @studio.catalogue.table).fit_usual]
-        end
+      def row(design)
+        piece = Core::Sizing::Blueprint.new(design, @studio.catalogue.table).fit_usual
+        drawn = piece.is_a?(Core::Sizing::Piece)
+        Row.new(design: design, piece: (piece if drawn), drawing: drawn ? draw(design, piece) : '', facts: facts(design, (piece if drawn)),
+                why_not: (Formats::Wording.unfitted(piece, unit: unit) unless drawn))
+      rescue Core::Construction::InvalidParameters, Core::UnknownKey => e
+        Row.new(design: design, piece: nil, drawing: '', facts: facts(design, nil), why_not: "It cannot be built any more: #{e.message}. Compose it further to mend it.")
+      end
+
+      def facts(design, piece)
+        made = design.components.map(&:construction).uniq - [:findings]
+        colours = design.colourways.size
+        [made.map { |key| Formats::Wording.say("constructions.#{key}") }.join(' and '), (level(piece) if piece), Formats::Wording.say("sized.#{design.body}"),
+         ("made #{design.made} alike" if design.made > 1), ("worn #{design.wraps} times round" if design.wraps > 1),
+         (colours == 1 ? '1 colourway' : "#{colours} colourways" if colours.positive?), "version #{design.version}"].compact.join(' · ')
+      end
+
+      def level(piece)
+        "level #{piece.steps.map { |step| @studio.catalogue.table.technique(step.technique).level }.max}"
       end
 
       def draw(design, piece)
+        span = ([piece.on_line.to_mm, 220].max / 20).ceil * 20.0
         Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit).to_s
-      end
-
-      def span
-        @span ||= ((fitted.map(&:last).grep(Core::Sizing::Piece).map { |p| p.on_line.to_mm }.max || 200) / 20).ceil * 20.0
       end
     end
   end

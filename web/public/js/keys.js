@@ -28,7 +28,7 @@ const busy = (target) => target.matches('input, select, textarea') || document.q
 const keys = (root) => {
   root.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || busy(event.target)) return;
-    const act = MAP[event.key] || (SECTIONS[event.key - 1] && document.querySelector('[data-class-page]') && (() => go(SECTIONS[event.key - 1])));
+    const act = MAP[event.key] || (SECTIONS[event.key - 1] && document.querySelector('[data-keys="class"]') && (() => go(SECTIONS[event.key - 1])));
     if (!act) return;
     event.preventDefault();
     act();

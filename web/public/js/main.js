@@ -2,10 +2,12 @@
 import { liveForms } from './live_forms.js';
 import { seats } from './seats.js';
 import { sheets } from './sheets.js';
+import { chips } from './chips.js';
 import { keys } from './keys.js';
 
 document.documentElement.classList.add('scripted');
 liveForms(document);
 seats(document);
 sheets(document);
+chips(document);
 keys(document);

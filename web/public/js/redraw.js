@@ -1,7 +1,7 @@
 // Asks the server for the sections that changed and puts them in place, keeping focus, scroll and what is half typed.
 import { Idiomorph } from '../vendor/idiomorph.esm.js';
 
-const page = () => document.querySelector('[data-class-page]');
+const page = () => document.querySelector('[data-page]');
 
 const known = () => [...page().querySelectorAll('section[data-digest]')].map((s) => `${s.id}=${s.dataset.digest}`).join(',');
 
@@ -14,7 +14,7 @@ const say = (text) => {
 
 // A row that was refused keeps what was typed in it until it is sent again.
 const keepDrafts = (sentForm) => ({
-  beforeNodeMorphed: (old) => !(old instanceof Element && old.matches('[data-draft]') && !(sentForm && old.querySelector(`#${sentForm}`))),
+  beforeNodeMorphed: (old) => !(old instanceof Element && old.matches('[data-draft]') && old.id !== sentForm && !(sentForm && old.querySelector(`#${sentForm}`))),
 });
 
 const place = (html, sentForm) => {
@@ -24,8 +24,6 @@ const place = (html, sentForm) => {
     const old = document.getElementById(fresh.id);
     if (old) Idiomorph.morph(old, fresh, { ignoreActiveValue: true, restoreFocus: true, callbacks: keepDrafts(sentForm) });
   });
-  const revision = page().querySelector('input[name="revision"]');
-  if (revision) page().dataset.revision = revision.value;
 };
 
 const ask = async (address, options = {}, sentForm = null) => {

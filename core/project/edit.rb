@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+module Core
+  module Project
+    # Changes to a whole design while it is composed. Each answers a new design; what stands in it may not be buildable yet.
+    class Edit
+      # A place in a pattern: a component's key, its parameter's name and the path inside
+      Place = Value.define(:component, :parameter, :path) do
+        # @param text [String] such as "front.pattern.0.1" @return [Place, nil]
+        def self.parse(text)
+          component, parameter, *path = text.to_s.split('.')
+          return unless component && parameter && path.all? { |step| step.match?(/\A\d{1,4}\z/) }
+
+          new(component: component, parameter: parameter, path: path.map(&:to_i))
+        end
+
+        def to_s
+          [component, parameter, *path].join('.')
+        end
+
+        def next
+          with(path: [*path[0...-1], path.last + 1])
+        end
+      end
+
+      PATTERN_CHANGES = %i[remove group ungroup fill].freeze
+
+      # @param design [Design]
+      def initialize(design)
+        @design = design
+      end
+
+      # Inserts a part behind a place, or at the end of a pattern when the place names none of its items.
+      def insert(place, part_key)
+        at = place.path.empty? ? place.with(path: [items(place).size]) : place.next
+        pattern(place) { |items| PatternEdit.insert(items, at.path, { 'part' => part_key }) }
+      end
+
+      # Moves the item at one place in front of the item at another, in the same list or another.
+      def carry(from, target)
+        item = PatternEdit.item(items(from), from.path) or return @design
+        return @design if target.to_s.start_with?("#{from}.") || target == from
+
+        return shift(from, target) if from.with(path: from.path[0...-1]) == target.with(path: target.path[0...-1])
+
+        without = Edit.new(pattern(from) { |items| PatternEdit.remove(items, from.path) })
+        without.pattern(target) { |items| PatternEdit.insert(items, target.path, item) }
+      end
+
+      def move(place, by)
+        pattern(place) { |items| PatternEdit.move(items, place.path, by) }
+      end
+
+      def count(place, by)
+        pattern(place) { |items| PatternEdit.count(items, place.path, by) }
+      end
+
+      # @param change [Symbol] one of PATTERN_CHANGES
+      def pattern_change(change, place)
+        pattern(place) { |items| PatternEdit.public_send(change, items, place.path) }
+      end
+
+      # @param values [Hash{String=>Object}] parameters by name, as data
+      def set(component_key, values)
+        component(component_key) { |c| c.with(parameters: c.parameters.merge(values).compact) }
+      end
+
+      # Adds a component after the others on the path, or hung at a place.
+      # @param construction [Symbol] @param parameters [Hash] @param hung_at [Symbol, nil]
+      def add(construction, parameters, hung_at: nil)
+        key = (1..).lazy.map { |n| n == 1 ? construction.to_s : "#{construction}_#{n}" }.find { |k| @design.components.none? { |c| c.key == k } }
+        @design.with(components: @design.components + [Component.new(key: key, construction: construction, parameters: parameters, hung_at: hung_at)])
+      end
+
+      def drop(component_key)
+        @design.with(components: @design.components.reject { |c| c.key == component_key })
+      end
+
+      # Replaces both ends of the path by rows of findings; empty rows leave an end open.
+      # @param first [Array<Hash>] @param last [Array<Hash>] patterns as data
+      def close(first, last, takes_clasp: false)
+        middle = @design.components.reject { |c| c.construction == :findings && c.hung_at.nil? }
+        ends = [['first_end', first, false], ['last_end', last, takes_clasp]].map do |key, parts, any_link|
+          next if parts.empty?
+
+          Component.new(key: key, construction: :findings, parameters: { 'parts' => parts, **(any_link ? { 'takes_clasp' => true } : {}) })
+        end
+        @design.with(components: [ends.first, *middle, ends.last].compact)
+      end
+
+      # @param swaps [Hash{String=>String}] part keys to part keys; those that change nothing are left out
+      def colourway(name, swaps)
+        kept = swaps.reject { |from, to| to.empty? || from == to }
+        @design.with(colourways: @design.colourways.merge(name => kept))
+      end
+
+      def drop_colourway(name)
+        @design.with(colourways: @design.colourways.except(name))
+      end
+
+      def pattern(place)
+        component(place.component) { |c| c.with(parameters: c.parameters.merge(place.parameter => yield(c.parameters.fetch(place.parameter, [])))) }
+      end
+
+      private
+
+      def items(place)
+        found = @design.components.find { |c| c.key == place.component }
+        data = found && found.parameters[place.parameter]
+        data.is_a?(Array) ? data : []
+      end
+
+      def component(key)
+        @design.with(components: @design.components.map { |c| c.key == key ? yield(c) : c })
+      end
+
+      def shift(from, target)
+        by = target.path.last - from.path.last
+        move(from, by.positive? ? by - 1 : by)
+      end
+    end
+  end
+end

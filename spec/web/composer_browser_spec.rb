@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+require_relative '../browser_helper'
+
+RSpec.describe 'The composer', type: :feature do
+  def begin_with(name)
+    open_studio
+    visit '/projects'
+    click_on "Compose #{name}"
+    expect(page).to have_css('#compose-mat svg.piece')
+  end
+
+  def row
+    all('#compose-patterns .strand')[1].all('.chip:not(.chip-start)').map(&:text)
+  end
+
+  def design
+    @studio.drafts.find(1).design
+  end
+
+  def counts
+    find('#compose-count .kit').text
+  end
+
+  it 'builds a new project with the mouse, saves it, and a class can make it' do
+    open_studio
+    visit '/projects/new'
+    fill_in 'Name', with: 'Lunar Lace'
+    click_on 'Begin composing'
+    expect(page).to have_css('#compose-mat svg.piece')
+    find('.palette-part', text: '12 mm round, moon').click
+    expect(page).to have_css('.chip', text: '1 × M')
+    click_on '+ more'
+    expect(page).to have_css('.chip[aria-current]', text: '2 × M')
+    find('.closure', text: 'Clasp and extender').click
+    expect(page).to have_css('#compose-count .kit', text: 'extender chain')
+    select 'folded crimp', from: 'Ends'
+    expect(page).to have_css('#compose-strip .btn:not(:disabled)', text: 'Undo')
+    click_on 'Save the project'
+    expect(page).to have_text('saved as version 1').and have_text('Lunar Lace')
+    visit '/classes/1'
+    select 'Lunar Lace', from: 'Project'
+    expect(page).to have_css('#mat .kit', text: '4 × 12 mm round, moon')
+  end
+
+  it 'does the same by keyboard: choose, move, count, group, fill, take out, undo' do
+    begin_with 'Comet Tail bracelet'
+    first = row
+    find('#compose-patterns .chip', text: '2 × S').click
+    expect(page).to have_css('.chip[aria-current]', text: '2 × S')
+    { [:shift, :arrow_left] => '2 × S', '+' => '3 × S', '-' => '2 × S' }.each do |keys, text|
+      page.driver.browser.switch_to.active_element.send_keys(keys)
+      expect(page).to have_css('.chip[aria-current]', text: text)
+      page.document.synchronize(5, errors: [RSpec::Expectations::ExpectationNotMetError]) { expect(row).not_to eq(first) }
+    end
+    page.driver.browser.switch_to.active_element.send_keys('f')
+    expect(page).to have_css('.group-fill .chip', text: '2 × S')
+    page.driver.browser.switch_to.active_element.send_keys(:delete)
+    expect(page).to have_no_css('.group-fill .chip', text: '2 × S')
+    5.times { find('[data-undo]').click && expect(page).to(have_css('[data-redo]:not(:disabled)')) }
+    expect(page).to have_css('[data-undo]:disabled')
+    expect(row).to eq(first)
+  end
+
+  it 'carries an item with the pointer' do
+    begin_with 'Comet Tail bracelet'
+    from = find('#compose-patterns .chip', text: '2 × S').native
+    to = all('#compose-patterns .strand')[1].all('.chip', text: '1 × s').first.native
+    page.driver.browser.action.move_to(from).pointer_down(:left).move_by(-10, 0).move_to(to).pointer_up(:left).perform
+    expect(page).to have_css('.group-fill .chip', text: '2 × S')
+    expect(design.components[1].parameters['pattern'].first['repeat'].map { |item| item['part'] }).to include('round_8_smoke')
+  end
+
+  it 'draws at any size while the slider moves, without a reload' do
+    begin_with 'Comet Tail bracelet'
+    execute_script('window.kept = true')
+    before = counts
+    find('#size').send_keys(*([:arrow_right] * 30))
+    expect(page).to have_css('label', text: '200 mm')
+    expect([counts == before, evaluate_script('window.kept')]).to eq([false, true])
+    select 'Wren Castellan, 132 mm', from: 'of-person'
+    expect(page).to have_css('label', text: '132 mm')
+  end
+
+  it 'marks what cannot be built at its place, keeps what was typed, and saves only when it is mended' do
+    begin_with 'Comet Tail bracelet'
+    find_field('Strands alike').send_keys([:control, 'a'], '99', :tab)
+    expect(page).to have_css('.field-error', text: 'from 1 to 7').and have_text('cannot be built yet')
+    expect(find_field('Strands alike').value).to eq('99')
+    click_on 'Save as a new version'
+    expect(page).to have_text('Mend what is marked')
+    find_field('Strands alike').send_keys([:control, 'a'], '1', :tab)
+    expect(page).to have_css('#compose-mat svg.piece')
+    find_field('Ease').send_keys([:control, 'a'], 'wide', :tab)
+    expect(page).to have_text('Give the ease as a number and a unit')
+    expect(find_field('Ease').value).to eq('wide')
+  end
+
+  it 'saves a new version without changing a class already planned' do
+    begin_with 'Comet Tail bracelet'
+    find_field('Ease').send_keys([:control, 'a'], '25 mm', :tab)
+    expect(page).to have_css('[data-undo]:not(:disabled)')
+    click_on 'Save as a new version'
+    expect(page).to have_text('saved as version 2')
+    expect(@studio.plan(@studio.classes.find(1)).design.version).to eq(1)
+    expect(@studio.projects.find('comet_tail').design.ease).to eq(mm(25))
+  end
+
+  it 'plans, draws and prints every construction for people of four sizes' do
+    open_studio
+    sizes = { wrist: [132, 158, 190, 248], neck: [300, 340, 380, 460], ankle: [180, 220, 250, 300], length: [40, 60, 80, 120] }
+    people = (0..3).map { |i| Core::People::Attendee.new(key: '0', name: "Person #{i}", level: i + 1, measures: sizes.transform_values { |all| mm(all[i]) }) }
+    @studio.projects.newest.each do |saved|
+      id = @studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name), project_version_id: saved.id, attendees: people))
+      plan = @studio.plan(@studio.classes.find(id))
+      visit "/classes/#{id}/print"
+      expect(page).to have_css('.kit-print', count: 4)
+      expect(page).to have_css('.kit-print svg.piece', count: plan.people.count(&:fitted?))
+      expect([saved.design.key, plan.people.count(&:fitted?)]).to eq([saved.design.key, 4])
+    end
+  end
+
+  it 'passes axe' do
+    begin_with 'Pole Star pendant'
+    expect(page).to be_axe_clean
+    visit '/projects/new'
+    expect(page).to be_axe_clean
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Web
+  # One gesture in the composer, read from a form into one change of the design.
+  class Gesture
+    # Where the chosen place is after the gesture, as text; nil leaves it
+    attr_reader :place
+
+    def initialize(studio, params)
+      @studio = studio
+      @params = params
+      @at = Core::Project::Edit::Place.parse(string('at'))
+      @place = @at&.to_s
+    end
+
+    # @return [Core::Project::Design] the same when the gesture makes no sense here
+    def apply(design)
+      edit = Core::Project::Edit.new(design)
+      name = string('do')
+      return in_pattern(design, edit, name) if @at && PATTERN.include?(name)
+
+      OTHERS.key?(name) ? instance_exec(design, edit, &OTHERS[name]) : design
+    end
+
+    PATTERN = %w[insert earlier later more fewer remove group ungroup fill carry].freeze
+    OTHERS = {
+      'set' => ->(design, edit) { edit.set(string('component'), settings(design)) },
+      'add' => ->(design, edit) { added(design, edit) },
+      'drop' => ->(_, edit) { edit.drop(string('component')) },
+      'close' => ->(design, edit) { closed(design, edit) },
+      'colourway' => ->(design, edit) { string('name').empty? ? design : edit.colourway(string('name')[0, 60], swaps) },
+      'drop_colourway' => ->(_, edit) { edit.drop_colourway(string('name')) }
+    }.freeze
+
+    private
+
+    def string(name)
+      @params[name].is_a?(String) ? @params[name].scrub.delete("\u0000").strip : ''
+    end
+
+    def in_pattern(design, edit, name)
+      case name
+      when 'insert' then inserted(design, edit)
+      when 'carry' then carried(design, edit)
+      when 'earlier' then follow(@at.path.last - 1) && edit.move(@at, -1)
+      when 'later' then follow(@at.path.last + 1) && edit.move(@at, 1)
+      when 'more' then edit.count(@at, 1)
+      when 'fewer' then edit.count(@at, -1)
+      else edit.pattern_change(name.to_sym, @at)
+      end
+    end
+
+    # The chosen place goes along with what was moved.
+    def follow(position)
+      @place = @at.with(path: [*@at.path[0...-1], [position, 0].max]).to_s
+    end
+
+    def inserted(design, edit)
+      return design unless @studio.catalogue.table.parts.key?(string('part'))
+
+      @place = @at.path.empty? ? @place : @at.next.to_s
+      edit.insert(@at, string('part'))
+    end
+
+    def carried(design, edit)
+      target = Core::Project::Edit::Place.parse(string('to'))
+      target && target.path.any? ? edit.carry(@at, target) : design
+    end
+
+    # What a component's form holds, as its parameters' data. What does not read as its type stays text, and is marked.
+    def settings(design)
+      component = design.components.find { |c| c.key == string('component') } or return {}
+      Core::Construction::Registry.fetch(component.construction).parameters.each_value.reject { |p| p.type == :pattern }
+                              .select { |p| @params.key?(p.name.to_s) }.to_h { |p| [p.name.to_s, as_data(p)] }
+    end
+
+    def as_data(parameter)
+      typed = string(parameter.name.to_s)
+      case parameter.type
+      when :boolean then typed == '1'
+      when :integer then typed.match?(/\A-?\d{1,6}\z/) ? typed.to_i : typed
+      else typed.empty? && !parameter.required ? nil : typed
+      end
+    end
+
+    def added(design, edit)
+      construction = Core::Construction::Registry.keys.find { |key| key.to_s == string('construction') } or return design
+      parameters = Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), @studio.catalogue.table)
+      edit.add(construction, parameters, hung_at: (:centre if string('hung') == '1'))
+    end
+
+    def closed(design, edit)
+      closure = @studio.catalogue.closures.find { |c| c.key == string('closure') }
+      closure ? edit.close(closure.first, closure.last, takes_clasp: closure.takes_clasp) : design
+    end
+
+    def swaps
+      given = @params['swap'].is_a?(Hash) ? @params['swap'] : {}
+      known = @studio.catalogue.table.parts
+      given.select { |from, to| known.key?(from) && to.is_a?(String) && (to.empty? || known.key?(to)) }.to_h
+    end
+  end
+end
