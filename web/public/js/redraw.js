@@ -17,12 +17,15 @@ const keepDrafts = (sentForm) => ({
   beforeNodeMorphed: (old) => !(old instanceof Element && old.matches('[data-draft]') && old.id !== sentForm && !(sentForm && old.querySelector(`#${sentForm}`))),
 });
 
+// Only a field has a value to keep; anything else that has the focus is redrawn like the rest.
+const inField = () => Boolean(document.activeElement?.matches('input, textarea, select'));
+
 const place = (html, sentForm) => {
   const holder = document.createElement('template');
   holder.innerHTML = html;
   holder.content.querySelectorAll('section[data-digest]').forEach((fresh) => {
     const old = document.getElementById(fresh.id);
-    if (old) Idiomorph.morph(old, fresh, { ignoreActiveValue: true, restoreFocus: true, callbacks: keepDrafts(sentForm) });
+    if (old) Idiomorph.morph(old, fresh, { ignoreActiveValue: inField(), restoreFocus: true, callbacks: keepDrafts(sentForm) });
   });
 };
 
