@@ -6,7 +6,7 @@ require 'browser_helper'
 FOLDER = File.join(EagerBench::ROOT, 'docs', 'screenshots')
 VIEWS = {
   'bench' => ['/'], 'class' => ['/classes/1?seat=2'], 'class-people' => ['/classes/1', '#people'], 'class-piece' => ['/classes/1', '#piece'],
-  'class-clock' => ['/classes/1', '#clock'], 'class-dark' => ['/classes/1?seat=7', nil, 'dark'], 'paste' => ['/classes/3/people/paste', :list], 'projects' => ['/projects'],
+  'class-clock' => ['/classes/1', '#clock'], 'class-dark' => ['/classes/1?seat=7', nil, 'dark'], 'paste' => ['/classes/3/people/paste', :list], 'projects' => ['/projects'], 'composer' => ['/drafts/1'], 'composer-hung' => ['/drafts/2?at=front.centre.0'],
   'print' => ['/classes/1/print', nil, nil, [800, 1130]]
 }.freeze
 LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
@@ -15,7 +15,8 @@ include Studios
 include Browsing
 
 session = Capybara::Session.new(:studio, Capybara.app)
-open_studio
+studio = open_studio
+%w[comet_tail pole_star].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
 VIEWS.each do |name, (path, place, theme, size)|
   Browser.size(session, *(size || [1280, 800]))
   session.visit(path)

@@ -27,7 +27,9 @@ RSpec.describe 'The architecture' do
 
   it 'does no arithmetic in views' do
     sums = Dir[File.join(EagerBench::ROOT, 'web', 'views', '**', '*.erb')].flat_map do |path|
-      File.read(path).scan(/<%=?=?(.*?)%>/m).flatten.grep(%r{[\w)\]]\s+[*/]\s+[\w(]|\.(sum|round|ceil|floor)\b}).map { |code| "#{File.basename(path)}: #{code.strip}" }
+      File.read(path).scan(/<%=?=?(.*?)%>/m).flatten.grep(%r{[\w)\]]\s+[*/]\s+[\w(]|\.(sum|round|ceil|floor)\b}).map { |code|
+        "#{File.basename(path)}: #{code.strip}"
+      }
     end
     expect(sums).to be_empty
   end

@@ -58,7 +58,7 @@ module Core
 
       def work_up(_solution, maker)
         total = runs.sum * petals
-        WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total), joins: through(wire, [bead]), layout: layout,
+        WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total), joins: through(wire, [bead]), drawing: Lazy.new { layout },
                    lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: wire, closing_step: 'bind') })
       end
 

@@ -40,7 +40,7 @@ module Core
       end
 
       def work_up(_solution, _maker)
-        WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, layout: layout,
+        WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new { layout },
                    lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: End.new(item: row.first), last: End.new(item: row.last) })
       end
 

@@ -72,7 +72,7 @@ module Core
         n = solution.repeats
         bead_uses = tally(beads.expand.map { |part| [part, :bead] }, n)
         WorkUp.new(parts: closure == :loop ? bead_uses + [count(button, 1, :button)] : bead_uses, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
-                   layout: layout(solution), lengths: lengths(solution),
+                   drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
                    anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
       end
 

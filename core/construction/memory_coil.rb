@@ -66,7 +66,7 @@ module Core
         beads = row(solution.repeats)
         strung = beads.reject { |_, role| role == :bar }
         WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]), cuts: [cut(solution, maker)], steps: steps(strung.size),
-                   joins: through(wire, beads.map(&:first).uniq), layout: layout(beads, solution), lengths: lengths(solution))
+                   joins: through(wire, beads.map(&:first).uniq), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
       end
 
       def cut(solution, maker)

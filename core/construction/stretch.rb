@@ -37,7 +37,7 @@ module Core
 
       def work_up(solution, _maker)
         beads = row(solution.repeats)
-        WorkUp.new(parts: tally(beads), cuts: [cut(solution)], steps: steps(beads.size), joins: joins(beads.map(&:first)), layout: layout(beads, solution),
+        WorkUp.new(parts: tally(beads), cuts: [cut(solution)], steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) },
                    lengths: lengths(solution), anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
       end
 

@@ -50,7 +50,7 @@ module Core
       def work_up(solution, maker)
         beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
         WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)], cuts: [cut(solution, maker)],
-                   steps: steps(beads.size), joins: joins(beads.map(&:first)), layout: layout(beads, hanging(solution.length).to_mm), lengths: lengths(solution),
+                   steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, hanging(solution.length).to_mm) }, lengths: lengths(solution),
                    ends: { first: End.new(item: ring) })
       end
 

@@ -5,8 +5,13 @@ module Core
     # What one component comes to at one length: the only thing sizing, fit, bill, cutting, techniques, forecast,
     # drawing and printing know of a construction.
     #
-    # parts: [PartUse] · cuts: [Cut] · steps: [StepUse] · joins: [Join] · layout: [Shape] · lengths: Lengths
+    # parts: [PartUse] · cuts: [Cut] · steps: [StepUse] · joins: [Join] · drawing: Lazy of [Shape] · lengths: Lengths
     # ends: {first: End, last: End} where the neighbours on the path attach · anchors: {place => Anchor} where things hang
-    WorkUp = Value.define(:parts, :cuts, :steps, :joins, :layout, :lengths, ends: {}.freeze, anchors: {}.freeze)
+    WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: {}.freeze) do
+      # @return [Array<Shape>] what it looks like, laid flat
+      def layout
+        drawing.value
+      end
+    end
   end
 end

@@ -17,7 +17,7 @@ module Core
       # @return [Piece]
       def piece
         Piece.new(worn: @worn, landing: landing, on_line: on_line, target: @target, play: @blueprint.play, work_ups: @work_ups,
-                  layout: layout, working: working, joins: @work_ups.values.flat_map(&:joins) + meetings, steps: steps, options: options)
+                  drawing: Lazy.new { layout }, working: working, joins: @work_ups.values.flat_map(&:joins) + meetings, steps: steps, options: options)
       end
 
       private

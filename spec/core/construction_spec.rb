@@ -6,10 +6,24 @@ RSpec.describe Core::Construction do
   list = ->(*parts) { parts.map { |part| { 'part' => part } } }
   samples = {
     strung: { line: 'cable', crimp: 'crimp', pattern: fill.('round_8', 'seed'), centre: list.('round_12') },
-    two_hole: { line: 'cable', bead: 'flat_2', between: list.('seed'), crimp: 'crimp', connector: 'connector_2', link: 'ring' },
+    two_hole: {
+      line: 'cable',
+      bead: 'flat_2',
+      between: list.('seed'),
+      crimp: 'crimp',
+      connector: 'connector_2',
+      link: 'ring'
+    },
     stretch: { elastic: 'elastic', pattern: fill.('round_8'), hider: 'round_12' },
     memory_coil: { wire: 'coil', rows: 3, pattern: fill.('round_6', 'seed'), bar: 'bar_3', bars: 3 },
-    stations: { line: 'cable', layers: 2, station: list.('seed', 'round_8', 'seed'), holder: 'crimp', gap: '40 mm', crimp: 'crimp' },
+    stations: {
+      line: 'cable',
+      layers: 2,
+      station: list.('seed', 'round_8', 'seed'),
+      holder: 'crimp',
+      gap: '40 mm',
+      crimp: 'crimp'
+    },
     twisted_strands: { line: 'cable', pattern: fill.('seed'), crimp: 'crimp', ring: 'ring' },
     knotted_cord: { cord: 'cord', cords: 3, folded: 1, beads: list.('round_12'), button: 'round_8' },
     beaded_flower: { wire: 'wire', bead: 'seed', way: 'crossover', petals: 6, beads: 12 },
@@ -60,19 +74,24 @@ RSpec.describe Core::Construction do
     end
 
     it 'alternates: n of A need n - 1 of B between' do
-      counts = front(pattern: pattern('round_8', { fill: %w[disc_2 round_8] }), mirror: false).parts.to_h { |p| [p.part.key, p.count] }
+      counts = front(pattern: pattern('round_8', { fill: %w[disc_2 round_8] }), mirror: false).parts.to_h { |p|
+        [p.part.key, p.count]
+      }
       expect(counts['round_8'] - counts['disc_2']).to eq(1)
     end
 
     # Common practice, no source: about 280 for a 180 piece, 75 an end for beginners, buried tails the beads plus 25.
-    [[3, {}, 100], [1, {}, 150], [3, { tails: 'buried', bury_through: 2 }, (8 + 8 + 25) * 2]].each do |level, parameters, tails|
+    [[3, {}, 100],
+     [1, {}, 150],
+     [3, { tails: 'buried', bury_through: 2 }, (8 + 8 + 25) * 2]].each do |level, parameters, tails|
       it "leaves #{tails} mm of tails at level #{level} with #{parameters}" do
         expect(front(level: level, **parameters).cuts.first.tails).to eq(mm(tails))
       end
     end
 
     it 'counts what hides the crimp into the length' do
-      flat, covered = [front(pattern: pattern({ fill: ['disc_2'] })), front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')]
+      flat, covered = [front(pattern: pattern({ fill: ['disc_2'] })),
+front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')]
       expect(covered.lengths.working.first.length - flat.lengths.working.first.length).to eq(mm(2))
       expect(covered.steps.map(&:key)).to include('covers')
     end
@@ -83,7 +102,8 @@ RSpec.describe Core::Construction do
       expect(three.cuts.map(&:count)).to eq([3])
     end
 
-    { { pattern: [] } => [['pattern'], :pattern_of_nothing],
+    {
+      { pattern: [] } => [['pattern'], :pattern_of_nothing],
       { pattern: [{ 'part' => 'round_8' }] } => [['pattern'], :nothing_fills],
       { pattern: [{ 'part' => 'no_such' }] } => [['pattern', 0, 'part'], :unknown_part],
       { pattern: [{ 'part' => 'round_8', 'count' => 5000 }] } => [['pattern', 0, 'count'], :count_out_of_range],
@@ -94,7 +114,8 @@ RSpec.describe Core::Construction do
       { school: 'covered' } => [['cover'], :cover_missing],
       { line: 'no_such' } => [['line'], :unknown_line],
       { strands: 0 } => [['strands'], :out_of_range],
-      { glitter: 1 } => [['glitter'], :unknown_parameter] }.each do |parameters, (place, code)|
+      { glitter: 1 } => [['glitter'], :unknown_parameter]
+    }.each do |parameters, (place, code)|
       it "refuses #{parameters}" do
         expect { fit(design(strung(**parameters)), 180) }.to raise_error(Core::Construction::InvalidParameters) { |e|
           expect(e.problems.map { |p| [p.at.drop(3), p.code] }).to include([place, code])
@@ -104,7 +125,8 @@ RSpec.describe Core::Construction do
   end
 
   def built(key, samples, target: 180, **changes)
-    construction = Core::Construction::Registry.fetch(key).build(samples.merge(changes).transform_keys(&:to_s), sample_table)
+    construction = Core::Construction::Registry.fetch(key).build(samples.merge(changes).transform_keys(&:to_s),
+      sample_table)
     construction.call(target: mm(target), maker: Core::Construction::Maker.new)
   end
 
@@ -115,25 +137,36 @@ RSpec.describe Core::Construction do
   describe Core::Construction::TwoHole do
     it 'has one gap more than beads, on every line, with small beads at the ends too' do
       found = counts(built(:two_hole, samples[:two_hole]))
-      expect([found['seed'], found['crimp'], found['connector_2'], found['ring']]).to eq([(found['flat_2'] + 1) * 2, 4, 2, 2])
+      expect([found['seed'],
+              found['crimp'],
+              found['connector_2'],
+              found['ring']]).to eq([(found['flat_2'] + 1) * 2, 4, 2, 2])
       inner = counts(built(:two_hole, samples[:two_hole], between_at_ends: false))
       expect(inner['seed']).to eq((inner['flat_2'] - 1) * 2)
     end
 
     it 'wants a hole for each line' do
-      expect { built(:two_hole, samples[:two_hole], bead: 'round_8') }.to raise_error(Core::Construction::InvalidParameters, /bead wrong_hole_count/)
+      expect {
+        built(:two_hole, samples[:two_hole],
+          bead: 'round_8')
+      }.to raise_error(Core::Construction::InvalidParameters, /bead wrong_hole_count/)
     end
 
     it 'adds less for a flat bead than a round one would' do
-      expect(Core::Construction::Registry.fetch(:two_hole).build(samples[:two_hole].transform_keys(&:to_s), sample_table).fill.height).to eq(mm(1.5))
+      expect(Core::Construction::Registry.fetch(:two_hole).build(samples[:two_hole].transform_keys(&:to_s),
+        sample_table).fill.height).to eq(mm(1.5))
     end
   end
 
   # Common practice, no source: 300 of elastic for 190 of beads, about 1.5 times.
   it 'cuts elastic one and a half times the beaded length, the bead that hides the knot first' do
     work_up = built(:stretch, samples[:stretch])
-    expect([work_up.cuts.first.length, work_up.layout[1].item.key]).to eq([work_up.lengths.beaded * Rational(3, 2), 'round_12'])
-    expect { built(:stretch, samples[:stretch], elastic: 'cable') }.to raise_error(Core::Construction::InvalidParameters, /not_elastic/)
+    expect([work_up.cuts.first.length,
+            work_up.layout[1].item.key]).to eq([work_up.lengths.beaded * Rational(3, 2), 'round_12'])
+    expect {
+      built(:stretch, samples[:stretch],
+        elastic: 'cable')
+    }.to raise_error(Core::Construction::InvalidParameters, /not_elastic/)
   end
 
   describe Core::Construction::MemoryCoil do
@@ -146,7 +179,8 @@ RSpec.describe Core::Construction do
 
     it 'stays mirrored at any size and any number of bars' do
       [0, 1, 2, 3, 4].product([150, 163, 177, 190, 204]).each do |bars, target|
-        work_up = built(:memory_coil, samples[:memory_coil], bars: bars, pattern: [{ 'repeat' => [{ 'part' => 'round_6' }], 'fill' => true }], target: target)
+        work_up = built(:memory_coil, samples[:memory_coil], bars: bars,
+          pattern: [{ 'repeat' => [{ 'part' => 'round_6' }], 'fill' => true }], target: target)
         row = work_up.layout.select { |s| s.y.zero? && s.role != :line }.sort_by(&:x).map { |s| s.item.key }
         expect([bars, target, row]).to eq([bars, target, row.reverse])
       end
@@ -155,7 +189,9 @@ RSpec.describe Core::Construction do
     # Common practice, no source: wrist × 1.25 to 1.33, then trim.
     { lean: 1.25, usual: 1.29, generous: 1.33 }.each do |tails, factor|
       it "cuts a row #{factor} times its length when tails are #{tails}" do
-        construction = Core::Construction::Registry.fetch(:memory_coil).build(samples[:memory_coil].transform_keys(&:to_s), sample_table)
+        construction = Core::Construction::Registry.fetch(:memory_coil).build(
+          samples[:memory_coil].transform_keys(&:to_s), sample_table
+        )
         work_up = construction.call(target: mm(180), maker: Core::Construction::Maker.new(tails: tails))
         expect(work_up.cuts.first.length / work_up.lengths.beaded).to be_within(1e-6).of(factor)
       end
@@ -171,7 +207,9 @@ RSpec.describe Core::Construction do
 
     it 'lets the second layer fall between the stations of the first' do
       work_up = built(:stations, samples[:stations])
-      first, second = work_up.layout.select { |s| s.item.key == 'round_8' }.group_by(&:y).values.map { |shapes| shapes.map(&:x) }
+      first, second = work_up.layout.select { |s|
+        s.item.key == 'round_8'
+      }.group_by(&:y).values.map { |shapes| shapes.map(&:x) }
       middles = first.each_cons(2).map { |a, b| ((a + b) / 2).round(3) }
       expect(second.map { |x| x.round(3) }).to eq(middles)
     end
@@ -188,7 +226,11 @@ RSpec.describe Core::Construction do
   describe Core::Construction::KnottedCord do
     it 'folds a cut into two cords: double length, single tails' do
       single, folded = built(:knotted_cord, samples[:knotted_cord]).cuts
-      expect([single.count, folded.count, folded.body, folded.consumption, folded.tails]).to eq([1, 1, single.body * 2, single.consumption * 2, single.tails])
+      expect([single.count,
+              folded.count,
+              folded.body,
+              folded.consumption,
+              folded.tails]).to eq([1, 1, single.body * 2, single.consumption * 2, single.tails])
     end
 
     # From memory: an overhand takes 12 thicknesses, a barrel of t turns 2π·t + 4; three cords bundle to 2.1547 (circle packing).
@@ -206,7 +248,12 @@ RSpec.describe Core::Construction do
   end
 
   # Common practice, no source: a crossover adds two half loops; each pair of rows grows by the width added; a pointed tip costs one bead more.
-  { { way: 'continuous' } => 12, { way: 'crossover' } => 24, { way: 'frame', row_pairs: 1 } => 12 + (2 * 14), { way: 'frame', row_pairs: 1, tip: 'pointed' } => 12 + (2 * 15) }.each do |parameters, beads|
+  {
+    { way: 'continuous' } => 12,
+    { way: 'crossover' } => 24,
+    { way: 'frame', row_pairs: 1 } => 12 + (2 * 14),
+    { way: 'frame', row_pairs: 1, tip: 'pointed' } => 12 + (2 * 15)
+  }.each do |parameters, beads|
     it "takes #{beads} beads for a petal of #{parameters}" do
       work_up = built(:beaded_flower, samples[:beaded_flower], **parameters)
       expect([counts(work_up)['seed'], work_up.cuts.first.body / work_up.cuts.first.body]).to eq([beads * 6, 1])

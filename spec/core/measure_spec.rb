@@ -5,14 +5,37 @@ require 'date'
 RSpec.describe Core::Measure do
   describe Core::Measure::LengthText do
     # One inch is 25.4 mm exactly: international yard and pound agreement, 1959.
-    { '190 mm' => 190_000_000, '19 cm' => 190_000_000, '1 in' => 25_400_000, '7 1/2 in' => 190_500_000, "7\u00BD\"" => 190_500_000,
-      '2 ft 3 in' => 685_800_000, '0,5 mm' => 500_000, '.5mm' => 500_000, '1/64 in' => 396_875, '6 3/4 inches' => 171_450_000,
-      '-5 mm' => -5_000_000, '0.19 m' => 190_000_000, '5 in.' => 127_000_000 }.each do |text, nanometres|
+    {
+      '190 mm' => 190_000_000,
+      '19 cm' => 190_000_000,
+      '1 in' => 25_400_000,
+      '7 1/2 in' => 190_500_000,
+      "7\u00BD\"" => 190_500_000,
+      '2 ft 3 in' => 685_800_000,
+      '0,5 mm' => 500_000,
+      '.5mm' => 500_000,
+      '1/64 in' => 396_875,
+      '6 3/4 inches' => 171_450_000,
+      '-5 mm' => -5_000_000,
+      '0.19 m' => 190_000_000,
+      '5 in.' => 127_000_000
+    }.each do |text, nanometres|
       it("reads #{text.inspect}") { expect(Core::Measure::Length.parse(text).nm).to eq(nanometres) }
     end
 
-    { '' => :blank, 'wide' => :unreadable, '7 1/0 in' => :zero_denominator, '19' => :no_unit, '19 ells' => :unknown_unit,
-      '1 2 3 mm' => :no_unit, '158 mm150 mm' => :unreadable, '3 in 2 ft' => :unreadable, '-' => :unreadable, "19 mm\n<b>" => :unreadable, "\xFF" => :unreadable }.each do |text, reason|
+    {
+      '' => :blank,
+      'wide' => :unreadable,
+      '7 1/0 in' => :zero_denominator,
+      '19' => :no_unit,
+      '19 ells' => :unknown_unit,
+      '1 2 3 mm' => :no_unit,
+      '158 mm150 mm' => :unreadable,
+      '3 in 2 ft' => :unreadable,
+      '-' => :unreadable,
+      "19 mm\n<b>" => :unreadable,
+      "\xFF" => :unreadable
+    }.each do |text, reason|
       it "refuses #{text.inspect}" do
         expect { Core::Measure::Length.parse(text) }.to raise_error(Core::Measure::NotALength) { |e| expect(e.reason).to eq(reason) }
       end

@@ -7,8 +7,16 @@ RSpec.describe Core::Plan do
   let(:plan) { plan_for(bracelet(centre: pattern('round_12')), people) }
 
   it 'conserves: the class is exactly the sum of its people' do
-    plan.needs.each { |need| expect(need.count).to eq(plan.people.sum { |p| p.needs.find { |n| n.part == need.part }.count }) }
-    expect(plan.line_totals.values.first).to eq(Core::Measure::Length.sum(plan.people.flat_map { |p| p.cuts.map(&:total) }))
+    plan.needs.each { |need|
+      expect(need.count).to eq(plan.people.sum { |p|
+        p.needs.find { |n|
+          n.part == need.part
+        }.count
+      })
+    }
+    expect(plan.line_totals.values.first).to eq(Core::Measure::Length.sum(plan.people.flat_map { |p|
+      p.cuts.map(&:total)
+    }))
   end
 
   it 'draws exactly the beads it counts' do
@@ -51,28 +59,46 @@ RSpec.describe Core::Plan do
     row = plan.forecast.rows['5']
     expect(row.each_cons(2).map { |a, b| b.from - a.to }).to all(eq(0))
     person = plan.person('5')
-    watched = person.tasks.map { |t| t.technique.key }.uniq.sum { |key| sample_table.technique(key).demonstration_minutes }
+    watched = person.tasks.map { |t|
+      t.technique.key
+    }.uniq.sum { |key| sample_table.technique(key).demonstration_minutes }
     expect(row.last.to).to be_within(1e-9).of(10 + person.working_minutes + watched + 10)
-    paces = [1, 2, 3, 4, 5].map { |level| plan_for(bracelet, [attendee(1, 170, level: level)]).people.first.working_minutes }
+    paces = [1, 2, 3, 4, 5].map { |level|
+      plan_for(bracelet, [attendee(1, 170, level: level)]).people.first.working_minutes
+    }
     # Pace by level, from memory: 2.2, 1.6, 1.25, 1.0, 0.8.
     expect(paces.map { |m| (m / paces[3]).round(3) }).to eq([2.2, 1.6, 1.25, 1.0, 0.8])
   end
 
   it 'shares tools at the usual ratio, takes off what is brought, and says what is missing' do
     people = [*(1..4).map { |i| attendee(i, 170) }, attendee(5, 170, brings: %w[pliers])]
-    tools = Core::Plan.for(workshop: workshop.with(tool_sets: 3), design: bracelet, attendees: people, table: sample_table).tools
+    tools = Core::Plan.for(workshop: workshop.with(tool_sets: 3), design: bracelet, attendees: people,
+      table: sample_table).tools
     found = tools.to_h { |t| [t.tool.key, [t.needed, t.brought, t.on_hand, t.missing]] }
     expect(found).to eq('pliers' => [10, 2, 6, 2], 'cutters' => [3, 0, 2, 1])
   end
 
-  { [] => { people: :unknown }, [[1, nil]] => { sizes: :unknown }, [[1, 90]] => { sizes: :will_not }, [[1, 170], [2, 165]] => { sizes: :fits, time: :fits } }.each do |list, expected|
+  {
+    [] => { people: :unknown },
+    [[1, nil]] => { sizes: :unknown },
+    [[1, 90]] => { sizes: :will_not },
+    [[1, 170], [2, 165]] => { sizes: :fits, time: :fits }
+  }.each do |list, expected|
     it "judges #{list} as #{expected}" do
-      verdicts = plan_for(bracelet(centre: pattern(['round_12', 9])), list.map { |key, wrist| attendee(key, wrist) }).verdicts
+      verdicts = plan_for(bracelet(centre: pattern(['round_12', 9])), list.map { |key, wrist|
+        attendee(key, wrist)
+      }).verdicts
       expect(verdicts.to_h { |v| [v.code, v.status] }).to include(expected)
     end
   end
 
-  { 'nickel allergy' => [:nickel], 'Left-handed, age 9' => %i[left_handed minor], 'wool allergy' => [:allergy], 'age 34' => [], 'lights a lamp' => [] }.each do |text, flags|
+  {
+    'nickel allergy' => [:nickel],
+    'Left-handed, age 9' => %i[left_handed minor],
+    'wool allergy' => [:allergy],
+    'age 34' => [],
+    'lights a lamp' => []
+  }.each do |text, flags|
     it("minds #{flags} in #{text.inspect}") { expect(Core::People::Mind.flags(text)).to eq(flags) }
   end
 end

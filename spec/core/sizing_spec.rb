@@ -2,7 +2,11 @@
 
 RSpec.describe Core::Sizing do
   # Circle geometry: a line at height h over a circle of circumference C is C + 2πh long; C + πd for rounds.
-  { [190, 'round_8'] => 190 + (Math::PI * 8), [150, 'round_6'] => 150 + (Math::PI * 6), [240, 'seed'] => 240 + (Math::PI * 3) }.each do |(worn, bead), on_line|
+  {
+    [190, 'round_8'] => 190 + (Math::PI * 8),
+    [150, 'round_6'] => 150 + (Math::PI * 6),
+    [240, 'seed'] => 240 + (Math::PI * 3)
+  }.each do |(worn, bead), on_line|
     it "asks #{on_line.round(1)} mm of line for #{worn} mm worn in #{bead}" do
       expect(fit(design(strung(pattern: pattern({ fill: [bead] }))), worn).target.to_mm).to be_within(1e-6).of(on_line)
     end
@@ -17,10 +21,13 @@ RSpec.describe Core::Sizing do
   # 190 worn + π·8 = 215.1; nine units of 8 + 8 + 6 and ends of 17 lie nearest to it.
   it 'fills 190 mm worn with nine repeats of 22 beside ends of 17' do
     ends = component('clasp_end', :findings, parts: pattern('clasp', 'extender'))
-    table = sample_table.with(parts: sample_table.parts.merge('extender' => part('extender', 1, 4, kind: :extender), 'crimp' => part('crimp', 2, kind: :crimp)))
+    table = sample_table.with(parts: sample_table.parts.merge('extender' => part('extender', 1, 4, kind: :extender),
+      'crimp' => part('crimp', 2, kind: :crimp)))
     whole = design(ends, strung(pattern: pattern({ fill: [['round_8', 2], 'round_6'] }), mirror: false))
     piece = Core::Sizing::Blueprint.new(whole, table).fit(mm(190), Core::Construction::Maker.new)
-    expect([piece.work_ups['front'].lengths.repeats, piece.on_line, piece.landing.to_mm.round(1)]).to eq([9, mm(215), 189.9])
+    expect([piece.work_ups['front'].lengths.repeats,
+            piece.on_line,
+            piece.landing.to_mm.round(1)]).to eq([9, mm(215), 189.9])
   end
 
   it 'counts wraps, overlap and an adjustable closure in' do
@@ -38,7 +45,8 @@ RSpec.describe Core::Sizing do
     def random_front
       unit = Array.new(rng.rand(1..4)) { [beads.sample(random: rng), rng.rand(1..3)] }
       mirror = rng.rand(2).zero?
-      strung(mirror: mirror, centre: rng.rand(2).zero? ? pattern(beads.sample(random: rng)) : [], pattern: pattern([beads.sample(random: rng), 1], { fill: unit }))
+      strung(mirror: mirror, centre: rng.rand(2).zero? ? pattern(beads.sample(random: rng)) : [],
+        pattern: pattern([beads.sample(random: rng), 1], { fill: unit }))
     end
 
     it 'never lands further than half a unit from the wish, stays symmetric and grows with the wearer' do
@@ -74,15 +82,22 @@ RSpec.describe Core::Sizing do
     expect(piece.options).not_to be_empty
   end
 
-  { 'a centre wider than the wrist' => [{ centre: [['round_12', 15]] }, 120, :centre_too_wide], 'ends longer than the piece' => [{}, 12, :ends_too_long],
-    'parts that stand once too long' => [{ centre: [['round_12', 7]], pattern: [['round_8', 2], { fill: [['round_12', 3]] }] }, 120, :fixed_parts_too_long] }.each do |what, (parts, worn, cause)|
+  {
+    'a centre wider than the wrist' => [{ centre: [['round_12', 15]] }, 120, :centre_too_wide],
+    'ends longer than the piece' => [{}, 12, :ends_too_long],
+    'parts that stand once too long' => [
+      { centre: [['round_12', 7]], pattern: [['round_8', 2], { fill: [['round_12', 3]] }] }, 120, :fixed_parts_too_long
+    ]
+  }.each do |what, (parts, worn, cause)|
     it "says why nothing fits with #{what}, and its cure is enough" do
       whole = bracelet(**parts.transform_values { |items| pattern(*items) })
-      whole = whole.with(components: whole.components + [component('more', :findings, parts: pattern(['clasp', 2]))]) if worn == 12
+      whole = whole.with(components: whole.components + [component('more', :findings,
+        parts: pattern(['clasp', 2]))]) if worn == 12
       out = fit(whole, worn)
       expect([out.class, out.causes.map(&:code)]).to eq([Core::Sizing::OutOfReach, [cause]])
       longer = mm(worn) + out.cures.find { |c| c.code == :wear_longer }.values[:by]
-      expect(fit(whole, longer.to_mm)).to be_a(Core::Sizing::Piece).or(have_attributes(causes: [have_attributes(code: :fixed_parts_too_long)]))
+      expect(fit(whole,
+        longer.to_mm)).to be_a(Core::Sizing::Piece).or(have_attributes(causes: [have_attributes(code: :fixed_parts_too_long)]))
     end
   end
 

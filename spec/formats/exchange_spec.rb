@@ -16,7 +16,9 @@ RSpec.describe Formats do
   def command(*arguments, input: '')
     output = StringIO.new
     errors = StringIO.new
-    [Formats::CommandLine.new(arguments, input: StringIO.new(input), output: output, errors: errors).run, output.string, errors.string]
+    [Formats::CommandLine.new(arguments, input: StringIO.new(input), output: output, errors: errors).run,
+     output.string,
+     errors.string]
   end
 
   it 'goes out and in again to the same plan, and keeps to both schemas' do
@@ -41,9 +43,15 @@ RSpec.describe Formats do
     ['/attendees/1/key', 'no other has'] => ->(d) { d['attendees'][1]['key'] = d['attendees'][0]['key'] },
     ['/attendees', 'at most 60'] => ->(d) { d['attendees'] = d['attendees'] * 6 },
     ['/attendees/3/colourway', 'one of'] => ->(d) { d['attendees'][3]['colourway'] = 'plaid' },
-    ['/project/components/1/parameters/pattern/0/repeat/0/part', 'No part'] => ->(d) { d['project']['components'][1]['parameters']['pattern'][0]['repeat'][0]['part'] = 'x' },
-    ['/project/components/1/parameters/centre', 'no part in the middle'] => ->(d) { d['project']['components'][1]['parameters']['centre'][0]['count'] = 2 },
-    ['/project/components/1/construction', 'Choose one of'] => ->(d) { d['project']['components'][1]['construction'] = 'woven_air' },
+    ['/project/components/1/parameters/pattern/0/repeat/0/part', 'No part'] => ->(d) {
+      d['project']['components'][1]['parameters']['pattern'][0]['repeat'][0]['part'] = 'x'
+    },
+    ['/project/components/1/parameters/centre', 'no part in the middle'] => ->(d) {
+      d['project']['components'][1]['parameters']['centre'][0]['count'] = 2
+    },
+    ['/project/components/1/construction', 'Choose one of'] => ->(d) {
+      d['project']['components'][1]['construction'] = 'woven_air'
+    },
     ['/catalogue/parts/0/along', 'above zero'] => ->(d) { d['catalogue']['parts'][0]['along'] = '0 mm' },
     ['/catalogue/parts/0/hole', 'smaller than the part'] => ->(d) { d['catalogue']['parts'][0]['hole'] = '99 mm' }
   }
@@ -74,14 +82,28 @@ RSpec.describe Formats do
   end
 
   # The yard and pound agreement of 1959 again: 25.4 mm print as 1 inch.
-  { 25.4 => ['25.4 mm', '1 in'], 190 => ['190 mm', '7 1/2 in'], 171.45 => ['171.5 mm', '6 3/4 in'], 1 => ['1 mm', '1/16 in'], 0 => ['0 mm', '0 in'] }.each do |number, (metric, inches)|
+  {
+    25.4 => ['25.4 mm', '1 in'],
+    190 => ['190 mm', '7 1/2 in'],
+    171.45 => ['171.5 mm', '6 3/4 in'],
+    1 => ['1 mm', '1/16 in'],
+    0 => ['0 mm', '0 in']
+  }.each do |number, (metric, inches)|
     it("prints #{number} mm as #{metric} and #{inches}") { expect(%i[mm in].map { |unit| Formats::LengthPrint.call(mm(number), unit) }).to eq([metric, inches]) }
   end
 
   it 'has words for everything the core says' do
     plan = studio.plan(stored)
-    said = plan.verdicts.map { |v| Formats::Wording.verdict(v) } + plan.steps.map { |s| Formats::Wording.step(s.step) } +
-           plan.people.flat_map { |p| p.working.map { |t| Formats::Wording.term(t) } } + plan.steps.flat_map(&:cautions).map { |c| Formats::Wording.say("cautions.#{c}") }
+    said = plan.verdicts.map { |v| Formats::Wording.verdict(v) } + plan.steps.map { |s|
+      Formats::Wording.step(s.step)
+    } +
+           plan.people.flat_map { |p|
+             p.working.map { |t|
+               Formats::Wording.term(t)
+             }
+           } + plan.steps.flat_map(&:cautions).map { |c|
+                 Formats::Wording.say("cautions.#{c}")
+               }
     expect(said.grep(/no words|translation missing|%\{/i)).to eq([])
     codes = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].flat_map { |path| File.read(path).scan(/(?:trouble\([^,]+, |problem\(|report\([^,]+, |problem\.\()(:\w+)/).flatten }
     expect(codes.uniq.reject { |code| Formats::Wording.words?("problems.#{code.delete(':')}") }).to eq([])

@@ -13,14 +13,26 @@ RSpec.describe Formats::PeopleImport do
   end
 
   it 'reads what a spreadsheet saves as Ruby\'s own CSV library does' do
-    text = CSV.generate { |csv| [['Name', 'Wrist', 'Level'], ["O'Hara, \"Bo\"", '170 mm', '2'], ["Two\nlines", '6 3/4 in', '1']].each { |row| csv << row } }
+    text = CSV.generate { |csv|
+      [['Name', 'Wrist', 'Level'],
+       ["O'Hara, \"Bo\"", '170 mm', '2'],
+       ["Two\nlines", '6 3/4 in', '1']].each { |row|
+        csv << row
+      }
+    }
     expect(read(text).table.rows).to eq(CSV.parse(text).map { |row| row.map(&:strip) })
     expect(read(text).attendees.map(&:name)).to eq(['O\'Hara, "Bo"', 'Two lines'])
   end
 
-  { 'tabs' => "Ann\t170 mm\t2", 'semicolons' => 'Ann;170 mm;2', 'commas' => 'Ann,170 mm,2', 'another order' => "Level\tNotes\tWrist (mm)\tAttendee\n2\t\t170\tAnn",
-    'a byte order mark' => "\uFEFFName,Wrist,Level\nAnn,17 cm,2", 'UTF-16' => "\xFF\xFE".b + "Name\tWrist\tLevel\nAnn\t170\t2".encode('UTF-16LE').b,
-    'Windows line ends' => "name\twrist\tlevel\r\nAnn\t17\t2\r\n\r\n" }.each do |what, text|
+  {
+    'tabs' => "Ann\t170 mm\t2",
+    'semicolons' => 'Ann;170 mm;2',
+    'commas' => 'Ann,170 mm,2',
+    'another order' => "Level\tNotes\tWrist (mm)\tAttendee\n2\t\t170\tAnn",
+    'a byte order mark' => "\uFEFFName,Wrist,Level\nAnn,17 cm,2",
+    'UTF-16' => "\xFF\xFE".b + "Name\tWrist\tLevel\nAnn\t170\t2".encode('UTF-16LE').b,
+    'Windows line ends' => "name\twrist\tlevel\r\nAnn\t17\t2\r\n\r\n"
+  }.each do |what, text|
     it "reads a list with #{what}" do
       person = read(text).attendees.first
       expect([person.name, person.measures[:wrist], person.level]).to eq(['Ann', mm(170), 2])
@@ -39,9 +51,16 @@ RSpec.describe Formats::PeopleImport do
     end
   end
 
-  { "Name\tWrist\nAnn\t0" => [:wrist, :unit_needed], "Name\tWrist\nAnn\t-5 mm" => [:wrist, :not_believable], "Name\tWrist\nAnn\t2 m" => [:wrist, :not_believable],
-    "Name\tWrist\nAnn\t190 in" => [:wrist, :not_believable], "Name\tWrist\nAnn\twide" => [:wrist, :measure_unreadable], "Name\tLevel\nAnn\t9" => [:level, :level_unreadable],
-    "Name\tLevel\n\t2" => [:name, :name_missing], "Name\tLevel\n#{'x' * 81}\t2" => [:name, :too_long] }.each do |text, (field, code)|
+  {
+    "Name\tWrist\nAnn\t0" => [:wrist, :unit_needed],
+    "Name\tWrist\nAnn\t-5 mm" => [:wrist, :not_believable],
+    "Name\tWrist\nAnn\t2 m" => [:wrist, :not_believable],
+    "Name\tWrist\nAnn\t190 in" => [:wrist, :not_believable],
+    "Name\tWrist\nAnn\twide" => [:wrist, :measure_unreadable],
+    "Name\tLevel\nAnn\t9" => [:level, :level_unreadable],
+    "Name\tLevel\n\t2" => [:name, :name_missing],
+    "Name\tLevel\n#{'x' * 81}\t2" => [:name, :too_long]
+  }.each do |text, (field, code)|
     it "marks #{text.lines.last.inspect[0, 30]} at its #{field}" do
       entry = first(text)
       expect([entry.attendee, entry.problems[field].first]).to eq([nil, code])

@@ -21,7 +21,9 @@ RSpec.describe Store do
   it 'migrates up and down again, and opens a file with write-ahead log, foreign keys and a busy timeout' do
     Dir.mktmpdir do |folder|
       database = Store::Database.open(File.join(folder, 'x.sqlite3'))
-      expect(%w[journal_mode foreign_keys busy_timeout].map { |name| database.fetch("PRAGMA #{name}").single_value }).to eq(['wal', 1, 5000])
+      expect(%w[journal_mode foreign_keys busy_timeout].map { |name|
+        database.fetch("PRAGMA #{name}").single_value
+      }).to eq(['wal', 1, 5000])
       Store::Database.migrate(database, 0)
       expect(database.tables).to eq([:schema_info])
       Store::Database.migrate(database)
@@ -32,16 +34,30 @@ RSpec.describe Store do
 
   it 'gives back what was saved, values and all' do
     demo = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
-    expect(studio.catalogue.table.parts.values).to match_array(demo['parts'].map { |d| Core::Data::Records::PART.read(d) })
+    expect(studio.catalogue.table.parts.values).to match_array(demo['parts'].map { |d|
+      Core::Data::Records::PART.read(d)
+    })
     state = classes.find(id).state
     expect(Store::ClassState.from_data(JSON.parse(JSON.generate(state.to_data)))).to eq(state)
   end
 
-  { 'an attendee of level 9' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 9 }], 'a wrist of 0' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 1, wrist_nm: 0 }],
+  {
+    'an attendee of level 9' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 9 }],
+    'a wrist of 0' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 1, wrist_nm: 0 }],
     'an attendee of no class' => [:attendees, { class_id: 77, key: 1, name: 'A', level: 1 }],
-    'a class of -20 minutes' => [:classes, { project_version_id: 1, title: 'A', date: '2026-12-03', start_minute: 0, minutes: -20 }],
-    'a hole larger than its bead' => [:parts, { key: 'x', name: 'x', kind: 'bead', along_nm: 5, outer_nm: 5, hole_nm: 6 }],
-    'a project that is no JSON' => [:project_versions, { project_key: 'x', version: 1, name: 'x', document: '{', made_at: Time.now }] }.each do |what, (table, row)|
+    'a class of -20 minutes' => [:classes,
+                                 {
+                                   project_version_id: 1,
+                                   title: 'A',
+                                   date: '2026-12-03',
+                                   start_minute: 0,
+                                   minutes: -20
+                                 }],
+    'a hole larger than its bead' => [:parts,
+                                      { key: 'x', name: 'x', kind: 'bead', along_nm: 5, outer_nm: 5, hole_nm: 6 }],
+    'a project that is no JSON' => [:project_versions,
+                                    { project_key: 'x', version: 1, name: 'x', document: '{', made_at: Time.now }]
+  }.each do |what, (table, row)|
     it("refuses #{what} in the schema itself") { expect { studio.database[table].insert(row) }.to raise_error(Sequel::ConstraintViolation) }
   end
 
@@ -88,5 +104,34 @@ RSpec.describe Store do
     brought = studio.plan(classes.find(studio.import(other)))
     expect(brought.people.map { |p| p.piece.on_line }).to eq(other.plan.people.map { |p| p.piece.on_line })
     expect(studio.plan(classes.find(id)).needs.map(&:count)).to eq(before)
+  end
+end
+
+RSpec.describe Store::Drafts do
+  let(:drafts) { new_studio.drafts }
+  let(:start) { bracelet }
+  let(:id) { drafts.begin(start) }
+
+  def named(name)
+    drafts.change(id) { |now| now.with(name: name) }
+  end
+
+  it 'goes back and forward through every state, and forgets what was undone after a change' do
+    named('A')
+    named('B')
+    expect([drafts.step(id, -1).design.name, drafts.step(id, -1).design.name]).to eq(%w[A Sample])
+    expect([drafts.step(id, -1).design.name, drafts.step(id, 1).design.name]).to eq(%w[Sample A])
+    expect(named('C').forward).to be(false)
+    expect(drafts.step(id, 1).design.name).to eq('C')
+  end
+
+  it 'makes no state of a change that changes nothing' do
+    expect(named('Sample')).to have_attributes(position: 0, back: false)
+  end
+
+  it 'gives back the very design' do
+    expect(drafts.find(id).design).to eq(start)
+    drafts.discard(id)
+    expect { drafts.find(id) }.to raise_error(Store::NotFound)
   end
 end

@@ -6,19 +6,28 @@ require 'tmpdir'
 
 # Debian's Chromium without a window.
 module Browser
-  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-             --disable-component-update --disable-sync --hide-scrollbars].freeze
+  FLAGS = %w[--headless=new
+             --no-sandbox
+             --disable-gpu
+             --disable-quic
+             --no-first-run
+             --disable-background-networking
+             --disable-component-update
+             --disable-sync
+             --hide-scrollbars].freeze
 
   def self.register(name)
     Capybara.register_driver(name) do |app|
       options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium')
       [*FLAGS, "--user-data-dir=#{Dir.mktmpdir}"].each { |flag| options.add_argument(flag) }
-      Capybara::Selenium::Driver.new(app, browser: :chrome, options: options, service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
+      Capybara::Selenium::Driver.new(app, browser: :chrome, options: options,
+        service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))
     end
   end
 
   # The window's size leaves out a title bar, so the viewport is set itself.
   def self.size(page, width, height)
-    page.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height, deviceScaleFactor: 1, mobile: false)
+    page.driver.browser.execute_cdp('Emulation.setDeviceMetricsOverride', width: width, height: height,
+      deviceScaleFactor: 1, mobile: false)
   end
 end

@@ -11,25 +11,64 @@ module Samples
   end
 
   def sample_table
-    parts = [part('round_8', 8), part('round_6', 6), part('disc_2', 2, 4), part('round_12', 12), part('seed', 2, 3),
-             part('crimp', 2, kind: :crimp), part('cover', 3, kind: :cover), part('ring', 5, 6, kind: :ring),
-             part('open_ring', 4, 5, kind: :ring, soldered: false), part('clasp', 12, 7, kind: :clasp),
-             part('extender', 5, 4, kind: :extender, play: mm(40)), part('flat_2', 6, 12, lines: 2, hole_height: mm(1.5)),
-             part('connector_2', 6, 12, kind: :connector, lines: 2), part('bar_3', 2, 18, kind: :spacer_bar, lines: 3),
-             part('chain', 3, 2, kind: :chain), part('drop', 10, 6, kind: :pendant)]
+    parts = [part('round_8', 8),
+             part('round_6', 6),
+             part('disc_2', 2, 4),
+             part('round_12', 12),
+             part('seed', 2, 3),
+             part('crimp', 2, kind: :crimp),
+             part('cover', 3, kind: :cover),
+             part('ring', 5, 6, kind: :ring),
+             part('open_ring', 4, 5, kind: :ring, soldered: false),
+             part('clasp', 12, 7, kind: :clasp),
+             part('extender', 5, 4, kind: :extender, play: mm(40)),
+             part('flat_2', 6, 12, lines: 2, hole_height: mm(1.5)),
+             part('connector_2', 6, 12, kind: :connector, lines: 2),
+             part('bar_3', 2, 18, kind: :spacer_bar, lines: 3),
+             part('chain', 3, 2, kind: :chain),
+             part('drop', 10, 6, kind: :pendant)]
     Core::Catalogue::Table.new(parts: parts.to_h { |p| [p.key, p] }, techniques: sample_techniques,
-                               lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5], 'wire' => [:wire, 0.4] }
-                                 .to_h { |key, (kind, mm)| [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(mm))] },
-                               tools: { 'pliers' => Core::Catalogue::Tool.new(key: 'pliers', name: 'Pliers', people_per_tool: 1),
-                                        'cutters' => Core::Catalogue::Tool.new(key: 'cutters', name: 'Cutters', people_per_tool: 2) })
+      lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5], 'wire' => [:wire, 0.4] }
+          .to_h { |key, (kind, mm)|
+        [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(mm))]
+      },
+      tools: {
+        'pliers' => Core::Catalogue::Tool.new(key: 'pliers', name: 'Pliers', people_per_tool: 1),
+        'cutters' => Core::Catalogue::Tool.new(key: 'cutters', name: 'Cutters',
+          people_per_tool: 2)
+      })
   end
 
   def sample_techniques
-    { 'measuring' => 1, 'cutting_line' => 1, 'bead_stopper' => 1, 'stringing' => 1, 'ring' => 1, 'trimming' => 1, 'flat_crimp' => 2,
-      'crimp_cover' => 2, 'clamshell' => 2, 'folded_crimp' => 3, 'elastic_knot' => 2, 'gluing' => 1, 'memory_loop' => 2, 'memory_cutting' => 2, 'station' => 2,
-      'twisting' => 2, 'overhand_knot' => 1, 'barrel_knot' => 2, 'loading' => 2, 'cutting_wire' => 1, 'continuous_loop' => 3, 'crossover_loop' => 4, 'frame_row' => 4 }.to_h do |key, level|
+    {
+      'measuring' => 1,
+      'cutting_line' => 1,
+      'bead_stopper' => 1,
+      'stringing' => 1,
+      'ring' => 1,
+      'trimming' => 1,
+      'flat_crimp' => 2,
+      'crimp_cover' => 2,
+      'clamshell' => 2,
+      'folded_crimp' => 3,
+      'elastic_knot' => 2,
+      'gluing' => 1,
+      'memory_loop' => 2,
+      'memory_cutting' => 2,
+      'station' => 2,
+      'twisting' => 2,
+      'overhand_knot' => 1,
+      'barrel_knot' => 2,
+      'loading' => 2,
+      'cutting_wire' => 1,
+      'continuous_loop' => 3,
+      'crossover_loop' => 4,
+      'frame_row' => 4
+    }.to_h do |key, level|
       tools = { 'ring' => %w[pliers pliers], 'cutting_line' => %w[cutters] }.fetch(key, [])
-      [key, Core::Technique::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools, demonstration_minutes: level)]
+      [key,
+       Core::Technique::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools,
+         demonstration_minutes: level)]
     end
   end
 
@@ -45,7 +84,8 @@ module Samples
   end
 
   def component(key, construction, hung_at: nil, **parameters)
-    Core::Project::Component.new(key: key, construction: construction, parameters: parameters.transform_keys(&:to_s), hung_at: hung_at)
+    Core::Project::Component.new(key: key, construction: construction, parameters: parameters.transform_keys(&:to_s),
+      hung_at: hung_at)
   end
 
   def strung(**parameters)
@@ -58,16 +98,17 @@ module Samples
 
   def bracelet(**parameters)
     design(component('clasp_end', :findings, parts: pattern('ring', 'open_ring', 'clasp')), strung(**parameters),
-           component('ring_end', :findings, parts: pattern('ring')))
+      component('ring_end', :findings, parts: pattern('ring')))
   end
 
   def attendee(key, wrist, level: 3, **rest)
-    Core::People::Attendee.new(key: key.to_s, name: "Person #{key}", level: level, measures: wrist ? { wrist: mm(wrist) } : {}, **rest)
+    Core::People::Attendee.new(key: key.to_s, name: "Person #{key}", level: level,
+      measures: wrist ? { wrist: mm(wrist) } : {}, **rest)
   end
 
   def workshop(title: 'Class', **rest)
     Core::Workshop.new(key: 'class', title: title, date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'), minutes: 120,
-                       tool_sets: 12, **rest)
+      tool_sets: 12, **rest)
   end
 
   def plan_for(design, attendees, **rest)

@@ -90,7 +90,9 @@ RSpec.describe 'The class page', type: :feature do
     end
     retype(cell('Tomasz Okonjo', 'Wrist'), '188 mm')
     expect(page).to have_text('both changes are kept').and have_css('.place', text: '150 mm')
-    within_window(other) { retype(cell('Tomasz Okonjo', 'Wrist'), '177 mm') && expect(page).to(have_text('Changed in two places')) }
+    within_window(other) {
+      retype(cell('Tomasz Okonjo', 'Wrist'), '177 mm') && expect(page).to(have_text('Changed in two places'))
+    }
     within_window(other) do
       click_on 'Take mine'
       expect(page).to have_no_text('Changed in two places').and have_css('.place', text: '177 mm')
@@ -131,7 +133,15 @@ RSpec.describe 'The class page', type: :feature do
       open_studio
       visit '/'
       click_on 'Dark surroundings' if theme == 'dark'
-      ['/', '/classes/1', '/classes/2', '/classes/3', '/classes/new', '/classes/1/people/paste', '/projects', '/import', '/classes/1/print'].each do |path|
+      ['/',
+       '/classes/1',
+       '/classes/2',
+       '/classes/3',
+       '/classes/new',
+       '/classes/1/people/paste',
+       '/projects',
+       '/import',
+       '/classes/1/print'].each do |path|
         visit path
         expect(page).to be_axe_clean
       end

@@ -68,7 +68,9 @@ RSpec.describe 'The composer', type: :feature do
     to = all('#compose-patterns .strand')[1].all('.chip', text: '1 × s').first.native
     page.driver.browser.action.move_to(from).pointer_down(:left).move_by(-10, 0).move_to(to).pointer_up(:left).perform
     expect(page).to have_css('.group-fill .chip', text: '2 × S')
-    expect(design.components[1].parameters['pattern'].first['repeat'].map { |item| item['part'] }).to include('round_8_smoke')
+    expect(design.components[1].parameters['pattern'].first['repeat'].map { |item|
+      item['part']
+    }).to include('round_8_smoke')
   end
 
   it 'draws at any size while the slider moves, without a reload' do
@@ -108,10 +110,16 @@ RSpec.describe 'The composer', type: :feature do
 
   it 'plans, draws and prints every construction for people of four sizes' do
     open_studio
-    sizes = { wrist: [132, 158, 190, 248], neck: [300, 340, 380, 460], ankle: [180, 220, 250, 300], length: [40, 60, 80, 120] }
+    sizes = {
+      wrist: [132, 158, 190, 248],
+      neck: [300, 340, 380, 460],
+      ankle: [180, 220, 250, 300],
+      length: [40, 60, 80, 120]
+    }
     people = (0..3).map { |i| Core::People::Attendee.new(key: '0', name: "Person #{i}", level: i + 1, measures: sizes.transform_values { |all| mm(all[i]) }) }
     @studio.projects.newest.each do |saved|
-      id = @studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name), project_version_id: saved.id, attendees: people))
+      id = @studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name),
+        project_version_id: saved.id, attendees: people))
       plan = @studio.plan(@studio.classes.find(id))
       visit "/classes/#{id}/print"
       expect(page).to have_css('.kit-print', count: 4)

@@ -4,7 +4,17 @@ require_relative '../web_helper'
 
 RSpec.describe Web::App, type: :request do
   let(:id) { studio.classes.all.first.id }
-  let(:good) { { title: 'New moon', project: 'comet_tail', date: '2026-12-03', start: '18:30', minutes: '120', venue: 'Hall', tool_sets: '6' } }
+  let(:good) do
+    {
+      title: 'New moon',
+      project: 'comet_tail',
+      date: '2026-12-03',
+      start: '18:30',
+      minutes: '120',
+      venue: 'Hall',
+      tool_sets: '6'
+    }
+  end
 
   def people
     studio.classes.find(id).state.attendees
@@ -17,8 +27,14 @@ RSpec.describe Web::App, type: :request do
       expect(page).to include('New moon', 'Nobody sits here yet')
     end
 
-    { title: ['', 'Give the class a title'], date: ['2026-02-31', 'a date that exists'], start: ['25:00', 'hours and minutes'], minutes: ['-20', 'from 15 to 720'],
-      tool_sets: ['many', 'whole number of sets'], project: ['none_such', 'Choose the project'] }.each do |field, (typed, message)|
+    {
+      title: ['', 'Give the class a title'],
+      date: ['2026-02-31', 'a date that exists'],
+      start: ['25:00', 'hours and minutes'],
+      minutes: ['-20', 'from 15 to 720'],
+      tool_sets: ['many', 'whole number of sets'],
+      project: ['none_such', 'Choose the project']
+    }.each do |field, (typed, message)|
       it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
         send_form('/classes', **good.merge(field => typed))
         expect([last_response.status, page]).to match([422, a_string_including(message, 'value="Hall"')])
@@ -28,22 +44,32 @@ RSpec.describe Web::App, type: :request do
     it 'escapes what is typed, in any field' do
       send_form('/classes', **good.merge(title: '<script>alert(1)</script>', venue: '"><img src=x>'))
       follow_redirect!
-      expect(page).to include('&lt;script&gt;alert(1)').and satisfy { |html| !html.include?('<img src=x') && !html.include?('<script>alert') }
+      expect(page).to include('&lt;script&gt;alert(1)').and satisfy { |html|
+        !html.include?('<img src=x') && !html.include?('<script>alert')
+      }
     end
   end
 
   describe 'changing a person' do
     def change(**fields)
       revision = studio.classes.find(id).revision
-      send_form("/classes/#{id}/people/1", **{ name: 'Ilse', measure: '160 mm', body: 'wrist', level: '2', mind: '', colourway: '', revision: revision }.merge(fields))
+      usual = { name: 'Ilse', measure: '160 mm', body: 'wrist', level: '2', mind: '', colourway: '' }
+      send_form("/classes/#{id}/people/1", **usual, revision: revision, **fields)
     end
 
     it 'saves what is good' do
       change(name: "Ilse \"Q\", O'Hara\tII")
-      expect([people.first.name, people.first.measures[:wrist].to_mm, people.first.level]).to eq(['Ilse "Q", O\'Hara II', 160.0, 2])
+      expect([people.first.name,
+              people.first.measures[:wrist].to_mm,
+              people.first.level]).to eq(['Ilse "Q", O\'Hara II', 160.0, 2])
     end
 
-    { measure: ['0', 'has no unit'], mind: ['x' * 501, '500 characters'], level: ['9', 'from 1'], name: [' ', 'Give a name'] }.each do |field, (typed, message)|
+    {
+      measure: ['0', 'has no unit'],
+      mind: ['x' * 501, '500 characters'],
+      level: ['9', 'from 1'],
+      name: [' ', 'Give a name']
+    }.each do |field, (typed, message)|
       it "says at #{field} what is wrong with it, and keeps what was typed" do
         change(**{ name: 'Kept' }.merge(field => typed))
         expect([last_response.status, page]).to match([422, a_string_including(message)])
@@ -53,14 +79,17 @@ RSpec.describe Web::App, type: :request do
     end
 
     %w[-5\ mm 2\ m 190\ in].each do |typed|
-      it("does not believe #{typed}") { change(measure: typed) && expect(page).to(include('is not a wrist we believe')) }
+      it("does not believe #{typed}") {
+        change(measure: typed) && expect(page).to(include('is not a wrist we believe'))
+      }
     end
 
     it 'shows both sides when another tab changed the same place' do
       seen = studio.classes.find(id).revision
       change(level: '4')
       change(level: '5', revision: seen)
-      expect([last_response.status, page]).to match([409, a_string_including('Changed in two places', 'name="take_over"')])
+      expect([last_response.status,
+              page]).to match([409, a_string_including('Changed in two places', 'name="take_over"')])
       change(level: '5', revision: seen, take_over: '1')
       expect(people.first.level).to eq(5)
     end
@@ -78,8 +107,13 @@ RSpec.describe Web::App, type: :request do
       expect(people.last.name).to eq('Ann')
     end
 
-    { '' => 'The list', "Name\n#{"Ann\n" * 10_000}" => '10000 rows', "Name,Wrist\n\"Ann,17" => 'do not close', "Name\tLevel\nAnn\t9" => 'is not a level',
-      "Name\tMind\n<script>x</script>\t\"a\"\"b" => 'quote marks' }.each do |list, message|
+    {
+      '' => 'The list',
+      "Name\n#{"Ann\n" * 10_000}" => '10000 rows',
+      "Name,Wrist\n\"Ann,17" => 'do not close',
+      "Name\tLevel\nAnn\t9" => 'is not a level',
+      "Name\tMind\n<script>x</script>\t\"a\"\"b" => 'quote marks'
+    }.each do |list, message|
       it "answers #{list[0, 24].inspect} with a message and keeps it" do
         paste(list, confirm: '1')
         expect([last_response.status, page, people.size]).to match([200, a_string_including(message), 12])
@@ -124,15 +158,31 @@ RSpec.describe Web::App, type: :request do
   end
 
   # Whatever a person or a file can send: an answer below 500.
-  ['/classes/0', '/classes/abc', '/classes/1.json.json', '/classes/99999999999999999999', '/classes/1?seat[]=x', '/classes/1?seat=%FF', '/nowhere', '/classes/1/people/paste?column=x',
+  ['/classes/0',
+   '/classes/abc',
+   '/classes/1.json.json',
+   '/classes/99999999999999999999',
+   '/classes/1?seat[]=x',
+   '/classes/1?seat=%FF',
+   '/nowhere',
+   '/classes/1/people/paste?column=x',
    '/classes/1?a[b]=1&a=2'].each do |path|
     it("stands #{path}") { get(path) && expect(last_response.status).to(be < 500) }
   end
 
-  [['/classes', { title: ['a'], minutes: { a: 1 } }], ['/classes/1/people/1', { name: ['x'], revision: 'abc' }], ['/classes/1/people/77', { name: 'A', level: '1', body: 'tail' }],
-   ['/classes/1/piece', { project: 'none', centre: 'none' }], ['/classes/1/piece', { project: 'comet_tail', component: 'front', centre: 'crimp_2_silver' }],
-   ['/classes/1/people/paste', { list: "\xFF\xFE\x00", column: 'x' }], ['/import', { file: 'x' }], ['/classes/1/settings', {}],
-   ['/classes/9/restore', {}], ['/classes/1/people/1', { name: "A\u0000B", level: '1', measure: '९ mm' }], ['/settings/theme', { theme: "\r\nX: y" }]].each do |path, fields|
-    it("stands #{path} with #{fields}") { studio && send_form(path, **fields) && expect(last_response.status).to(be < 500) }
+  [['/classes', { title: ['a'], minutes: { a: 1 } }],
+   ['/classes/1/people/1', { name: ['x'], revision: 'abc' }],
+   ['/classes/1/people/77', { name: 'A', level: '1', body: 'tail' }],
+   ['/classes/1/piece', { project: 'none', centre: 'none' }],
+   ['/classes/1/piece', { project: 'comet_tail', component: 'front', centre: 'crimp_2_silver' }],
+   ['/classes/1/people/paste', { list: "\xFF\xFE\x00", column: 'x' }],
+   ['/import', { file: 'x' }],
+   ['/classes/1/settings', {}],
+   ['/classes/9/restore', {}],
+   ['/classes/1/people/1', { name: "A\u0000B", level: '1', measure: '९ mm' }],
+   ['/settings/theme', { theme: "\r\nX: y" }]].each do |path, fields|
+    it("stands #{path} with #{fields}") {
+      studio && send_form(path, **fields) && expect(last_response.status).to(be < 500)
+    }
   end
 end

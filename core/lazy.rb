@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Core
+  # A part of a value that is worked out when somebody first looks at it, once, and never changes: drawings, mostly,
+  # since a plan is asked for its numbers far more often than for its pictures. Safe for several threads.
+  class Lazy
+    def initialize(&work)
+      @work = work
+      @lock = Mutex.new
+    end
+
+    def value
+      @lock.synchronize { @value ||= @work.call }
+    end
+
+    def ==(other)
+      other.is_a?(Lazy) && (equal?(other) || value == other.value)
+    end
+    alias eql? ==
+
+    def hash
+      Lazy.hash
+    end
+  end
+end
