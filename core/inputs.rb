@@ -2,7 +2,7 @@
 
 module Core
   # All that a plan depends on.
-  Inputs = Value.define(:workshop, :design, :attendees, :table, calibration: Session::Calibration.new) do
+  Inputs = Value.define(:workshop, :design, :attendees, :table, calibration: Session::Calibration.new, open_rings: :warn) do
     # @return [Plan]
     def plan
       Plan.for(**to_h)

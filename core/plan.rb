@@ -31,8 +31,8 @@ module Core
     # @param table [Catalogue::Table] @param calibration [Session::Calibration]
     # @return [Plan]
     # @raise [Construction::InvalidParameters, UnknownKey] for a design the catalogue cannot build
-    def self.for(workshop:, design:, attendees:, table:, calibration: Session::Calibration.new)
-      Planner.new(workshop, design, attendees, table, calibration).plan
+    def self.for(workshop:, design:, attendees:, table:, calibration: Session::Calibration.new, open_rings: :warn)
+      Planner.new(workshop, design, attendees, table, calibration, open_rings).plan
     end
   end
 end

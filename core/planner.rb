@@ -3,14 +3,18 @@
 module Core
   # Works a plan out. People who differ in nothing that matters share one fitted piece.
   class Planner
-    def initialize(workshop, design, attendees, table, calibration)
+    def initialize(workshop, design, attendees, table, calibration, open_rings)
       @workshop = workshop
       @design = design
       @attendees = attendees
       @table = table
       @calibration = calibration
+      @open_rings = open_rings
+      @check = Fit::Check.new(table, open_rings: open_rings)
       @blueprints = {}
       @fits = {}
+      @orders = {}
+      @same_for_steps = {}
     end
 
     # @return [Plan]
@@ -53,10 +57,23 @@ module Core
     def fitted(attendee, piece, measure, ease)
       shared = @fits[piece.object_id] ||= {
         needs: Bill::Need.sum(piece.parts, times: @design.made), cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made),
-        tools: tools(piece.steps), steps: Technique::Order.call(piece.steps, @table)
+        steps: ordered(piece.steps), findings: @check.piece(piece), **@same_for_steps[piece.steps.map(&:key)]
       }
+      own = @check.person(attendee, piece, shared[:cautions], @design)
       PersonPlan.new(attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, needs: shared[:needs], cuts: shared[:cuts],
-                     tools: shared[:tools], tasks: tasks(shared[:steps], attendee.level))
+                     tools: shared[:tools], tasks: tasks(shared[:steps], attendee.level),
+                     findings: own.reject { |f| f.status == :fits } + shared[:findings])
+    end
+
+    # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
+    def ordered(steps)
+      keys = steps.map(&:key)
+      found = @orders[keys] ||= Technique::Order.call(steps, @table).tap { |order| @same_for_steps[keys] = { tools: tools(order), cautions: cautions(order) } }.map { |step| keys.index(step.key) }
+      steps.values_at(*found)
+    end
+
+    def cautions(steps)
+      steps.flat_map { |step| step.cautions + @table.technique(step.technique).cautions }.uniq
     end
 
     def fit(attendee, worn)

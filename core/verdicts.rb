@@ -3,7 +3,7 @@
 module Core
   # Judges a plan: what is still in the way of the class, in the order in which it is best mended.
   class Verdicts
-    CODES = %i[people sizes landings tools time].freeze
+    CODES = %i[people sizes landings fit tools time].freeze
 
     # A landing further from the wish than this is worth a look (common practice, no source: half of the usual ease).
     NEAR = Measure::Length.mm(7)
@@ -42,6 +42,22 @@ module Core
       off = keys { |person| person.fitted? && person.piece.deviation.abs > NEAR }
       Verdict.new(code: :landings, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
                   values: { off: off.size, near: NEAR, count: @plan.people.count(&:fitted?) })
+    end
+
+    def fit
+      findings = @plan.people.flat_map { |person| person.findings.map { |finding| [person.attendee.key, finding] } }
+      wrong, unknown, tight = %i[will_not unknown tight].map { |status| findings.select { |_, f| f.status == status } }
+      status = if wrong.any? then :will_not
+               elsif unknown.any? then :unknown
+               else tight.any? ? :tight : :fits
+               end
+      Verdict.new(code: :fit, status: status, section: :fit, subjects: (wrong + unknown).map(&:first).uniq,
+                  values: { wrong: kinds(wrong), unknown: kinds(unknown), tight: kinds(tight) })
+    end
+
+    # @return [Integer] different findings, however many people they concern
+    def kinds(findings)
+      findings.map { |_, finding| finding.key }.uniq.size
     end
 
     def tools

@@ -17,6 +17,18 @@ module Formats
       sign + (unit == :in ? inches(length.abs) : millimetres(length.abs))
     end
 
+    # To the nearest hundredth of a millimetre or thousandth of an inch, for what must fit.
+    # @return [String] such as "0.76 mm", "0.030 in"
+    def fine(length, unit, signed: false)
+      sign = if length.negative? then "\u2212"
+             else signed && length.positive? ? '+' : ''
+             end
+      return format('%<sign>s%<inches>.3f in', sign: sign, inches: length.abs.nm / 25.4e6) if unit == :in
+
+      hundredths = Rational(length.abs.nm, 10_000).round
+      sign + format('%.2f', hundredths / 100.0).sub(/\.?0+\z/, '') + ' mm'
+    end
+
     def millimetres(length)
       whole, tenth = Rational(length.nm, 100_000).round.divmod(10)
       "#{whole}#{".#{tenth}" unless tenth.zero?} mm"

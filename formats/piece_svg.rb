@@ -8,6 +8,9 @@ module Formats
     # A mark along the ruler's edge. status: :fits, :tight, :will_not or :wish · at: millimetres from the ruler's zero
     Mark = Core::Value.define(:at, :status, :text)
 
+    # A verdict at a place. at: millimetres from the ruler's zero · status: a key of RING_PATHS · text: its number
+    Pin = Core::Value.define(:at, :status, :text)
+
     MARGIN = 6.0
     RULER = 13.0
     MARKS = 9.0
@@ -17,9 +20,10 @@ module Formats
     # @param layout [Array<Core::Construction::Shape>] @param title [String] what a reader who cannot see it is told
     # @param span_mm [Float] length of the ruler, the same for every drawing that is to be compared
     # @param unit [Symbol] :mm or :in @param marks [Array<Mark>] @param labels [Boolean] whether beads carry their marks
+    # @param pins [Array<Pin>] numbered verdicts, drawn above the piece where they lie
     # @param centre [Float, nil] where the middle lies, to be marked
     # @param shared [SharedShapes, nil] where outlines are drawn once for several drawings
-    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil)
+    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil, pins: [])
       @layout = layout
       @title = title
       @span = span_mm
@@ -29,6 +33,7 @@ module Formats
       @ruler = ruler
       @shared = shared
       @centre = centre
+      @pins = stack(pins)
     end
 
     # One shape alone, at 2.4 pixels to the millimetre at the most.
@@ -47,11 +52,11 @@ module Formats
     # @param standalone [Boolean] for a file of its own, which names its colours itself
     # @return [String]
     def to_s(standalone: false)
-      top = -half_height - (@marks.any? ? MARKS * scale : 1)
+      top = -half_height - (@marks.any? ? MARKS * scale : 1) - pins_height
       height = half_height - top + (@ruler ? RULER * scale : 1)
       root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" #{root}) if standalone
-      %(<svg #{root}>#{shapes}#{ruler if @ruler}#{centre_line}#{marks}</svg>)
+      %(<svg #{root}>#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)
     end
 
     private
@@ -140,6 +145,32 @@ module Formats
       %(<g class="ruler"><path d="M0 #{n(y)}h#{n(@span)}" stroke="currentColor" stroke-width="0.3" fill="none"/>#{@unit == :in ? inch_ticks(y) : mm_ticks(y)}</g>)
     end
 
+    PIN = 5.2
+
+    # Pins that would lie on each other go into rows. @return [Array<(Pin, Integer)>]
+    def stack(pins)
+      edges = []
+      pins.sort_by(&:at).map do |pin|
+        row = edges.index { |edge| pin.at - edge > 9 * scale } || edges.size
+        edges[row] = pin.at
+        [pin, row]
+      end
+    end
+
+    def pins_height
+      @pins.empty? ? 0 : ((@pins.map(&:last).max + 1) * PIN * scale) + 1
+    end
+
+    def pins
+      @pins.map do |pin, row|
+        base = -half_height - (@marks.any? ? MARKS * scale : 1)
+        y = base - ((row + 0.5) * PIN * scale)
+        %(<g class="mark mark-#{pin.status}"><path d="M#{n(pin.at)} #{n(y + (2 * scale))}V#{n(-half_height * 0.4)}" stroke="currentColor" stroke-width="0.25" fill="none"/>) +
+          %(<path d="#{RING_PATHS.fetch(pin.status)}" transform="translate(#{n(pin.at)} #{n(y)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>) +
+          %(<text x="#{n(pin.at + (2.6 * scale))}" y="#{n(y + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" fill="currentColor" font-weight="700">#{h(pin.text)}</text></g>)
+      end.join
+    end
+
     def centre_line
       return unless @centre
 
@@ -193,6 +224,7 @@ module Formats
 
     # Rings of radius 1.8 about the origin.
     RING_PATHS = {
+      press: 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0M-1.8 0H1.8',
       fits: 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0', tight: 'M0 -1.8A1.8 1.8 0 0 1 0 1.8Z',
       will_not: 'M1.27 -1.27A1.8 1.8 0 1 0 1.27 1.27', unknown: 'M-0.7 -1.66A1.8 1.8 0 0 1 0.7 -1.66M1.66 -0.7A1.8 1.8 0 0 1 1.66 0.7M0.7 1.66A1.8 1.8 0 0 1 -0.7 1.66M-1.66 0.7A1.8 1.8 0 0 1 -1.66 -0.7'
     }.freeze

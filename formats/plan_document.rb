@@ -38,7 +38,7 @@ module Formats
         'on_line_mm' => piece.on_line.to_mm, 'beaded_mm' => beaded(piece).to_mm, 'lands_mm' => piece.landing.to_mm, 'play_mm' => piece.play.to_mm,
         'deviation_mm' => piece.deviation.to_mm, 'working' => person.working.map { |t| term(t) }, 'materials' => person.needs.map { |n| need(n) },
         'cuts' => person.cuts.map { |c| cut(c) }, 'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
-        'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'minutes' => t.minutes.round(2) } } }
+        'fit' => person.findings.map { |f| finding(f) }, 'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'minutes' => t.minutes.round(2) } } }
     end
 
     # @return [Core::Measure::Length] what lies between the ends
@@ -60,6 +60,12 @@ module Formats
         'body_mm' => cut.body.to_mm, 'consumption_mm' => cut.consumption.to_mm, 'tails_mm' => cut.tails.to_mm }
     end
 
+    def finding(finding)
+      { 'rule' => finding.rule.to_s, 'status' => finding.status.to_s, 'code' => finding.code.to_s, 'margin_mm' => finding.margin&.to_mm, 'at_mm' => finding.at&.round(2),
+        'text' => Wording.finding(finding), 'cures' => finding.cures.map { |c| Wording.cure(c) },
+        'missing' => finding.missing.map { |item, measure| { 'item' => item.key, 'measure' => measure.to_s } }, 'defaults' => finding.defaults.map(&:to_s) }
+    end
+
     def tool(need)
       { 'tool' => need.tool.key, 'name' => need.tool.name, 'users' => need.users, 'needed' => need.needed, 'brought' => need.brought,
         'on_hand' => need.on_hand, 'missing' => need.missing, 'shared' => need.shared? }
@@ -76,6 +82,6 @@ module Formats
       { 'method' => forecast.method.to_s, 'needed_minutes' => forecast.needed_minutes.round(2), 'spare_minutes' => forecast.spare_minutes.round(2),
         'ends' => (plan.workshop.start + forecast.needed_minutes).to_s, 'last' => forecast.last_attendee }
     end
-    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :need, :cut, :tool, :step, :forecast
+    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :need, :cut, :finding, :tool, :step, :forecast
   end
 end

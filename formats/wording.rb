@@ -44,6 +44,15 @@ module Formats
       [piece.causes.map { |c| cause(c, unit: unit) }, piece.cures.map { |c| cause(c, unit: unit) }.join(' ')].flatten.join(' ')
     end
 
+    # @param finding [Core::Fit::Finding]
+    def finding(finding, unit: :mm)
+      say("fit.#{finding.code}", unit: unit, **finding.values.transform_values { |v| v.is_a?(Core::Measure::Length) ? LengthPrint.fine(v, unit) : v })
+    end
+
+    def cure(cure, unit: :mm)
+      say("cures.#{cure.code}", unit: unit, **cure.values)
+    end
+
     def cause(cause, unit: :mm)
       say("causes.#{cause.code}", unit: unit, **cause.values)
     end

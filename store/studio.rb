@@ -25,6 +25,11 @@ module Store
       @database[:studio].get(:unit).to_sym
     end
 
+    # @return [Symbol] :warn or :forbid, what to make of a line in a ring that is not soldered
+    def open_rings
+      @database[:studio].get(:open_rings).to_sym
+    end
+
     def update(**settings)
       @database[:studio].update(settings)
     end
@@ -32,12 +37,12 @@ module Store
     # @return [Core::Inputs] all that a class's plan depends on
     def inputs(stored)
       Core::Inputs.new(workshop: stored.state.workshop, design: projects.version(stored.state.project_version_id).design,
-                       attendees: stored.state.attendees, table: catalogue.table)
+                       attendees: stored.state.attendees, table: catalogue.table, open_rings: open_rings)
     end
 
     # @return [Core::Plan] worked out once for each change
     def plan(stored)
-      @plans.fetch([stored.id, stored.revision, catalogue.revision]) { inputs(stored).plan }
+      @plans.fetch([stored.id, stored.revision, catalogue.revision, open_rings]) { inputs(stored).plan }
     end
 
     # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.

@@ -45,6 +45,8 @@ module Web
     register Routes::Exchange
     register Routes::Classes
     register Routes::People
+    register Routes::Gauge
+    register Routes::Measures
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings

@@ -25,6 +25,10 @@ module Web
       Formats::LengthPrint.call(value, unit, signed: signed)
     end
 
+    def fine(value, signed: false)
+      Formats::LengthPrint.fine(value, unit, signed: signed)
+    end
+
     def say(key, **values)
       Formats::Wording.say(key, unit: unit, **values)
     end

@@ -7,11 +7,14 @@ module Core
     # along: length it takes on the line · outer: width across · hole: inner diameter the lines pass (nil when not measured)
     # hole_height: hole axis above the skin (nil means drilled through the middle, outer / 2)
     # play: how much an adjustable finding can be let out (an extender chain), zero otherwise
+    # hole is also the bore of a crimp, cap or end, and the inner room of a ring
+    # gap: opening left in a ring that is not soldered · mass_mg: weighed, else worked out from material and size
+    # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
-      lines: 1, soldered: true, material: nil, nickel_free: true
+      lines: 1, soldered: true, gap: nil, material: nil, mass_mg: nil, nickel_free: true, malleable: false, magnetic: false, faces_with: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)

@@ -103,6 +103,11 @@ module Core
         rows.tally.map { |(part, role), number| count(part, number * times, role) }
       end
 
+      # @return [Measure::Length] what a part takes on the line
+      def along(part)
+        part.along
+      end
+
       def lengthwise(parts)
         Measure::Length.sum(parts.map(&:along))
       end

@@ -42,17 +42,17 @@ module Core
       end
 
       def row_growth(pair)
-        (pair * bead.outer.to_mm / bead.along.to_mm).ceil + (tip == :pointed ? 1 : 0)
+        (pair * bead.outer.to_mm / along(bead).to_mm).ceil + (tip == :pointed ? 1 : 0)
       end
 
       # Beads × bead length and a turn round the base (common practice, no source).
       def petal_wire
-        (bead.along * runs.sum) + (Measure::Length.mm(TURN_MM) * runs.size)
+        (along(bead) * runs.sum) + (Measure::Length.mm(TURN_MM) * runs.size)
       end
 
       # How far a petal reaches from the middle: a loop is flattened to about 0.4 of its round; a frame is as long as its outer row.
       def reach_mm
-        run = bead.along.to_mm * (way == :frame ? runs.last : beads)
+        run = along(bead).to_mm * (way == :frame ? runs.last : beads)
         way == :frame ? run + bead.outer.to_mm : (run * 0.4) + bead.outer.to_mm
       end
 

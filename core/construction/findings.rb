@@ -51,7 +51,15 @@ module Core
       end
 
       def joins
-        row.each_cons(2).reject { |a, b| a == b }.map { |a, b| Join.new(kind: :hangs_in, inner: b, outer: a, at: 0.0) }
+        hanging = row.each_cons(2).reject { |a, b| a == b }.map { |a, b| a.kind == :ring ? Join.new(kind: :hangs_in, inner: b, outer: a, at: 0.0) : Join.new(kind: :hangs_in, inner: a, outer: b, at: 0.0) }
+        hanging + facing
+      end
+
+      # A pendant faces front or aside by the number of rings it hangs from.
+      def facing
+        at = row.index { |part| part.kind == :pendant } or return []
+        rings = row.first(at).select { |part| part.kind == :ring }
+        [Join.new(kind: :faces, inner: row[at], outer: rings.last || row[at], at: 0.0, passes: rings.size)]
       end
 
       # A chain that takes the clasp is drawn drawn up to its tightest.

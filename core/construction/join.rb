@@ -4,6 +4,6 @@ module Core
   module Construction
     # Two things that must go together. inner passes, grips or hangs in outer; at: distance along the component.
     # kind: :lines_through, :crimp_on_lines, :cover_on_crimp, :cap_on_bead, :hangs_in, :holds_by_friction, :cord_in_end
-    Join = Value.define(:kind, :inner, :outer, :at, passes: 1)
+    Join = Value.define(:kind, :inner, :outer, :at, passes: 1, component: nil)
   end
 end

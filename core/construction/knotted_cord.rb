@@ -23,13 +23,15 @@ module Core
       # Turns of a barrel knot.
       parameter :turns, :integer, default: 3, range: 2..8
       parameter :bare, :length, default: '10 mm', range: Measure::Length.mm(0)..Measure::Length.mm(200)
-      parameter :closure, :choice, of: %i[loop slider], default: :loop
+      parameter :closure, :choice, of: %i[loop slider cord_ends], default: :loop
       # The bead that the loop passes over.
+      # Glued on both ends of the cords, in place of a loop or a slider.
+      parameter :cord_end, :part, of: %i[cord_end], required: false
       parameter :button, :part, of: %i[bead pendant], required: false
 
       def problems
         [(trouble('beads', :pattern_of_nothing) if beads.empty?), (trouble('beads', :nothing_may_fill) if beads.fills?),
-         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords), (trouble('button', :button_missing) if closure == :loop && button.nil?)].compact
+         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords), (trouble('button', :button_missing) if closure == :loop && button.nil?), (trouble('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
       end
 
       def fill
@@ -59,11 +61,17 @@ module Core
 
       # Loop and button with their knots, or the sliding knot.
       def closing_length
-        closure == :loop ? button.along + (button.outer / 2) + (knot_length * 2) : knot_length * 2
+        case closure
+        when :loop then button.along + (button.outer / 2) + (knot_length * 2)
+        when :slider then knot_length * 2
+        else cord_end.along * 2
+        end
       end
 
       # The loop goes round the button; the slider's two knots are tied round the other end.
       def closing_consumption
+        return Measure::Length::ZERO if closure == :cord_ends
+
         knots = knot_consumption * 2
         closure == :loop ? knots + (button.outer * Math::PI) : knots
       end
@@ -71,9 +79,13 @@ module Core
       def work_up(solution, maker)
         n = solution.repeats
         bead_uses = tally(beads.expand.map { |part| [part, :bead] }, n)
-        WorkUp.new(parts: closure == :loop ? bead_uses + [count(button, 1, :button)] : bead_uses, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
+        WorkUp.new(parts: bead_uses + closing_parts, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
                    drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
                    anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
+      end
+
+      def closing_parts
+        { loop: [(count(button, 1, :button) if button)], cord_ends: [(count(cord_end, 2, :cord_end) if cord_end)] }.fetch(closure, []).compact
       end
 
       # A folded cut serves two cords at once.
@@ -97,23 +109,42 @@ module Core
         [step('cut', 'cutting_line', cords - folded, preparable: true), step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }),
          step('knot', skill, repeats * 2, after: %w[gather], values: { beads: repeats, knots: repeats * 2 }),
          step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: repeats }),
-         step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], values: { closure: closure }),
-         step('trim', 'trimming', cords, after: %w[close], cautions: %i[cutting])]
+         closing_step,
+         step('trim', 'trimming', cords, after: [closing_step.key], cautions: %i[cutting])]
+      end
+
+      def closing_step
+        return step('glue', 'gluing', 2, after: %w[check_length], cautions: %i[cement]) if closure == :cord_ends
+
+        step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], values: { closure: closure })
       end
 
       def joins
-        through(cord, beads.expand, passes: cords)
+        ends = closure == :cord_ends ? [Join.new(kind: :cord_in_end, inner: cord, outer: cord_end, at: 0.0, passes: cords)] : []
+        through(cord, beads.expand, passes: cords) + ends
       end
 
       def layout(solution)
-        at = (closure == :loop ? button.along.to_mm + knot_length.to_mm : knot_length.to_mm) + bare.to_mm
+        at = first_length + bare.to_mm
         shapes = (0...solution.repeats).flat_map do |i|
           start = at + (i * fill.step.to_mm)
           [knot_shape(start), *bead_shapes(start + knot_length.to_mm), knot_shape(start + knot_length.to_mm + beads.fixed_length.to_mm)]
         end
         cords_drawn = across(cords, cord.thickness.to_mm).map { |y| line_shape(cord, solution.length.to_mm, y) }
-        button_drawn = closure == :loop ? [part_shape(button, :button, button.along.to_mm / 2)] : []
-        cords_drawn + button_drawn + shapes
+        cords_drawn + closing_shapes(solution) + shapes
+      end
+
+      # @return [Float] millimetres before the first bare stretch
+      def first_length
+        { loop: (button ? button.along + knot_length : nil), slider: knot_length, cord_ends: cord_end&.along }.fetch(closure).to_mm
+      end
+
+      def closing_shapes(solution)
+        return [part_shape(button, :button, button.along.to_mm / 2)] if closure == :loop
+        return [] if closure == :slider
+
+        half = cord_end.along.to_mm / 2
+        [half, solution.length.to_mm - half].map { |x| part_shape(cord_end, :cord_end, x) }
       end
 
       def bead_shapes(start)

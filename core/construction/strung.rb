@@ -114,15 +114,32 @@ module Core
       end
 
       def joins(beads)
-        at = positions(beads)
-        doubled = tails == :buried ? bury_through : 0
-        through = beads.each_with_index.group_by { |(part, _), _| part }.map do |part, places|
-          passes = places.any? { |_, index| index < doubled || index >= beads.size - doubled } ? 2 : 1
-          Join.new(kind: :lines_through, inner: line, outer: part, at: at[places.first.last], passes: passes)
-        end
+        through = passes_by_part(beads).map { |part, (at, passes)| Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes) }
         through << Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2)
         through << Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) unless terminal == crimp
-        through
+        through << Join.new(kind: :cover_beside, inner: beads.first.first, outer: cover, at: 0.0) if school == :covered
+        beads.any? { |part, _| part.kind == :cap } ? through + caps(beads, positions(beads)) : through
+      end
+
+      # @return [Hash{Catalogue::Part=>(Float, Integer)}] where each part first lies, and how often the line passes it at the most:
+      #   twice where a tail is buried
+      def passes_by_part(beads)
+        doubled = tails == :buried ? bury_through : 0
+        edge = terminal.along.to_mm
+        beads.each_with_index.with_object({}) do |((part, _), index), found|
+          passes = index < doubled || index >= beads.size - doubled ? 2 : 1
+          first, most = found[part]
+          found[part] = [first || (edge + (part.along.to_mm / 2)), [most || 0, passes].max] if most.nil? || most < passes
+          edge += part.along.to_mm
+        end
+      end
+
+      # A cap sits on the bead beside it.
+      def caps(beads, at)
+        beads.each_with_index.select { |(part, _), _| part.kind == :cap }.filter_map do |(cap, _), i|
+          neighbour = [i + 1, i - 1].select { |n| n.between?(0, beads.size - 1) }.map { |n| beads[n].first }.find { |part| part.kind != :cap }
+          Join.new(kind: :cap_on_bead, inner: neighbour, outer: cap, at: at[i]) if neighbour
+        end
       end
 
       def positions(beads)

@@ -24,7 +24,7 @@ module Core
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: base, step: bead.along + gap, height: bead.height_above_skin, most: Pattern::LARGEST / (lines * 4))
+        @fill ||= Sizing::Fill.new(base: base, step: along(bead) + gap, height: bead.height_above_skin, most: Pattern::LARGEST / (lines * 4))
       end
 
       private
@@ -66,7 +66,7 @@ module Core
       def lengths(solution)
         n = solution.repeats
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
-                    working: [term(:crimps_and_connectors, ends), term(:beads_of, bead.along * n, count: n, each: bead.along),
+                    working: [term(:crimps_and_connectors, ends), term(:beads_of, along(bead) * n, count: n, each: along(bead)),
                               (term(:gaps_of, gap * gaps(n), count: gaps(n), each: gap) unless gap.zero?)].compact)
       end
 

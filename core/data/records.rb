@@ -6,7 +6,8 @@ module Core
     module Records
       PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
                                          hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
-                                         soldered: :boolean, material: :text, nickel_free: :boolean)
+                                         soldered: :boolean, gap: :length, material: :text, mass_mg: :integer, nickel_free: :boolean,
+                                         malleable: :boolean, magnetic: :boolean, faces_with: :symbol)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text, rated_load_grams: :integer)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
                                          cautions: :symbols)

@@ -6,6 +6,11 @@ module Core
     # ease: nil takes the project's · mind: what to mind, in the instructor's words · colourway: nil takes the project's own parts
     # brings: tool keys they bring along
     Attendee = Value.define(:key, :name, :level, measures: {}.freeze, ease: nil, mind: '', colourway: nil, brings: [].freeze) do
+      # @return [Integer, nil] years, where the instructor wrote them
+      def age
+        Mind.age(mind)
+      end
+
       # @return [Array<Symbol>] some of Mind::FLAGS
       def flags
         Mind.flags(mind)

@@ -17,7 +17,7 @@ module Core
       # @return [Piece]
       def piece
         Piece.new(worn: @worn, landing: landing, on_line: on_line, target: @target, play: @blueprint.play, work_ups: @work_ups,
-                  drawing: Lazy.new { layout }, working: working, joins: @work_ups.values.flat_map(&:joins) + meetings, steps: steps, options: options)
+                  drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
       end
 
       private
@@ -69,30 +69,46 @@ module Core
         nil
       end
 
+      # The components' own joins, told where on the piece they lie.
+      def placed_joins
+        @work_ups.flat_map do |key, work_up|
+          start = offsets.fetch(key) { hung_from(key) }
+          far = start + work_up.lengths.beaded.to_mm
+          work_up.joins.map { |join| join.with(component: key, at: offsets.key?(key) && leading?(key) ? far - join.at : offsets.key?(key) ? start + join.at : start) }
+        end
+      end
+
+      # @return [Float] where a hung component hangs
+      def hung_from(key)
+        place, anchor = anchor_of(@design.hung.find { |component| component.key == key })
+        place ? offsets[place] + anchor.x : 0.0
+      end
+
       # Where two components on the path meet: what lies outside hangs in, or takes, what lies inside.
       def meetings
         @path.each_cons(2).flat_map do |(a_key, a), (b_key, b)|
           ends = [leading?(a_key) ? a.ends[:first] : a.ends[:last], b.ends[:first]]
-          next [] if ends.any?(&:nil?)
+          next [] if ends.any?(&:nil?) || ends.all? { |met| met.item.is_a?(Catalogue::Line) }
 
           inner, outer = ends.first.item.is_a?(Catalogue::Line) ? ends : ends.reverse
-          [Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: offsets[b_key], passes: inner.passes)]
+          [Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: offsets[b_key], passes: inner.passes, component: b_key)]
         end
       end
 
       def steps
         @work_ups.flat_map do |key, work_up|
-          work_up.steps.map { |step| step.with(key: "#{key}/#{step.key}", after: step.after.map { |s| "#{key}/#{s}" } + held_open(key, step)) }
+          work_up.steps.map { |step| step.with(key: "#{key}/#{step.key}", after: step.after.map { |s| "#{key}/#{s}" } + held_open.fetch([key, step.key], [])) }
         end
       end
 
       # What hangs on a component must be on before the step that closes it.
-      def held_open(key, step)
-        @design.hung.flat_map do |component|
+      # @return [Hash{(String, String)=>Array<String>}] component and closing step to the steps it waits for
+      def held_open
+        @held_open ||= @design.hung.each_with_object({}) do |component, held|
           place, anchor = anchor_of(component)
-          next [] unless place == key && anchor.closing_step == step.key
+          next unless anchor
 
-          @work_ups[component.key].steps.map { |s| "#{component.key}/#{s.key}" }
+          (held[[place, anchor.closing_step]] ||= []).concat(@work_ups[component.key].steps.map { |s| "#{component.key}/#{s.key}" })
         end
       end
 

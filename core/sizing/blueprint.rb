@@ -15,6 +15,7 @@ module Core
         @path = design.path.map { |component| member(component, table) }
         refuse_fixed if @path.none? { |m| m.construction.fill } && design.body != :own
         @hung = design.hung.map { |component| member(component, table) }
+        @fixed_work_ups = {}
         @filling, @fixed = @path.partition { |m| m.construction.fill }
       end
 
@@ -31,7 +32,7 @@ module Core
         share = @filling.empty? ? nil : (target - fixed_length - (play / 2)) / @filling.size
         return ends_too_long(target, share) if share && !share.positive?
 
-        work_ups = (@path + @hung).to_h { |m| [m.component.key, m.construction.call(target: share, maker: maker)] }
+        work_ups = (@path + @hung).to_h { |m| [m.component.key, work_up(m, share, maker)] }
         work_ups.values.find { |w| w.is_a?(OutOfReach) } || Assembly.new(self, worn, target, work_ups).piece
       end
 
@@ -41,6 +42,13 @@ module Core
       # @return [Piece, OutOfReach] at a usual size
       def fit_usual(maker = Construction::Maker.new)
         fit(design.body == :own ? own_size : Measure::Length.mm(USUAL_MM.fetch(design.body)) + design.ease, maker)
+      end
+
+      # What does not fill comes out the same for every wearer.
+      def work_up(member, share, maker)
+        return member.construction.call(target: share, maker: maker) if member.construction.fill
+
+        @fixed_work_ups[[member.component.key, maker.tails]] ||= member.construction.call(target: nil, maker: maker)
       end
 
       # @return [OutOfReach] the components of fixed length leave nothing for the rest

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'date'
+
 # Small made-up values for the core's examples.
 module Samples
   def mm(number)

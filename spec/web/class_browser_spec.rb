@@ -141,6 +141,8 @@ RSpec.describe 'The class page', type: :feature do
        '/classes/1/people/paste',
        '/projects',
        '/import',
+       '/gauge',
+       '/classes/4',
        '/classes/1/print'].each do |path|
         visit path
         expect(page).to be_axe_clean

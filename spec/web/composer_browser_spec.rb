@@ -135,3 +135,40 @@ RSpec.describe 'The composer', type: :feature do
     expect(page).to be_axe_clean
   end
 end
+
+RSpec.describe 'The fit of a class', type: :feature do
+  before { open_studio }
+
+  let(:id) { @studio.classes.all.find { |klass| klass.state.workshop.title.start_with?('Eclipse') }.id }
+
+  it 'pins each verdict where it lies, cures in one action and takes it back' do
+    visit "/classes/#{id}"
+    expect(page).to have_css('#mat .mark-will_not', minimum: 5).and have_css('.verdict', text: 'will not fit')
+    before = all('#fit .fit').size
+    click_on 'Use 3 mm crimp cover, silver tone for 2.2 mm crimp cover, silver tone'
+    expect(page).to have_no_css('#fit .fit', text: '2.2 mm crimp cover').and have_css('#fit .fit', maximum: before - 1)
+    press 'z'
+    expect(page).to have_css('#fit .fit', text: '2.2 mm crimp cover')
+  end
+
+  it 'asks for a missing measure where it is missed' do
+    parts = @studio.catalogue.table.parts
+    @studio.catalogue.save(:parts, [parts['pearl_7_cream'].with(hole: nil)])
+    visit "/classes/#{id}"
+    fill_in 'Hole of 7 mm pearl, cream', with: '1.2 mm'
+    click_on 'Enter'
+    expect(page).to have_text('7 mm pearl, cream: entered').and have_no_field('Hole of 7 mm pearl, cream')
+  end
+
+  it 'gauges lines at the table, redrawn while it is asked' do
+    visit '/gauge'
+    execute_script('window.kept = true')
+    { 'Line' => '20 SWG', 'Hole or bore' => '1.5 mm' }.each { |field, text| fill_in field, with: "#{text}\t" }
+    expect(page).to have_css('.gauge-verdict', text: 'It does not go through')
+    select 'none: the hole above', from: 'part'
+    fill_in 'Hole or bore', with: "2 mm\t"
+    expect(page).to have_css('.gauge-verdict', text: 'It fits')
+    expect([evaluate_script('window.kept'),
+            page.current_url]).to match([true, a_string_including('hole=2+mm', 'line=20+SWG')])
+  end
+end

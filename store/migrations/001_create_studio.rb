@@ -7,9 +7,12 @@ Sequel.migration do
       primary_key :id
       String :name, null: false
       String :unit, null: false, default: 'mm'
+      # What to make of a line in a ring that is not soldered: schools differ
+      String :open_rings, null: false, default: 'warn'
       Integer :catalogue_revision, null: false, default: 1
       check { { id: 1 } }
       constraint(:unit_known, unit: %w[mm in])
+      constraint(:open_rings_known, open_rings: %w[warn forbid])
     end
 
     create_table(:parts) do
@@ -26,8 +29,14 @@ Sequel.migration do
       String :mark
       Integer :lines
       TrueClass :soldered
+      Integer :gap_nm
       String :material
+      Integer :mass_mg
       TrueClass :nickel_free
+      TrueClass :malleable
+      TrueClass :magnetic
+      String :faces_with
+      constraint(:mass_positive) { mass_mg > 0 }
       constraint(:along_positive) { along_nm > 0 }
       constraint(:outer_positive) { outer_nm > 0 }
       constraint(:hole_smaller, Sequel.lit('hole_nm IS NULL OR (hole_nm > 0 AND hole_nm < outer_nm)'))

@@ -4,13 +4,13 @@ module Web
   module Presenters
     # The page of one class: its sections, and what each of them shows.
     class ClassPage
-      SECTIONS = %w[strip bench people piece materials cuts tools steps clock print].freeze
+      SECTIONS = %w[strip bench people piece fit materials cuts tools steps clock print].freeze
       # Those the section list and the number keys lead to.
-      NAMED = %w[people piece materials cuts tools steps clock print].freeze
+      NAMED = %w[people piece fit materials cuts tools steps clock print].freeze
       # Room on the ruler for the words beside the last mark.
-      LABEL_MM = 26
+      LABEL_MM = 34
       # Sections that show which place is chosen.
-      SEATED = %w[bench piece clock].freeze
+      SEATED = %w[bench piece fit clock].freeze
       # Sections that a refused form stands in.
       FORMS = { settings: 'strip', piece: 'piece' }.freeze
 
@@ -99,6 +99,43 @@ module Web
         status = piece.deviation.abs > Core::Verdicts::NEAR ? :tight : :fits
         [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :wish, text: "wished #{Formats::LengthPrint.call(piece.worn, unit)} worn"),
          Formats::PieceSvg::Mark.new(at: piece.on_line.to_mm, status: status, text: landing_text(person))]
+      end
+
+      # One finding of the class. number: as pinned on the drawings · names: whom it concerns · finding: the first of its kind
+      Fit = Core::Value.define(:number, :finding, :names, :person)
+
+      # @return [Array<Fit>] what is worth a look, worst first, each kind once
+      def fits
+        @fits ||= begin
+          all = people.flat_map { |person| person.findings.select(&:worth_a_look?).map { |finding| [finding, person] } }
+          grouped = all.group_by { |finding, person| [finding.key, (person.attendee.key if finding.join.nil?)] }.values
+          grouped.sort_by { |same| Core::Fit::Check::ORDER.index(same.first.first.status) }.each_with_index.map do |same, index|
+            person = (same.map(&:last) & [chosen]).first || same.first.last
+            Fit.new(number: index + 1, finding: same.first.first, names: same.map { |_, p| p.attendee.name }, person: person)
+          end
+        end
+      end
+
+      # @return [Array<(Core::Fit::Cure, Integer, Core::Fit::Effect)>] those that can be made, with their place in the finding's list
+      def cures(fit)
+        fit.finding.cures.each_with_index.filter_map do |cure, index|
+          effect = Core::Fit::Effect.of(cure, plan.design, fit.person, @studio.catalogue.table, open_rings: @studio.open_rings)
+          [cure, index, effect] if effect && effect.wrong_after <= effect.wrong_before
+        end
+      end
+
+      # @return [Array<Core::Fit::Finding>] all that was judged for the chosen person
+      def judged
+        chosen&.fitted? ? chosen.findings : []
+      end
+
+      def open_rings
+        @studio.open_rings
+      end
+
+      def pins_of(person)
+        numbers = fits.to_h { |fit| [fit.finding.key, fit.number] }
+        person.findings.select { |f| f.worth_a_look? && f.join }.map { |f| Formats::PieceSvg::Pin.new(at: f.at, status: f.status, text: numbers[f.key].to_s) }
       end
 
       def landing_text(person)
@@ -214,7 +251,7 @@ module Web
       def cache_key(name)
         return if drafts.any?
 
-        [id, revision, @studio.catalogue.revision, unit, (@asked_seat if SEATED.include?(name))]
+        [id, revision, @studio.catalogue.revision, @studio.open_rings, unit, (@asked_seat if SEATED.include?(name))]
       end
 
       def drawing_title(person)

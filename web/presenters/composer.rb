@@ -129,6 +129,11 @@ module Web
         Core::Sizing::Offers.for(piece, table)
       end
 
+      # @return [Array<Core::Fit::Finding>] joins worth a look
+      def findings
+        Core::Fit::Check.new(table, open_rings: @studio.open_rings).piece(piece).select(&:worth_a_look?)
+      end
+
       def repeats
         piece.work_ups.values.filter_map { |w| w.lengths.repeats }.sum
       end

@@ -38,6 +38,12 @@ module Web
           form = Presenters::PieceForm.new(studio, params)
           change(id, 'piece') { |state| form.apply(state) }
         end
+        app.post('/classes/:id/cure') do
+          cure = Presenters::CureForm.new(studio, studio.classes.find(id), params)
+          next show_class(id, notice: 'That is no longer needed.') unless cure.found?
+
+          change(id, 'cure') { |state| cure.apply(state) }
+        end
         app.post('/classes/:id/undo') { step_back(id) { studio.classes.undo(id) } }
         app.post('/classes/:id/redo') { step_back(id) { studio.classes.redo(id) } }
       end

@@ -12,6 +12,11 @@ module Web
           studio.update(unit: chosen) if chosen
           redirect to(Settings.back(text(:back))), 303
         end
+        app.post('/settings/open-rings') do
+          chosen = %w[warn forbid].find { |known| known == text(:open_rings) }
+          studio.update(open_rings: chosen) if chosen
+          redirect to(Settings.back(text(:back))), 303
+        end
         app.post('/settings/theme') do
           chosen = %w[light dark].find { |known| known == text(:theme) }
           response.set_cookie('theme', value: chosen, path: '/', same_site: :strict, httponly: true, max_age: 31_536_000) if chosen

@@ -2,7 +2,7 @@
 import { step } from './seats.js';
 import { open } from './sheets.js';
 
-const SECTIONS = ['people', 'piece', 'materials', 'cuts', 'tools', 'steps', 'clock', 'print'];
+const SECTIONS = ['people', 'piece', 'fit', 'materials', 'cuts', 'tools', 'steps', 'clock', 'print'];
 
 const go = (id) => {
   const section = document.getElementById(id);

@@ -81,6 +81,7 @@ const liveForms = (root) => {
   root.addEventListener('change', (event) => {
     if (event.target.dataset.fills) fill(event.target);
     else if (event.target.form?.dataset.live === '') send(event.target.form);
+    else if (event.target.form?.dataset.live === 'look' && event.target.type !== 'range') look(event.target.form);
   });
   root.addEventListener('input', (event) => {
     if (event.target.type === 'range' && event.target.form?.dataset.live === 'look') look(event.target.form);

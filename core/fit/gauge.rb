@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    # A quick check outside any class: these lines through this hole, crimp, ring, glued end or holding spacer.
+    module Gauge
+      # What a hole must do, with how many times the lines it may be at the most; nil: as large as it likes.
+      LOOSEST = { hole: nil, ring: nil, crimp: Rules::CrimpGrips::LOOSE, cord_end: Rules::EndTakesCord::ROOMY, spacer: Rules::SpacerHolds::SLIPS }.freeze
+      PART_KINDS = { hole: %i[bead finishing pendant], ring: %i[ring], crimp: %i[crimp], cord_end: %i[cord_end], spacer: %i[bead finishing] }.freeze
+      MOST_LINES = 10
+      MOST_UNEQUAL = Packing::MOST_UNEQUAL
+
+      # status: :fits, :tight or :will_not · margin: room left, or what is lacking · needed: the hole these lines need
+      # loosest: the widest that still holds, nil without a limit · packed: Packing::Packed in millimetres
+      # lines: [Catalogue::Line] of the studio that would do with as many passes, parts: [Catalogue::Part] that would do
+      Answer = Value.define(:status, :code, :margin, :needed, :loosest, :packed, :lines, :parts)
+
+      module_function
+
+      # @param purpose [Symbol] a key of LOOSEST @param lines [Array<Measure::Length>] one thickness for each pass
+      # @param hole [Measure::Length] @param table [Catalogue::Table] @return [Answer]
+      def ask(purpose, lines, hole, table)
+        needed = needed_for(lines)
+        status, code = judge(purpose, needed, hole)
+        loosest = LOOSEST.fetch(purpose) && (needed * LOOSEST.fetch(purpose))
+        Answer.new(status: status, code: code, needed: needed, loosest: loosest, packed: Packing.pack(lines.map(&:to_mm)), margin: code == :loose ? loosest - hole : hole - needed,
+                   lines: suited_lines(purpose, lines.size, hole, table), parts: suited_parts(purpose, needed, table))
+      end
+
+      # @return [Measure::Length]
+      def needed_for(lines)
+        Measure::Length.mm(Packing.diameter(lines.map(&:to_mm)))
+      end
+
+      def judge(purpose, needed, hole)
+        loosest = LOOSEST.fetch(purpose)
+        return %i[will_not too_small] if hole < needed
+        return %i[will_not loose] if loosest && hole > needed * loosest
+
+        hole < needed + Rule::CLEARANCE && purpose != :spacer ? %i[tight tight] : %i[fits fits]
+      end
+
+      def suited_lines(purpose, passes, hole, table)
+        table.lines.values.select { |line| judge(purpose, line.thickness * Measure::Bundle.ratio(passes), hole).first == :fits }.sort_by { |line| [line.thickness, line.key] }
+      end
+
+      def suited_parts(purpose, needed, table)
+        table.parts.values.select { |part| PART_KINDS.fetch(purpose).include?(part.kind) && part.hole && judge(purpose, needed, part.hole).first == :fits }.sort_by { |part| [part.hole, part.key] }
+      end
+      private_class_method :needed_for, :judge, :suited_lines, :suited_parts
+    end
+  end
+end

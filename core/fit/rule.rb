@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    # What rules of one join share. A rule answers the kinds of join it judges and judges one.
+    class Rule
+      # Room that two passes need beside the lines themselves (from memory).
+      CLEARANCE = Measure::Length.mm(0.05)
+
+      class << self
+        def key(name = nil)
+          name ? @key = name : @key
+        end
+
+        def judges(*kinds)
+          kinds.any? ? @kinds = kinds : @kinds
+        end
+      end
+
+      # @param table [Catalogue::Table] where cures may come from
+      # @param open_rings [Symbol] :warn or :forbid
+      def initialize(table, open_rings: :warn)
+        @table = table
+        @open_rings = open_rings
+      end
+
+      # @param join [Construction::Join] @return [Finding]
+      def call(join)
+        raise ArgumentError, "#{self.class.key} does not judge #{join.kind}"
+      end
+
+      private
+
+      def found(join, status, code, **rest)
+        Finding.new(rule: self.class.key, join: join, status: status, code: code, **rest)
+      end
+
+      # A measure that is not known is asked for, not guessed.
+      def ask(join, item, measure)
+        found(join, :unknown, :measure_missing, missing: [[item, measure]], values: { name: item.name, measure: measure })
+      end
+
+      # @return [Measure::Length] across n lines side by side in one hole
+      def bundle(line, passes)
+        line.thickness * Measure::Bundle.ratio(passes)
+      end
+
+      # @return [Array<Catalogue::Line>] of the same kind, thickest first, that are thinner
+      def thinner(line)
+        @table.lines.values.select { |other| other.kind == line.kind && other.thickness < line.thickness }.sort_by { |other| -other.thickness }
+      end
+
+      # @return [Array<Catalogue::Part>] of the same kind, nearest in size and colour first, that pass the block
+      def others(part, &block)
+        @table.parts.values.select { |other| other.kind == part.kind && other.key != part.key && block.call(other) }
+              .sort_by { |other| [(other.along - part.along).abs, (other.outer - part.outer).abs, other.material == part.material ? 0 : 1] }.first(3)
+      end
+
+      # @return [Cure] another part in the place of this one: the more its size differs, the larger the change
+      def swap_part(part, other)
+        Cure.new(code: :swap_part, from: part.key, to: other.key, change: 2 + (other.along - part.along).abs.to_mm, values: { from: part.name, to: other.name })
+      end
+
+      def swap_line(line, other)
+        Cure.new(code: :swap_line, from: line.key, to: other.key, change: 1, values: { from: line.name, to: other.name })
+      end
+
+      def ranked(cures)
+        cures.sort_by(&:change)
+      end
+    end
+  end
+end

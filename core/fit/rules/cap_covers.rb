@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    module Rules
+      # A cap is about as wide as its bead. A malleable one can be pressed a little wider by hand.
+      class CapCovers < Rule
+        key :cap_covers
+        judges :cap_on_bead
+
+        # Brass can be pressed about 5 per cent wider; beyond a tenth a cap gapes (from memory).
+        PRESSED = 1.05
+        GAPING = 1.1
+
+        def call(join)
+          bead = join.inner.outer
+          cap = join.outer.outer
+          status, code = judged(bead, cap, join.outer.malleable)
+          found(join, status, code, margin: cap - bead, defaults: %i[pressed gaping], values: { cap: join.outer.name, bead: join.inner.name, cap_width: cap, bead_width: bead },
+                                    cures: status == :fits ? [] : ranked(others(join.outer) { |o| judged(bead, o.outer, o.malleable).first == :fits }.map { |o| swap_part(join.outer, o) }))
+        end
+
+        private
+
+        def judged(bead, cap, malleable)
+          return cap > bead * GAPING ? %i[tight cap_gapes] : %i[fits cap_fits] if cap >= bead
+          return %i[press cap_press] if malleable && cap * PRESSED >= bead
+
+          %i[will_not cap_too_small]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    module Rules
+      # A cover closes over its crimp, and does not look wrong beside its neighbour.
+      class CoverCloses < Rule
+        key :cover_closes
+        judges :cover_on_crimp, :cover_beside
+
+        # How much wider than its neighbour a cover may be before it looks wrong (from memory).
+        WIDER = Measure::Length.mm(0.6)
+
+        def call(join)
+          join.kind == :cover_beside ? beside(join) : over(join)
+        end
+
+        private
+
+        def over(join)
+          room = join.outer.hole || join.outer.outer
+          margin = room - join.inner.outer
+          status = margin.negative? ? :will_not : :fits
+          found(join, status, margin.negative? ? :cover_too_small : :cover_fits, margin: margin, defaults: join.outer.hole ? [] : [:cover_room],
+                                                                                 cures: margin.negative? ? covers(join.outer) { |c| (c.hole || c.outer) >= join.inner.outer } : [],
+                                                                                 values: { cover: join.outer.name, crimp: join.inner.name, room: room, crimp_width: join.inner.outer })
+        end
+
+        def beside(join)
+          margin = join.inner.outer + WIDER - join.outer.outer
+          found(join, margin.negative? ? :tight : :fits, margin.negative? ? :cover_wide : :cover_sits, margin: margin, defaults: [:wider],
+                                                                                                  cures: margin.negative? ? covers(join.outer) { |c| c.outer <= join.inner.outer + WIDER } : [],
+                                                                                                  values: { cover: join.outer.name, bead: join.inner.name })
+        end
+
+        def covers(cover, &good)
+          ranked(others(cover, &good).map { |other| swap_part(cover, other) })
+        end
+      end
+    end
+  end
+end

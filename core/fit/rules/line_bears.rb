@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    module Rules
+      # The piece's weight against what its lines are rated for, with room to be tugged at.
+      class LineBears < Rule
+        key :line_bears
+
+        # Lines are asked to bear this many times the weight (from memory): pieces are pulled on, and crimps weaken a line.
+        SAFETY = 5
+
+        # @param piece [Sizing::Piece] @return [Array<Finding>] one for each component that hangs on lines
+        def on(piece)
+          piece.work_ups.filter_map do |key, work_up|
+            cuts = work_up.cuts.select { |cut| %i[cable thread cord elastic].include?(cut.line.kind) }
+            judge(key, cuts.first.line, cuts.sum(&:count), work_up.parts) if cuts.any?
+          end
+        end
+
+        private
+
+        def judge(component, line, strands, uses)
+          join = Construction::Join.new(kind: :weight, inner: line, outer: line, at: 0.0, passes: strands, component: component)
+          unknown = uses.map(&:part).uniq.reject { |part| Catalogue::Mass.milligrams(part) }
+          return found(join, :unknown, :mass_missing, missing: unknown.map { |part| [part, :material] }, values: { name: unknown.first.name }) if unknown.any?
+          return ask(join, line, :rated_load_grams) unless line.rated_load_grams
+
+          weigh(join, line, strands, uses.sum { |use| Catalogue::Mass.milligrams(use.part) * use.count } / 1000)
+        end
+
+        def weigh(join, line, strands, grams)
+          share = grams * SAFETY / (line.rated_load_grams * strands)
+          status = if share > 1 then :will_not
+                   else share > 0.8 ? :tight : :fits
+                   end
+          stronger = @table.lines.values.select { |other| other.kind == line.kind && (other.rated_load_grams || 0) * strands * 0.8 >= grams * SAFETY }
+          found(join, status, :"load_#{status}", defaults: [:safety], values: { line: line.name, grams: grams.round, asked: (grams * SAFETY).round, rated: line.rated_load_grams * strands, strands: strands },
+                                                 cures: status == :fits ? [] : ranked(stronger.map { |other| swap_line(line, other) }))
+        end
+      end
+    end
+  end
+end

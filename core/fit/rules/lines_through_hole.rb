@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    module Rules
+      # A line through a bead's hole, as often as it passes: k(n) thicknesses and a clearance (circle packing).
+      class LinesThroughHole < Rule
+        key :lines_through_hole
+        judges :lines_through, :knot_in_bead
+
+        # A knot is about this many line thicknesses wide (from memory).
+        KNOT_WIDTH = 2
+
+        def call(join)
+          hole = join.outer.hole or return ask(join, join.outer, :hole)
+
+          needed = needed(join)
+          margin = hole - needed
+          status = if margin >= CLEARANCE then :fits
+                   else margin.negative? ? :will_not : :tight
+                   end
+          found(join, status, code(join, status), margin: margin, defaults: [:clearance], cures: status == :fits ? [] : cures(join),
+                                                  values: { line: join.inner.name, bead: join.outer.name, passes: join.passes, needed: needed, hole: hole })
+        end
+
+        private
+
+        def needed(join)
+          join.kind == :knot_in_bead ? join.inner.thickness * KNOT_WIDTH * Measure::Bundle.ratio([join.passes / 2, 1].max) : bundle(join.inner, join.passes)
+        end
+
+        def code(join, status)
+          join.kind == :knot_in_bead ? :"knot_#{status}" : :"hole_#{status}"
+        end
+
+        def cures(join)
+          lines = thinner(join.inner).select { |line| bundle(line, join.passes) + CLEARANCE <= join.outer.hole }.first(1).map { |line| swap_line(join.inner, line) }
+          parts = others(join.outer) { |other| other.hole && other.hole >= needed(join) + CLEARANCE }.map { |other| swap_part(join.outer, other) }
+          ranked([*trimmed(join), *lines, *parts])
+        end
+
+        # A second pass that only buries a tail can be left out.
+        def trimmed(join)
+          return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.hole
+
+          [Cure.new(code: :trim_tails, component: join.component, parameter: 'tails', value: 'trimmed', change: 0.5)]
+        end
+      end
+    end
+  end
+end

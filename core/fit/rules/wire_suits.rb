@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    module Rules
+      # Wire for the work: too thick will not pull tight, too thin will not hold (common practice, no source, in American gauge).
+      class WireSuits < Rule
+        key :wire_suits
+
+        # technique => [thickest, thinnest] gauge that is usual
+        USUAL = { 'continuous_loop' => [24, 28], 'crossover_loop' => [24, 28], 'frame_row' => [24, 28], 'wrapped_loop' => [20, 24], 'simple_loop' => [20, 24] }.freeze
+
+        # @param piece [Sizing::Piece] @return [Array<Finding>]
+        def on(piece)
+          piece.work_ups.flat_map do |key, work_up|
+            wires = work_up.cuts.map(&:line).select { |line| line.kind == :wire }.uniq
+            techniques = work_up.steps.map(&:technique).uniq.select { |technique| USUAL.key?(technique) }
+            wires.product(techniques).map { |wire, technique| judge(wire, technique, key) }
+          end
+        end
+
+        private
+
+        def judge(wire, technique, component)
+          thick, thin = USUAL.fetch(technique).map { |gauge| Measure::Gauge.diameter(gauge, :awg) }
+          join = Construction::Join.new(kind: :wire, inner: wire, outer: wire, at: 0.0, component: component)
+          code = wire_code(wire.thickness, thick, thin)
+          found(join, code == :wire_fits ? :fits : :tight, code, margin: [thick - wire.thickness, wire.thickness - thin].min, defaults: [:wire_range],
+                                                               values: { wire: wire.name, technique: technique.tr('_', ' '), thick: thick, thin: thin, gauge: Measure::Gauge.nearest(wire.thickness, :awg) },
+                                                               cures: code == :wire_fits ? [] : suited(wire, thick, thin))
+        end
+
+        # Two hundredths of a millimetre either way is within what wires sold under one number differ by (from memory).
+        def wire_code(thickness, thick, thin)
+          slack = Measure::Length.mm(0.02)
+          return :wire_thick if thickness > thick + slack
+
+          thickness < thin - slack ? :wire_thin : :wire_fits
+        end
+
+        def suited(wire, thick, thin)
+          @table.lines.values.select { |other| other.kind == :wire && wire_code(other.thickness, thick, thin) == :wire_fits }.map { |other| swap_line(wire, other) }
+        end
+      end
+    end
+  end
+end

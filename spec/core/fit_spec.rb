@@ -1,0 +1,336 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Fit do
+  def line(thickness, kind: :cable, **rest)
+    Core::Catalogue::Line.new(key: "line_#{thickness}", name: 'line', kind: kind, thickness: mm(thickness), **rest)
+  end
+
+  def join(kind, inner, outer, passes: 1, component: 'front')
+    Core::Construction::Join.new(kind: kind, inner: inner, outer: outer, at: 10.0, passes: passes, component: component)
+  end
+
+  def judge(join, table: sample_table, **options)
+    Core::Fit::Check.new(table, **options).judge(join)
+  end
+
+  # Parts with the measures that the rules need.
+  def fitted(key, along, outer, kind: :bead, **rest)
+    lengths = rest.slice(:hole, :gap).transform_values { |number| mm(number) }
+    part(key, along, outer, kind: kind, **rest.merge(lengths))
+  end
+
+  describe 'one join' do
+    cases = [
+      # kind, line, passes, part, status, code
+      [:lines_through, 0.38, 1, [8, { hole: 1.0 }], :fits, :hole_fits],
+      [:lines_through, 0.46, 2, [7, { hole: 0.95 }], :tight, :hole_tight],
+      [:lines_through, 0.46, 2, [7, { hole: 0.9 }], :will_not, :hole_will_not],
+      [:lines_through, 0.46, 2, [7, {}], :unknown, :measure_missing],
+      # Common practice: two passes of 0.46 go into a 2 mm tube of 1.3 bore; three need the next size.
+      [:crimp_on_lines, 0.46, 2, [2, { kind: :crimp, hole: 1.3 }], :fits, :crimp_fits],
+      [:crimp_on_lines, 0.46, 2, [2, { kind: :crimp, hole: 0.94 }], :tight, :crimp_tight],
+      [:crimp_on_lines, 0.46, 4, [2, { kind: :crimp, hole: 1.0 }], :will_not, :crimp_too_small],
+      # From memory: a bore over 1.6 times the lines does not grip.
+      [:crimp_on_lines, 0.38, 2, [2, { kind: :crimp, hole: 1.3 }], :will_not, :crimp_loose],
+      # From memory: a spacer holds between the lines and 1.25 times them.
+      [:holds_by_friction, 0.38, 1, [3, { hole: 0.4 }], :fits, :spacer_holds],
+      [:holds_by_friction, 0.38, 1, [3, { hole: 0.46 }], :tight, :spacer_may_slip],
+      [:holds_by_friction, 0.38, 1, [3, { hole: 0.6 }], :will_not, :spacer_slips],
+      [:holds_by_friction, 0.38, 2, [3, { hole: 0.6 }], :will_not, :spacer_too_small],
+      # From memory: an end's bore lies between the bundle and 1.25 times it; three cords bundle to 2.1547.
+      [:cord_in_end, 1.5, 3, [9, { kind: :cord_end, hole: 3.5 }], :fits, :end_fits],
+      [:cord_in_end, 1.5, 3, [9, { kind: :cord_end, hole: 4.5 }], :tight, :end_loose],
+      [:cord_in_end, 1.5, 3, [9, { kind: :cord_end, hole: 3.2 }], :will_not, :end_too_small],
+      [:hangs_in, 0.38, 2, [6, { kind: :ring, hole: 4.4 }], :fits, :ring_fits],
+      [:hangs_in, 0.38, 2, [1, { kind: :ring, hole: 0.78 }], :tight, :ring_tight],
+      [:hangs_in, 0.38, 4, [1, { kind: :ring, hole: 0.8 }], :will_not, :ring_will_not],
+      [:hangs_in, 0.38, 2, [6, { kind: :ring, hole: 4.4, soldered: false, gap: 0.5 }], :tight, :ring_gap],
+      [:hangs_in, 0.46, 2, [6, { kind: :ring, hole: 4.4, soldered: false, gap: 0.3 }], :fits, :ring_fits],
+      # Common practice: thick elastic from 8 mm beads up.
+      [:elastic_for_bead, 0.5, 1, [10, {}], :tight, :elastic_thin],
+      [:elastic_for_bead, 0.5, 1, [6, {}], :fits, :elastic_fits],
+      [:elastic_for_bead, 1.0, 1, [10, {}], :fits, :elastic_fits]
+    ]
+    cases.each do |kind, thickness, passes, (size, measures), status, code|
+      it "#{kind}: #{passes} × #{thickness} and #{measures} is #{code}" do
+        finding = judge(join(kind, line(thickness), fitted('x', size, size, **measures), passes: passes))
+        expect([finding.status, finding.code]).to eq([status, code])
+        expect(finding.margin.negative?).to be(status == :will_not) unless %i[unknown tight].include?(status)
+      end
+    end
+
+    it 'lets a studio forbid what others warn of' do
+      open_ring = fitted('x', 6, 6, kind: :ring, hole: 4.4, soldered: false)
+      found = %i[warn forbid].map { |school|
+        judge(join(:hangs_in, line(0.25), open_ring, passes: 2), open_rings: school)
+      }
+      expect(found.map { |f| [f.status, f.defaults] }).to eq([[:tight, [:usual_gap]], [:will_not, [:usual_gap]]])
+    end
+
+    # About 5 per cent by hand (from memory).
+    {
+      [8.2, true] => :fits,
+      [7.7, true] => :press,
+      [7.7, false] => :will_not,
+      [6.0, true] => :will_not,
+      [9.5, true] => :tight
+    }.each do |(width, malleable), status|
+      it "a cap of #{width} on 8 mm, malleable #{malleable}, is #{status}" do
+        cap = fitted('cap', 3, width, kind: :cap, malleable: malleable)
+        expect(judge(join(:cap_on_bead, part('round_8', 8), cap)).status).to eq(status)
+      end
+    end
+
+    {
+      [:cover_on_crimp, 2.0, 2.2] => :fits,
+      [:cover_on_crimp, 2.5, 2.2] => :will_not,
+      [:cover_beside, 4.0, nil] => :fits,
+      [:cover_beside, 2.0, nil] => :tight
+    }.each do |(kind, inner, room), status|
+      it "#{kind} with #{inner} mm is #{status}" do
+        cover = fitted('cover', 3, 3, kind: :cover, **(room ? { hole: room } : {}))
+        expect(judge(join(kind, part('inner', 2, inner), cover)).status).to eq(status)
+      end
+    end
+
+    # Common practice: each ring turns a part by a quarter.
+    {
+      [:odd, 1] => :fits,
+      [:odd, 2] => :will_not,
+      [:even, 2] => :fits,
+      [:even, 1] => :will_not,
+      [nil, 1] => :unknown
+    }.each do |(wants, rings), status|
+      it "a pendant that faces front with #{wants.inspect} rings on #{rings} is #{status}" do
+        pendant = part('drop', 14, 8, kind: :pendant, faces_with: wants)
+        expect(judge(join(:faces, pendant, sample_table.part('ring'), passes: rings)).status).to eq(status)
+      end
+    end
+  end
+
+  describe 'cures' do
+    let(:table) do
+      base = sample_table
+      base.with(parts: base.parts.merge('small' => fitted('small', 2, 1.6, kind: :crimp, hole: 1.0),
+        'crimp' => fitted('crimp', 2, 2, kind: :crimp, hole: 1.3)))
+    end
+
+    it 'come least change first, and each of them mends what it is for' do
+      whole = bracelet
+      person = Core::Plan.for(workshop: workshop, design: whole, attendees: [attendee(1, 170)],
+        table: table).people.first
+      finding = person.findings.find { |f| f.code == :crimp_loose }
+      expect(finding.cures.map(&:change)).to eq(finding.cures.map(&:change).sort)
+      effect = Core::Fit::Effect.of(finding.cures.first, whole, person, table)
+      expect([finding.cures.first.to, effect.wrong_after - effect.wrong_before]).to eq(['small', -1])
+      cured = finding.cures.first.apply(whole)
+      mended = Core::Sizing::Blueprint.new(cured, table).fit(mm(183), Core::Construction::Maker.new)
+      expect(Core::Fit::Check.new(table).piece(mended).map(&:code)).not_to include(:crimp_loose)
+    end
+
+    it 'adds a ring to the row that needs it' do
+      hung = component('drop', :findings, hung_at: :centre, parts: pattern('ring', 'pendant'))
+      with_pendant = table.with(parts: table.parts.merge('pendant' => part('pendant', 14, 8, kind: :pendant,
+        faces_with: :even)))
+      whole = design(strung, hung)
+      check = ->(made) {
+        Core::Fit::Check.new(with_pendant).piece(Core::Sizing::Blueprint.new(made, with_pendant).fit(mm(180),
+          Core::Construction::Maker.new))
+      }
+      finding = check.(whole).find { |f| f.rule == :faces_front }
+      expect([finding.status,
+              check.(finding.cures.first.apply(whole)).find { |f|
+                f.rule == :faces_front
+              }.status]).to eq(%i[will_not fits])
+    end
+  end
+
+  describe 'people' do
+    def findings(mind, table: sample_table, colourways: {})
+      person = attendee(1, 170, mind: mind)
+      Core::Plan.for(workshop: workshop, design: bracelet.with(colourways: colourways), attendees: [person], table: table).people.first.findings.select { |f| f.join.nil? }
+    end
+
+    let(:nickel) {
+      sample_table.with(parts: sample_table.parts.merge('clasp' => part('clasp', 12, 7, kind: :clasp, nickel_free: false),
+        'steel' => part('steel', 12, 7, kind: :clasp)))
+    }
+    let(:magnet) {
+      sample_table.with(parts: sample_table.parts.merge('clasp' => part('clasp', 12, 7, kind: :clasp, magnetic: true)))
+    }
+
+    it 'keeps nickel from who minds it, first by a colourway, then by another part' do
+      found = findings('nickel allergy', table: nickel, colourways: { 'steel' => { 'clasp' => 'steel' } }).first
+      expect([found.code, found.cures.map(&:code)]).to eq([:nickel, %i[use_colourway swap_part]])
+      expect(findings('', table: nickel)).to eq([])
+      expect(findings('nickel allergy').map(&:code)).to eq([])
+    end
+
+    { 'pacemaker' => :magnet_implant, 'age 6' => :magnet_child }.each do |mind, code|
+      it("keeps magnets from #{mind}") { expect(findings(mind, table: magnet).map(&:code)).to include(code) }
+    end
+
+    # The small-parts cylinder of 16 CFR 1501 and ISO 8124-1: 31.7 mm wide, 25.4 to 57.1 mm deep.
+    it 'keeps small parts from under threes' do
+      expect(findings('age 2').map(&:code)).to include(:small_parts)
+      expect(findings('age 3').map(&:code)).not_to include(:small_parts)
+      large = Core::Fit::Rules::SuitsPerson.new(sample_table)
+      sizes = { [31, 57] => true, [32, 40] => false, [20, 58] => false, [10, 10] => true }
+      expect(sizes.keys.map { |along, outer| large.send(:small?, part('x', along, outer)) }).to eq(sizes.values)
+    end
+
+    it 'says at which work a minor is watched' do
+      table = sample_table.with(techniques: sample_table.techniques.transform_values { |skill|
+        skill.with(cautions: [:flame])
+      })
+      expect(findings('age 9', table: table).map { |f|
+        [f.code, f.values[:work]]
+      }).to eq([[:minor_watched, 'flame, cutting']])
+    end
+  end
+
+  describe 'weight on the line' do
+    # Densities: CRC Handbook of Chemistry and Physics; a sphere is π/6·d³.
+    {
+      %w[glass 8] => Math::PI / 6 * 512 * 2.5,
+      %w[steel 10] => Math::PI / 6 * 1000 * 7.9
+    }.each do |(material, size), milligrams|
+      it "weighs a #{size} mm round of #{material}" do
+        expect(Core::Catalogue::Mass.milligrams(part('x', size.to_i,
+          material: material))).to be_within(1e-6).of(milligrams)
+      end
+    end
+
+    it('prefers what was weighed') { expect(Core::Catalogue::Mass.milligrams(part('x', 8, material: 'glass', mass_mg: 700))).to eq(700.0) }
+
+    it 'asks five times the weight of the line, and says what is missing' do
+      heavy = sample_table.parts.transform_values { |p| p.with(mass_mg: 1000) }
+      statuses = [nil, 50, 130, 1000].map do |rated|
+        lines = sample_table.lines.merge('cable' => sample_table.lines['cable'].with(rated_load_grams: rated))
+        table = sample_table.with(parts: heavy, lines: lines)
+        piece = Core::Sizing::Blueprint.new(bracelet, table).fit(mm(170), Core::Construction::Maker.new)
+        Core::Fit::Check.new(table).piece(piece).find { |f| f.rule == :line_bears }.status
+      end
+      expect(statuses).to eq(%i[unknown will_not tight fits])
+    end
+  end
+
+  # Too thick to pull tight, too thin to hold; American gauge, common practice.
+  { 0.4 => :wire_fits, 0.8 => :wire_thick, 0.2 => :wire_thin }.each do |thickness, code|
+    it "#{thickness} mm of wire for beaded loops is #{code}" do
+      lines = sample_table.lines.merge('wire' => line(thickness, kind: :wire).with(key: 'wire'))
+      table = sample_table.with(lines: lines)
+      flower = design(component('flower', :beaded_flower, wire: 'wire', bead: 'seed'), body: :own)
+      blueprint = Core::Sizing::Blueprint.new(flower, table)
+      expect(Core::Fit::Check.new(table).piece(blueprint.fit_usual).find { |f| f.rule == :wire_suits }.code).to eq(code)
+    end
+  end
+
+  describe Core::Fit::Packing do
+    def gaps(packed, diameters)
+      radii = diameters.map { |d| d / 2.0 }.sort.reverse
+      apart = packed.centres.zip(radii).combination(2).map { |((ax, ay), ar), ((bx, by), br)|
+        Math.hypot(ax - bx, ay - by) - ar - br
+      }
+      inside = packed.centres.zip(radii).map { |(x, y), r| packed.radius - Math.hypot(x, y) - r }
+      (apart + inside).min
+    end
+
+    # Graham, Lubachevsky, Nurmela, Östergård, Discrete Mathematics 181 (1998): packed anew here, and distances checked.
+    (1..7).each do |n|
+      it "packs #{n} equal lines as published, none over another" do
+        packed = described_class.pack([1.0] * n)
+        expect(packed.radius * 2).to be_within(1e-3).of(Core::Measure::Bundle::RATIOS[n])
+        expect(gaps(packed, [1.0] * n)).to be > -1e-6
+      end
+    end
+
+    it 'knows the published ratios for eight to ten' do
+      # 1 + 1/sin(π/7) for eight (seven round one); nine and ten as published.
+      expect(Core::Measure::Bundle::RATIOS[8]).to be_within(1e-3).of(1 + (1 / Math.sin(Math::PI / 7)))
+      expect(Core::Measure::Bundle::RATIOS.values_at(9, 10)).to eq([3.6131, 3.8130])
+    end
+
+    it 'packs unequal lines no worse than a brute-force search, none over another' do
+      rng = Random.new(3)
+      8.times do
+        diameters = Array.new(rng.rand(2..4)) { rng.rand(0.3..1.5) }
+        packed = described_class.pack(diameters)
+        expect(gaps(packed, diameters)).to be > -1e-6
+        expect(packed.radius).to be <= brute_force(diameters, rng) + 1e-3
+      end
+    end
+
+    # Random starts, then small moves that shrink the enclosing circle and part what overlaps.
+    def brute_force(diameters, rng)
+      radii = diameters.map { |d| d / 2.0 }.sort.reverse
+      Array.new(12) { settle(radii, rng) }.min
+    end
+
+    def settle(radii, rng)
+      centres = radii.map { [rng.rand(-1.0..1.0), rng.rand(-1.0..1.0)] }
+      cost = ->(all) { all.zip(radii).map { |(x, y), r| Math.hypot(x, y) + r }.max + (20 * overlap(all, radii)) }
+      step = 0.5
+      best = cost.(centres)
+      3000.times do
+        index = rng.rand(radii.size)
+        moved = centres.each_with_index.map { |(x, y), i|
+          i == index ? [x + rng.rand(-step..step), y + rng.rand(-step..step)] : [x, y]
+        }
+        trial = cost.(moved)
+        trial < best ? (centres, best = moved, trial) : step = [step * 0.998, 1e-4].max
+      end
+      overlap(centres, radii) > 1e-4 ? Float::INFINITY : best
+    end
+
+    def overlap(centres, radii)
+      centres.zip(radii).combination(2).sum { |((ax, ay), ar), ((bx, by), br)|
+        [ar + br - Math.hypot(ax - bx, ay - by), 0].max
+      }
+    end
+  end
+
+  describe Core::Measure::Gauge do
+    # ASTM B258, as printed in its table to two places; BS 3737 for the British.
+    {
+      [18, :awg] => 1.02,
+      [20, :awg] => 0.81,
+      [22, :awg] => 0.64,
+      [24, :awg] => 0.51,
+      [26, :awg] => 0.40,
+      [18, :swg] => 1.219,
+      [20, :swg] => 0.914
+    }.each do |(number, system), diameter|
+      it("#{number} #{system} is #{diameter} mm") {
+        expect(described_class.diameter(number, system).to_mm).to be_within(0.006).of(diameter)
+      }
+    end
+  end
+
+  {
+    '0,5 mm' => 0.5,
+    '.5mm' => 0.5,
+    '24 AWG' => 0.5106,
+    '20swg' => 0.914,
+    '11/0' => 2.15,
+    '1/32 in' => 0.79375,
+    '0.38' => 0.38
+  }.each do |text, diameter|
+    it("reads #{text.inspect} as #{diameter} mm") { expect(Core::Measure::ThicknessText.read(text).to_mm).to be_within(1e-3).of(diameter) }
+  end
+
+  {
+    '' => :blank,
+    '-1 mm' => :not_positive,
+    '0' => :not_positive,
+    '24 ga' => :say_system,
+    '24 xwg' => :unknown_system,
+    '99 awg' => :unknown_gauge,
+    '13/0' => :unknown_bead,
+    'thin' => :unreadable
+  }.each do |text, reason|
+    it "refuses #{text.inspect}" do
+      expect { Core::Measure::ThicknessText.read(text) }.to raise_error(Core::Measure::ThicknessText::Unreadable) { |e| expect(e.reason).to eq(reason) }
+    end
+  end
+end

@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # The gauge: a question, its answer drawn in cross-section, and sizes side by side at true scale.
+    class Gauge
+      SECTIONS = %w[ask answer scale convert].freeze
+      # Pixels to the millimetre: what browsers take for granted, and what can be set. In hundredths.
+      USUAL_PX = 378
+      PX = (200..900).freeze
+      WIRES = [18, 20, 22, 24, 26, 28].freeze
+      # A bank card is 85.60 × 53.98 mm (ISO/IEC 7810, ID-1).
+      CARD = [85.6, 53.98].freeze
+
+      attr_reader :question, :unit
+
+      # @yieldparam section [String] @yieldreturn [String] its HTML
+      def initialize(studio, fragments, params, unit:, &render)
+        @studio = studio
+        @fragments = fragments
+        @params = params
+        @unit = unit
+        @question = Formats::GaugeQuestion.new(params, table)
+        @render = render
+      end
+
+      def sections
+        SECTIONS.map { |name| @fragments.section("gauge-#{name}", nil) { @render.call(name, self) } }
+      end
+
+      def table
+        @studio.catalogue.table
+      end
+
+      # A form's fields and errors.
+      def value(name)
+        question.values[name.to_s]
+      end
+
+      def error(name)
+        question.errors[name.to_sym]
+      end
+
+      def answer
+        question.answer
+      end
+
+      def parts
+        table.parts.values.select { |part| Core::Fit::Gauge::PART_KINDS.values.flatten.include?(part.kind) }
+      end
+
+      def drawing
+        Formats::PackingSvg.new(question.lines.sort.reverse, answer.packed, question.hole, title: "#{question.lines.size} lines in a hole of #{Formats::LengthPrint.fine(question.hole, unit)}").to_s
+      end
+
+      # @return [Integer] hundredths of a pixel to the millimetre
+      def pixels
+        given = @params['px'].to_s
+        given.match?(/\A\d{3}\z/) ? given.to_i.clamp(PX.begin, PX.end) : USUAL_PX
+      end
+
+      def true_scale
+        sizes = Core::Measure::SeedBeads::SIZES.map { |size| [size.name, size.across.to_mm, :bead] }
+        wires = WIRES.map { |gauge| ["#{gauge} AWG", Core::Measure::Gauge.diameter(gauge, :awg).to_mm, :wire] }
+        Formats::SizesSvg.new(sizes + wires, pixels / 100.0, card: CARD).to_s
+      end
+
+      # What one size is in the other systems; nil when it does not read.
+      Conversion = Core::Value.define(:length, :awg, :swg, :bead)
+
+      def conversion
+        length = Core::Measure::ThicknessText.read(convert)
+        Conversion.new(length: length, awg: Core::Measure::Gauge.nearest(length, :awg), swg: Core::Measure::Gauge.nearest(length, :swg),
+                       bead: Core::Measure::SeedBeads::SIZES.min_by { |size| (size.across - length).abs }.name)
+      rescue Core::Measure::ThicknessText::Unreadable => e
+        @convert_error = Formats::Wording.say("gauge_errors.#{e.reason}", text: e.text)
+        nil
+      end
+
+      attr_reader :convert_error
+
+      def convert
+        text('convert', '24 AWG')
+      end
+
+      def bead
+        text('bead', '11/0')
+      end
+
+      def beads
+        Core::Measure::SeedBeads::SIZES.select(&:per_gram)
+      end
+
+      def count
+        text('count', '500')
+      end
+
+      # @return [String, nil] what so many beads weigh and measure, in words
+      def weighed
+        size = beads.find { |known| known.name == bead }
+        return 'Choose a bead size.' unless size
+        return 'Give a whole number of beads up to 100000.' unless count.match?(/\A\d{1,6}\z/)
+
+        strung = size.along * count.to_i
+        "#{count} beads of #{bead} weigh about #{format('%.1f', Core::Measure::SeedBeads.grams(size, count.to_i))} g and make about #{Formats::LengthPrint.call(strung, unit)} on a line. " \
+          "10 g hold about #{Core::Measure::SeedBeads.count(size, 10)}."
+      end
+
+      private
+
+      def text(name, usual)
+        @params[name].is_a?(String) ? @params[name].scrub.delete("\u0000").strip[0, 40] : usual
+      end
+    end
+  end
+end
