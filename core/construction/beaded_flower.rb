@@ -77,7 +77,7 @@ module Core
          step('load', 'loading', total, after: %w[cut], preparable: true, values: { beads: total }),
          step(way.to_s, TECHNIQUES.fetch(way), worked, after: %w[load], values: { petals: petals, beads: beads, half: half, rows: row_pairs * 2 }),
          step('check', 'measuring', 1, after: [way.to_s], checkpoint: true, values: { petals: petals }),
-         step('bind', 'twisting', 1, after: %w[check], cautions: %i[sharp_tails])]
+         step('bind', 'twisting', 1, after: %w[check], cautions: %i[sharp_tails work_hardening])]
       end
 
       def layout

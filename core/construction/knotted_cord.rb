@@ -25,6 +25,8 @@ module Core
       parameter :bare, :length, default: '10 mm', range: Measure::Length.mm(0)..Measure::Length.mm(200)
       parameter :closure, :choice, of: %i[loop slider cord_ends], default: :loop
       # The bead that the loop passes over.
+      # A bead or slider that both ends run through and that holds them by friction, in place of a sliding knot.
+      parameter :slider, :part, of: %i[slider bead], required: false
       # Glued on both ends of the cords, in place of a loop or a slider.
       parameter :cord_end, :part, of: %i[cord_end], required: false
       parameter :button, :part, of: %i[bead pendant], required: false
@@ -63,7 +65,7 @@ module Core
       def closing_length
         case closure
         when :loop then button.along + (button.outer / 2) + (knot_length * 2)
-        when :slider then knot_length * 2
+        when :slider then slider ? slider.along : knot_length * 2
         else cord_end.along * 2
         end
       end
@@ -71,6 +73,8 @@ module Core
       # The loop goes round the button; the slider's two knots are tied round the other end.
       def closing_consumption
         return Measure::Length::ZERO if closure == :cord_ends
+
+        return Measure::Length::ZERO if closure == :slider && slider
 
         knots = knot_consumption * 2
         closure == :loop ? knots + (button.outer * Math::PI) : knots
@@ -85,7 +89,7 @@ module Core
       end
 
       def closing_parts
-        { loop: [(count(button, 1, :button) if button)], cord_ends: [(count(cord_end, 2, :cord_end) if cord_end)] }.fetch(closure, []).compact
+        { loop: [(count(button, 1, :button) if button)], cord_ends: [(count(cord_end, 2, :cord_end) if cord_end)], slider: [(count(slider, 1, :slider) if slider)] }.fetch(closure, []).compact
       end
 
       # A folded cut serves two cords at once.
@@ -115,13 +119,15 @@ module Core
 
       def closing_step
         return step('glue', 'gluing', 2, after: %w[check_length], cautions: %i[cement]) if closure == :cord_ends
+        return step('slide', 'stringing', 2, after: %w[check_length]) if closure == :slider && slider
 
         step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], values: { closure: closure })
       end
 
       def joins
-        ends = closure == :cord_ends ? [Join.new(kind: :cord_in_end, inner: cord, outer: cord_end, at: 0.0, passes: cords)] : []
-        through(cord, beads.expand, passes: cords) + ends
+        closing = { cord_ends: (Join.new(kind: :cord_in_end, inner: cord, outer: cord_end, at: 0.0, passes: cords) if cord_end),
+                    slider: (Join.new(kind: :holds_by_friction, inner: cord, outer: slider, at: 0.0, passes: 2 * cords) if slider) }[closure]
+        [*through(cord, beads.expand, passes: cords), *closing]
       end
 
       def layout(solution)
@@ -136,12 +142,12 @@ module Core
 
       # @return [Float] millimetres before the first bare stretch
       def first_length
-        { loop: (button ? button.along + knot_length : nil), slider: knot_length, cord_ends: cord_end&.along }.fetch(closure).to_mm
+        { loop: (button ? button.along + knot_length : nil), slider: slider ? slider.along : knot_length, cord_ends: cord_end&.along }.fetch(closure).to_mm
       end
 
       def closing_shapes(solution)
         return [part_shape(button, :button, button.along.to_mm / 2)] if closure == :loop
-        return [] if closure == :slider
+        return slider ? [part_shape(slider, :slider, slider.along.to_mm / 2)] : [] if closure == :slider
 
         half = cord_end.along.to_mm / 2
         [half, solution.length.to_mm - half].map { |x| part_shape(cord_end, :cord_end, x) }

@@ -96,6 +96,15 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect(covered.steps.map(&:key)).to include('covers')
     end
 
+    it 'closes into a clamshell in place of the bare crimp' do
+      table_part = { 'shell' => part('shell', 5, 4, kind: :clamshell) }
+      table = sample_table.with(parts: sample_table.parts.merge(table_part))
+      whole = design(strung(school: 'clamshell', cover: 'shell'))
+      work_up = Core::Sizing::Blueprint.new(whole, table).fit(mm(180), Core::Construction::Maker.new).work_ups['front']
+      expect(work_up.layout.count { |shape| shape.item.key == 'shell' }).to eq(2)
+      expect(work_up.steps.map(&:technique)).to include('clamshell')
+    end
+
     it 'makes parallel strands alike' do
       one, three = [front, front(strands: 3)]
       expect(three.parts.map(&:count)).to eq(one.parts.map { |p| p.count * 3 })
@@ -240,6 +249,12 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         knots = (work_up.lengths.repeats * 2) + 2
         expect(work_up.cuts.first.consumption.to_mm).to be_within(0.01).of((knots * thicknesses * 1.5 * 2.1547) + (8 * Math::PI))
       end
+    end
+
+    it 'runs both ends through a slider that must hold them' do
+      work_up = built(:knotted_cord, samples[:knotted_cord], cords: 1, folded: 0, closure: 'slider', slider: 'round_8')
+      held = work_up.joins.find { |join| join.kind == :holds_by_friction }
+      expect([held.passes, counts(work_up)['round_8'], work_up.steps.map(&:key)]).to match([2, 1, include('slide')])
     end
 
     it 'can be let out by a slider' do
