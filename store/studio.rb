@@ -34,6 +34,11 @@ module Store
       @database[:studio].update(settings)
     end
 
+    # @return [Array] changes whenever a setting or the catalogue does, cheaply
+    def stamp
+      @database[:studio].get(%i[catalogue_revision open_rings])
+    end
+
     # @return [Core::Inputs] all that a class's plan depends on
     def inputs(stored)
       Core::Inputs.new(workshop: stored.state.workshop, design: projects.version(stored.state.project_version_id).design,
@@ -42,7 +47,7 @@ module Store
 
     # @return [Core::Plan] worked out once for each change
     def plan(stored)
-      @plans.fetch([stored.id, stored.revision, catalogue.revision, open_rings]) { inputs(stored).plan }
+      @plans.fetch([stored.id, stored.revision, *stamp]) { inputs(stored).plan }
     end
 
     # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.

@@ -12,8 +12,7 @@ module Web
 
     set :root, __dir__
     set :views, File.join(__dir__, 'views')
-    set :public_folder, File.join(__dir__, 'public')
-    set :static_cache_control, [:public, { max_age: 3600 }]
+    set :static, false
     set :erb, escape_html: true
     set :default_encoding, 'utf-8'
     set :reload_templates, false
@@ -59,6 +58,7 @@ module Web
         set :fragments, Fragments.new
       end
       Rack::Builder.new do
+        use Rack::Static, urls: %w[/css /js /vendor /icon.svg], root: Assets::FOLDER, header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use BodyLimit
         use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'

@@ -16,6 +16,10 @@ module Web
       settings.studio
     end
 
+    def studio_name
+      @studio_name ||= studio.name
+    end
+
     # @return [Symbol] unit lengths are shown in
     def unit
       @unit ||= studio.unit

@@ -251,7 +251,8 @@ module Web
       def cache_key(name)
         return if drafts.any?
 
-        [id, revision, @studio.catalogue.revision, @studio.open_rings, unit, (@asked_seat if SEATED.include?(name))]
+        @shown ||= [id, revision, unit, *@studio.stamp]
+        [*@shown, (@asked_seat if SEATED.include?(name))]
       end
 
       def drawing_title(person)
