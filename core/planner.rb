@@ -19,15 +19,28 @@ module Core
 
     # @return [Plan]
     def plan
-      Plan.new(workshop: @workshop, design: @design, people: people, sample: sample, steps: planned_steps, needs: Bill::Need.sum(people.flat_map(&:needs)),
-               tools: Technique::ToolNeed.for_class(people.select(&:fitted?).to_h { |p| [p.attendee, p.tools] }, @table, @workshop.tool_sets),
-               forecast: Session::Sum.forecast(people.select(&:fitted?).to_h { |p| [p.attendee.key, p.tasks] }, @workshop.minutes, @calibration))
+      Plan.new(workshop: @workshop, design: @design, people: people, sample: sample, steps: planned_steps,
+        needs: Bill::Need.sum(people.flat_map(&:needs)), tools: tool_needs, forecast: forecast)
     end
 
     private
 
     def people
       @people ||= @attendees.map { |attendee| person(attendee) }
+    end
+
+    def fitted_people
+      people.select(&:fitted?)
+    end
+
+    def tool_needs
+      used = fitted_people.to_h { |person| [person.attendee, person.tools] }
+      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets)
+    end
+
+    def forecast
+      tasks = fitted_people.to_h { |person| [person.attendee.key, person.tasks] }
+      Session::Sum.forecast(tasks, @workshop.minutes, @calibration)
     end
 
     def sample
@@ -51,25 +64,33 @@ module Core
     end
 
     def unfitted(attendee, reason, measure = nil, ease = nil)
-      PersonPlan.new(attendee: attendee, body: @design.body, piece: reason, measure: measure, ease: ease, needs: [], cuts: [], tools: {}, tasks: [])
+      PersonPlan.new(attendee: attendee, body: @design.body, piece: reason, measure: measure, ease: ease, needs: [], cuts: [], tools: {},
+        tasks: [])
     end
 
     def fitted(attendee, piece, measure, ease)
       shared = @fits[piece.object_id] ||= {
-        needs: Bill::Need.sum(piece.parts, times: @design.made), cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made),
-        steps: ordered(piece.steps), findings: @check.piece(piece), **@same_for_steps[piece.steps.map(&:key)]
+        needs: Bill::Need.sum(piece.parts, times: @design.made),
+        cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made),
+        steps: ordered(piece.steps),
+        findings: @check.piece(piece),
+        **@same_for_steps[piece.steps.map(&:key)]
       }
       own = @check.person(attendee, piece, shared[:cautions], @design)
       PersonPlan.new(attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, needs: shared[:needs], cuts: shared[:cuts],
-                     tools: shared[:tools], tasks: tasks(shared[:steps], attendee.level),
-                     findings: own.reject { |f| f.status == :fits } + shared[:findings])
+        tools: shared[:tools], tasks: tasks(shared[:steps], attendee.level),
+        findings: own.reject { |f| f.status == :fits } + shared[:findings])
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
     def ordered(steps)
       keys = steps.map(&:key)
-      found = @orders[keys] ||= Technique::Order.call(steps, @table).tap { |order| @same_for_steps[keys] = { tools: tools(order), cautions: cautions(order) } }.map { |step| keys.index(step.key) }
-      steps.values_at(*found)
+      @orders[keys] ||= begin
+        order = Technique::Order.call(steps, @table)
+        @same_for_steps[keys] = { tools: tools(order), cautions: cautions(order) }
+        order.map { |step| keys.index(step.key) }
+      end
+      steps.values_at(*@orders[keys])
     end
 
     def cautions(steps)
@@ -97,25 +118,28 @@ module Core
         demonstration = shown[skill.key] ? 0 : skill.demonstration_minutes
         shown[skill.key] = true
         Session::Task.new(step: step, technique: skill, demonstration_minutes: demonstration,
-                          minutes: Session::Sum.minutes(step, skill, level, @calibration) * @design.made)
+          minutes: Session::Sum.minutes(step, skill, level, @calibration) * @design.made)
       end
     end
 
     # The class's common order, told with the numbers of the first fitted attendee, or of the sample.
     def planned_steps
-      leader = people.find(&:fitted?) || sample
-      levels = people.map { |p| p.attendee.level }.uniq.sort
-      leader.tasks.each_with_index.map do |task, index|
-        PlannedStep.new(number: index + 1, step: task.step, technique: task.technique, tools: task.technique.tools.uniq.map { |key| @table.tool(key) },
-                        minutes_by_level: levels.to_h { |level| [level, minutes_at(task.step.key, level)] },
-                        cautions: (task.technique.cautions + task.step.cautions).uniq)
-      end
+      leader = fitted_people.first || sample
+      levels = people.map { |person| person.attendee.level }.uniq.sort
+      leader.tasks.each_with_index.map { |task, index| planned_step(task, index + 1, levels) }
+    end
+
+    def planned_step(task, number, levels)
+      skill = task.technique
+      PlannedStep.new(number: number, step: task.step, technique: skill, tools: skill.tools.uniq.map { |key| @table.tool(key) },
+        minutes_by_level: levels.to_h { |level| [level, minutes_at(task.step.key, level)] },
+        cautions: (skill.cautions + task.step.cautions).uniq)
     end
 
     # @return [Float] the mean of those at this level who are fitted
     def minutes_at(key, level)
       @minutes ||= people.flat_map { |p| p.tasks.map { |task| [[task.step.key, p.attendee.level], task.minutes] } }
-                         .group_by(&:first).transform_values { |all| all.sum(&:last) / all.size }
+        .group_by(&:first).transform_values { |all| all.sum(&:last) / all.size }
       @minutes.fetch([key, level], 0.0)
     end
   end

@@ -51,7 +51,10 @@ module Core
       end
 
       def joins
-        hanging = row.each_cons(2).reject { |a, b| a == b }.map { |a, b| a.kind == :ring ? Join.new(kind: :hangs_in, inner: b, outer: a, at: 0.0) : Join.new(kind: :hangs_in, inner: a, outer: b, at: 0.0) }
+        hanging = row.each_cons(2).reject { |a, b| a == b }.map do |a, b|
+          ring, other = a.kind == :ring ? [a, b] : [b, a]
+          Join.new(kind: :hangs_in, inner: other, outer: ring, at: 0.0)
+        end
         hanging + facing
       end
 

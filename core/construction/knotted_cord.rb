@@ -33,7 +33,8 @@ module Core
 
       def problems
         [(trouble('beads', :pattern_of_nothing) if beads.empty?), (trouble('beads', :nothing_may_fill) if beads.fills?),
-         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords), (trouble('button', :button_missing) if closure == :loop && button.nil?), (trouble('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
+         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords), (trouble('button', :button_missing) if closure == :loop && button.nil?),
+         (trouble('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
       end
 
       def fill
@@ -89,7 +90,8 @@ module Core
       end
 
       def closing_parts
-        { loop: [(count(button, 1, :button) if button)], cord_ends: [(count(cord_end, 2, :cord_end) if cord_end)], slider: [(count(slider, 1, :slider) if slider)] }.fetch(closure, []).compact
+        part, number = { loop: [button, 1], cord_ends: [cord_end, 2], slider: [slider, 1] }.fetch(closure)
+        part ? [count(part, number, part.kind)] : []
       end
 
       # A folded cut serves two cords at once.

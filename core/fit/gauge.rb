@@ -45,7 +45,8 @@ module Core
       end
 
       def suited_parts(purpose, needed, table)
-        table.parts.values.select { |part| PART_KINDS.fetch(purpose).include?(part.kind) && part.hole && judge(purpose, needed, part.hole).first == :fits }.sort_by { |part| [part.hole, part.key] }
+        drilled = table.parts.values.select { |part| PART_KINDS.fetch(purpose).include?(part.kind) && part.hole }
+        drilled.select { |part| judge(purpose, needed, part.hole).first == :fits }.sort_by { |part| [part.hole, part.key] }
       end
       private_class_method :needed_for, :judge, :suited_lines, :suited_parts
     end

@@ -16,11 +16,16 @@ module Core
           bead = join.inner.outer
           cap = join.outer.outer
           status, code = judged(bead, cap, join.outer.malleable)
-          found(join, status, code, margin: cap - bead, defaults: %i[pressed gaping], values: { cap: join.outer.name, bead: join.inner.name, cap_width: cap, bead_width: bead },
-                                    cures: status == :fits ? [] : ranked(others(join.outer) { |o| judged(bead, o.outer, o.malleable).first == :fits }.map { |o| swap_part(join.outer, o) }))
+          values = { cap: join.outer.name, bead: join.inner.name, cap_width: cap, bead_width: bead }
+          found(join, status, code, margin: cap - bead, defaults: %i[pressed gaping], values: values, cures: status == :fits ? [] : cures(join.outer, bead))
         end
 
         private
+
+        def cures(cap, bead)
+          good = others(cap) { |other| judged(bead, other.outer, other.malleable).first == :fits }
+          ranked(good.map { |other| swap_part(cap, other) })
+        end
 
         def judged(bead, cap, malleable)
           return cap > bead * GAPING ? %i[tight cap_gapes] : %i[fits cap_fits] if cap >= bead

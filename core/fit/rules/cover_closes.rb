@@ -20,17 +20,19 @@ module Core
         def over(join)
           room = join.outer.hole || join.outer.outer
           margin = room - join.inner.outer
-          status = margin.negative? ? :will_not : :fits
-          found(join, status, margin.negative? ? :cover_too_small : :cover_fits, margin: margin, defaults: join.outer.hole ? [] : [:cover_room],
-                                                                                 cures: margin.negative? ? covers(join.outer) { |c| (c.hole || c.outer) >= join.inner.outer } : [],
-                                                                                 values: { cover: join.outer.name, crimp: join.inner.name, room: room, crimp_width: join.inner.outer })
+          about = { margin: margin, defaults: join.outer.hole ? [] : [:cover_room],
+                    values: { cover: join.outer.name, crimp: join.inner.name, room: room, crimp_width: join.inner.outer } }
+          return found(join, :fits, :cover_fits, **about) unless margin.negative?
+
+          found(join, :will_not, :cover_too_small, **about, cures: covers(join.outer) { |c| (c.hole || c.outer) >= join.inner.outer })
         end
 
         def beside(join)
           margin = join.inner.outer + WIDER - join.outer.outer
-          found(join, margin.negative? ? :tight : :fits, margin.negative? ? :cover_wide : :cover_sits, margin: margin, defaults: [:wider],
-                                                                                                  cures: margin.negative? ? covers(join.outer) { |c| c.outer <= join.inner.outer + WIDER } : [],
-                                                                                                  values: { cover: join.outer.name, bead: join.inner.name })
+          about = { margin: margin, defaults: [:wider], values: { cover: join.outer.name, bead: join.inner.name } }
+          return found(join, :fits, :cover_sits, **about) unless margin.negative?
+
+          found(join, :tight, :cover_wide, **about, cures: covers(join.outer) { |c| c.outer <= join.inner.outer + WIDER })
         end
 
         def covers(cover, &good)

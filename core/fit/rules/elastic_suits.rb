@@ -13,10 +13,11 @@ module Core
 
         def call(join)
           margin = join.outer.outer < LARGE ? join.inner.thickness : join.inner.thickness - THICK
+          about = { margin: margin, defaults: %i[large thick], values: { elastic: join.inner.name, bead: join.outer.name } }
+          return found(join, :fits, :elastic_fits, **about) unless margin.negative?
+
           thicker = @table.lines.values.select { |line| line.kind == :elastic && line.thickness >= THICK }.min_by(&:thickness)
-          found(join, margin.negative? ? :tight : :fits, margin.negative? ? :elastic_thin : :elastic_fits, margin: margin, defaults: %i[large thick],
-                                                                                                     values: { elastic: join.inner.name, bead: join.outer.name },
-                                                                                                     cures: margin.negative? && thicker ? [swap_line(join.inner, thicker)] : [])
+          found(join, :tight, :elastic_thin, **about, cures: [thicker].compact.map { |line| swap_line(join.inner, line) })
         end
       end
     end

@@ -17,11 +17,16 @@ module Core
           needed = bundle(join.inner, join.passes)
           status, code = judged(bore, needed)
           found(join, status, code, margin: code == :end_loose ? (needed * ROOMY) - bore : bore - needed, defaults: [:roomy],
-                                    values: { end: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore },
-                                    cures: status == :fits ? [] : ranked(others(join.outer) { |o| o.hole && judged(o.hole, needed).first == :fits }.map { |o| swap_part(join.outer, o) }))
+            values: { end: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore },
+            cures: status == :fits ? [] : cures(join.outer, needed))
         end
 
         private
+
+        def cures(part, needed)
+          good = others(part) { |other| other.hole && judged(other.hole, needed).first == :fits }
+          ranked(good.map { |other| swap_part(part, other) })
+        end
 
         def judged(bore, needed)
           return %i[will_not end_too_small] if bore < needed

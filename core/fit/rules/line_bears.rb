@@ -34,9 +34,13 @@ module Core
           status = if share > 1 then :will_not
                    else share > 0.8 ? :tight : :fits
                    end
+          found(join, status, :"load_#{status}", defaults: [:safety], cures: status == :fits ? [] : cures(line, strands, grams),
+            values: { line: line.name, grams: grams.round, asked: (grams * SAFETY).round, rated: line.rated_load_grams * strands, strands: strands })
+        end
+
+        def cures(line, strands, grams)
           stronger = @table.lines.values.select { |other| other.kind == line.kind && (other.rated_load_grams || 0) * strands * 0.8 >= grams * SAFETY }
-          found(join, status, :"load_#{status}", defaults: [:safety], values: { line: line.name, grams: grams.round, asked: (grams * SAFETY).round, rated: line.rated_load_grams * strands, strands: strands },
-                                                 cures: status == :fits ? [] : ranked(stronger.map { |other| swap_line(line, other) }))
+          ranked(stronger.map { |other| swap_line(line, other) })
         end
       end
     end

@@ -21,8 +21,9 @@ module Core
           status = if margin >= CLEARANCE then :fits
                    else margin.negative? ? :will_not : :tight
                    end
-          found(join, status, :"ring_#{status}", margin: margin, values: { ring: join.outer.name, inner: join.inner.name, passes: join.passes, needed: needed, room: room },
-                                                 cures: status == :fits ? [] : ranked(roomier(join, needed)))
+          found(join, status, :"ring_#{status}", margin: margin,
+            values: { ring: join.outer.name, inner: join.inner.name, passes: join.passes, needed: needed, room: room },
+            cures: status == :fits ? [] : ranked(roomier(join, needed)))
         end
 
         private
@@ -46,10 +47,13 @@ module Core
         end
 
         def gap(join)
-          soldered = others(join.outer) { |o| o.soldered && o.hole && o.hole >= bundle(join.inner, join.passes) }
-          found(join, @open_rings == :forbid ? :will_not : :tight, :ring_gap, margin: join.inner.thickness - gap_of(join.outer), defaults: join.outer.gap ? [] : [:usual_gap],
-                                                                              values: { ring: join.outer.name, line: join.inner.name, gap: gap_of(join.outer), thickness: join.inner.thickness },
-                                                                              cures: ranked(soldered.map { |o| swap_part(join.outer, o) }))
+          ring = join.outer
+          gap = gap_of(ring)
+          soldered = others(ring) { |other| other.soldered && other.hole && other.hole >= bundle(join.inner, join.passes) }
+          found(join, @open_rings == :forbid ? :will_not : :tight, :ring_gap,
+            margin: join.inner.thickness - gap, defaults: ring.gap ? [] : [:usual_gap],
+            values: { ring: ring.name, line: join.inner.name, gap: gap, thickness: join.inner.thickness },
+            cures: ranked(soldered.map { |other| swap_part(ring, other) }))
         end
 
         def roomier(join, needed)

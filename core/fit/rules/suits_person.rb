@@ -32,7 +32,8 @@ module Core
           with = parts.reject(&:nickel_free)
           return found(nil, :fits, :nickel_free, values: { name: attendee.name }) if with.empty?
 
-          found(nil, :will_not, :nickel, values: { name: attendee.name, parts: with.map(&:name).join(', ') }, cures: ranked(colourways(with, design) + with.flat_map { |part| free_of_nickel(part) }))
+          cures = colourways(with, design) + with.flat_map { |part| free_of_nickel(part) }
+          found(nil, :will_not, :nickel, values: { name: attendee.name, parts: with.map(&:name).join(', ') }, cures: ranked(cures))
         end
 
         def colourways(with, design)
@@ -49,8 +50,9 @@ module Core
           age = attendee.age
           return unless magnet && (attendee.flags.include?(:implant) || (age && age < MAGNETS_FROM))
 
-          found(nil, :will_not, attendee.flags.include?(:implant) ? :magnet_implant : :magnet_child, values: { name: attendee.name, part: magnet.name },
-                                                                                        cures: ranked(others(magnet) { |o| !o.magnetic }.map { |o| swap_part(magnet, o) }))
+          code = attendee.flags.include?(:implant) ? :magnet_implant : :magnet_child
+          plain = others(magnet) { |other| !other.magnetic }
+          found(nil, :will_not, code, values: { name: attendee.name, part: magnet.name }, cures: ranked(plain.map { |other| swap_part(magnet, other) }))
         end
 
         def small_parts(attendee, parts)
