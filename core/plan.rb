@@ -3,10 +3,10 @@
 module Core
   # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
   #
-  # people: [PersonPlan] · needs: [Bill::Need], exactly the sum over people · cuts: [(attendee key, Cutting::CutNeed)]
+  # people: [PersonPlan] · needs: [Bill::Need], exactly the sum over people · spares: {part => Bill::Spares} · cuts: [(attendee key, Cutting::CutNeed)]
   # steps: [PlannedStep] · tools: [Technique::ToolNeed] · forecast: Session::Forecast
   # sample: PersonPlan at a usual size, for a class without sized people
-  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :steps, :tools, :forecast) do
+  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :forecast) do
     def verdicts
       Verdicts.new(self).call
     end

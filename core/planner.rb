@@ -20,7 +20,7 @@ module Core
     # @return [Plan]
     def plan
       Plan.new(workshop: @workshop, design: @design, people: people, sample: sample, steps: planned_steps,
-        needs: Bill::Need.sum(people.flat_map(&:needs)), tools: tool_needs, forecast: forecast)
+        needs: Bill::Need.sum(people.flat_map(&:needs)), spares: Bill::Spares.of(fitted_people), tools: tool_needs, forecast: forecast)
     end
 
     private

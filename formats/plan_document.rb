@@ -13,7 +13,7 @@ module Formats
     def write(plan)
       { 'format' => FORMAT, 'version' => VERSION, 'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
-        'verdicts' => plan.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n) },
+        'verdicts' => plan.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
         'lines' => plan.line_totals.map { |line, total| { 'line' => line.key, 'name' => line.name, 'total_mm' => total.to_mm } },
         'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'forecast' => forecast(plan) }
     end
@@ -51,6 +51,10 @@ module Formats
         'values' => term.values.to_h { |k, v| v.is_a?(Core::Measure::Length) ? ["#{k}_mm", v.to_mm] : [k.to_s, v] } }
     end
 
+    def spares(spares)
+      { 'spares_shared' => spares.shared, 'spares_bagged' => spares.bagged }
+    end
+
     def need(need)
       { 'part' => need.part.key, 'name' => need.part.name, 'count' => need.count }
     end
@@ -82,6 +86,6 @@ module Formats
       { 'method' => forecast.method.to_s, 'needed_minutes' => forecast.needed_minutes.round(2), 'spare_minutes' => forecast.spare_minutes.round(2),
         'ends' => (plan.workshop.start + forecast.needed_minutes).to_s, 'last' => forecast.last_attendee }
     end
-    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :need, :cut, :finding, :tool, :step, :forecast
+    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :spares, :need, :cut, :finding, :tool, :step, :forecast
   end
 end

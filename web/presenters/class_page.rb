@@ -145,6 +145,11 @@ module Web
         "lands #{Formats::LengthPrint.call(deviation, unit, signed: true)}"
       end
 
+      # @return [Integer] of a hundred classes
+      def confidence
+        (Core::Bill::Spares::CONFIDENCE * 100).round
+      end
+
       def offers(person)
         Core::Sizing::Offers.for(person.piece, @studio.catalogue.table)
       end

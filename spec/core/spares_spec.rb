@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Bill::Spares do
+  # R 4.2.2: for (conf in c(0.9, 0.95, 0.99)) qbinom(conf, n, p)
+  {
+    [12, 0.02] => [1, 1, 2],
+    [100, 0.05] => [8, 9, 11],
+    [238, 0.01] => [4, 5, 7],
+    [24, 0.1] => [4, 5, 6],
+    [960, 0.015] => [19, 21, 24],
+    [5000, 0.02] => [113, 117, 124],
+    [40, 0.5] => [24, 25, 27]
+  }.each do |(uses, probability), quantiles|
+    it "asks #{quantiles} spares for #{uses} uses lost with #{probability}, as R does" do
+      losses = Core::Bill::Losses.new(probability => uses)
+      expect([0.9, 0.95, 0.99].map { |confidence| losses.quantile(confidence) }).to eq(quantiles)
+    end
+  end
+
+  it 'joins people who lose differently as one binomial where they lose alike' do
+    parts = Core::Bill::Losses.new(0.03 => 40, 0.0300000001 => 60)
+    whole = Core::Bill::Losses.new(0.03 => 100)
+    expect(parts.distribution.first(12).zip(whole.distribution).map { |a, b| (a - b).abs }.max).to be < 1e-6
+    expect(parts.distribution.sum).to be_within(1e-9).of(1)
+  end
+
+  it 'loses nothing where nothing can be lost' do
+    expect(Core::Bill::Losses.new(0.0 => 50, 0.1 => 0).quantile(0.99)).to eq(0)
+  end
+
+  describe 'of a class' do
+    let(:people) { (1..12).map { |i| attendee(i, 150 + (i * 5), level: 1 + (i % 5)) } }
+    let(:spares) { plan_for(bracelet, people).spares }
+
+    it 'needs far fewer in one dish than in every bag, and knows every part' do
+      plan = plan_for(bracelet, people)
+      expect(spares.keys).to match_array(plan.needs.map(&:part))
+      expect(spares.values.map(&:needed)).to match_array(plan.needs.map(&:count))
+      expect(spares.values).to all(satisfy { |spare| spare.shared <= spare.bagged })
+      expect(spares.values.sum(&:bagged)).to be > 2 * spares.values.sum(&:shared)
+    end
+
+    it 'holds back more the surer one wants to be, and for beginners' do
+      plan = plan_for(bracelet, people)
+      by_confidence = [0.5, 0.9, 0.99].map { |confidence| described_class.of(plan.people, confidence: confidence).values.sum(&:shared) }
+      expect(by_confidence).to eq(by_confidence.sort)
+      beginners, masters = [1, 5].map { |level| plan_for(bracelet, people.map { |p| p.with(level: level) }).spares.values.sum(&:shared) }
+      expect(beginners).to be > masters
+    end
+
+    # Trying it out: in how many of many classes would these spares have lasted?
+    it 'lasts as often as it says' do
+      rng = Random.new(8)
+      plan = plan_for(bracelet, people)
+      part = plan.needs.find { |need| need.part.key == 'round_8' }.part
+      uses = plan.people.flat_map { |p| [Core::Bill::Loss.probability(part, p.attendee.level)] * p.needs.find { |n| n.part == part }.count }
+      lasted = (1..2000).count { uses.count { |probability| rng.rand < probability } <= plan.spares[part].shared }
+      expect(lasted / 2000.0).to be_between(0.94, 1.0)
+    end
+  end
+end
