@@ -24,7 +24,7 @@ module Core
 
     def people
       count = @plan.people.size
-      Verdict.new(code: :people, status: count.zero? ? :unknown : :fits, section: :people, values: { count: count })
+      Verdict.new(code: :people, status: count.zero? ? :unknown : :fits, section: :people, values: { number: count })
     end
 
     def sizes
@@ -35,13 +35,13 @@ module Core
                else :fits
                end
       Verdict.new(code: :sizes, status: status, section: :people, subjects: unreachable + missing,
-                  values: { missing: missing.size, unreachable: unreachable.size, count: @plan.people.size })
+                  values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size })
     end
 
     def landings
       off = keys { |person| person.fitted? && person.piece.deviation.abs > NEAR }
       Verdict.new(code: :landings, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
-                  values: { off: off.size, near: NEAR, count: @plan.people.count(&:fitted?) })
+                  values: { number: off.size, near: NEAR, all: @plan.people.count(&:fitted?) })
     end
 
     def fit
@@ -52,7 +52,7 @@ module Core
                else tight.any? ? :tight : :fits
                end
       Verdict.new(code: :fit, status: status, section: :fit, subjects: (wrong + unknown).map(&:first).uniq,
-                  values: { wrong: kinds(wrong), unknown: kinds(unknown), tight: kinds(tight) })
+                  values: { number: kinds([wrong, unknown, tight].find(&:any?) || []) })
     end
 
     # @return [Integer] different findings, however many people they concern
@@ -63,7 +63,7 @@ module Core
     def tools
       short = @plan.tools.select { |need| need.missing.positive? }
       Verdict.new(code: :tools, status: short.any? ? :will_not : :fits, section: :tools, subjects: short.map { |need| need.tool.key },
-                  values: { missing: short.sum(&:missing), kinds: short.size })
+                  values: { number: short.sum(&:missing), kinds: short.size })
     end
 
     def time

@@ -36,12 +36,18 @@ module Formats
       @pins = stack(pins)
     end
 
-    # One shape alone, at 2.4 pixels to the millimetre at the most.
+    # A line drawn straight, at this many pixels to the millimetre.
+    def self.stroke(line, scale)
+      height = [line.thickness.to_mm, 0.2].max
+      %(<svg viewBox="0 0 8 3" width="#{8 * scale}" height="#{3 * scale}" aria-hidden="true" class="part"><path d="M0.2 1.5h7.6" stroke="#{line.colour}" stroke-width="#{height}"/></svg>)
+    end
+
+    # One shape alone, at this many pixels to the millimetre; without one, small enough for a chip.
     # @return [String]
-    def self.picture(shape)
+    def self.picture(shape, scale = nil)
       width = shape.along + 1
       height = shape.across + 1
-      scale = [2.4, 34 / [width, height].max].min
+      scale ||= [2.4, 34 / [width, height].max].min
       new([shape], title: shape.item.name, span_mm: width, labels: false, ruler: false).bare(width, height, scale)
     end
 

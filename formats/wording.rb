@@ -26,7 +26,12 @@ module Formats
     end
 
     def verdict(verdict, unit: :mm)
-      say("verdicts.#{verdict.code}.#{verdict.status}", unit: unit, **verdict.values)
+      counted("verdicts.#{verdict.code}.#{verdict.status}", verdict, unit)
+    end
+
+    # @param verdict [Core::Verdict] @return [String] in two or three words
+    def short(verdict, unit: :mm)
+      counted("short.#{verdict.code}.#{verdict.status}", verdict, unit)
     end
 
     def step(step, unit: :mm)
@@ -57,6 +62,10 @@ module Formats
       say("causes.#{cause.code}", unit: unit, **cause.values)
     end
 
+    def counted(key, verdict, unit)
+      say(key, unit: unit, count: verdict.values.fetch(:number, 0), **verdict.values)
+    end
+
     def printed(value, unit)
       case value
       when Core::Measure::Length then LengthPrint.call(value, unit)
@@ -66,6 +75,6 @@ module Formats
       else value.to_s
       end
     end
-    private_class_method :printed
+    private_class_method :counted, :printed
   end
 end

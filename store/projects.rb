@@ -17,6 +17,12 @@ module Store
       @database[:project_versions].where(id: newest).order(:name).all.map { |row| saved(row) }
     end
 
+    # @return [Array<Saved>] the newest of each, and older ones that classes were planned with
+    def in_use
+      planned = @database[:classes].distinct.select_map(:project_version_id)
+      (newest + planned.map { |id| version(id) }).uniq(&:id)
+    end
+
     # @return [Saved] @raise [NotFound]
     def version(id)
       @versions[id] ||= saved(@database[:project_versions].first(id: id) || raise(NotFound.new(:project, id)))

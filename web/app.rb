@@ -45,6 +45,7 @@ module Web
     register Routes::Classes
     register Routes::People
     register Routes::Gauge
+    register Routes::Stockroom
     register Routes::Measures
     register Routes::Projects
     register Routes::Composer

@@ -111,11 +111,17 @@ module Web
     end
 
     # A part drawn on its own, as it lies on the line.
-    def part_picture(part)
-      PICTURES[part] ||= begin
+    # @param scale [Float, nil] pixels to the millimetre; nil makes it fit a chip
+    def part_picture(part, scale: nil)
+      PICTURES[[part, scale]] ||= begin
         shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
-        Formats::PieceSvg.picture(shape)
+        Formats::PieceSvg.picture(shape, scale)
       end
+    end
+
+    # A line as thick as it is, on the stockroom's scale.
+    def line_picture(line)
+      Formats::PieceSvg.stroke(line, 11.3)
     end
 
     def minutes_text(value)

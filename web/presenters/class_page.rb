@@ -10,7 +10,7 @@ module Web
       # Room on the ruler for the words beside the last mark.
       LABEL_MM = 34
       # Sections that show which place is chosen.
-      SEATED = %w[bench piece fit clock].freeze
+      SEATED = %w[bench people piece fit clock].freeze
       # Sections that a refused form stands in.
       FORMS = { settings: 'strip', piece: 'piece' }.freeze
 

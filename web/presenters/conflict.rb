@@ -6,7 +6,7 @@ module Web
     class Conflict
       FIELDS = { 'name' => 'name', 'level' => 'level', 'wrist' => 'wrist', 'neck' => 'neck', 'ankle' => 'ankle', 'mind' => 'what to mind',
                  'colourway' => 'colourway', 'title' => 'title', 'date' => 'date', 'start' => 'start', 'minutes' => 'minutes', 'venue' => 'venue',
-                 'tool_sets' => 'sets of tools', 'project_version_id' => 'project or centre' }.freeze
+                 'tool_sets' => 'sets of tools', 'ease' => 'ease', 'brings' => 'tools brought', 'project_version_id' => 'project or centre' }.freeze
       # One place. mine, theirs: as text
       Row = Core::Value.define(:place, :mine, :theirs)
 
@@ -17,7 +17,7 @@ module Web
         @stored = stored
         @id = stored.id
         @error = error
-        @submitted = submitted.select { |_, value| value.is_a?(String) }
+        @submitted = submitted.flat_map { |name, value| value.is_a?(Array) ? value.map { |one| ["#{name}[]", one] } : [[name, value]] }.select { |_, value| value.is_a?(String) }
         @unit = unit
       end
 

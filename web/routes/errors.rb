@@ -10,6 +10,9 @@ module Web
         app.error(Store::NotFound) do |error|
           Errors.render(self, 404, "There is no such #{error.kind}", 'It may have been removed. The bench lists what there is, and what can be brought back.')
         end
+        app.error(Core::Construction::InvalidParameters, Core::UnknownKey) do |error|
+          Errors.render(self, 422, 'A project here cannot be built any more', "#{error.message}. Open it under Projects and compose it further, or mend the part in the stockroom.")
+        end
         app.error(Sinatra::BadRequest, Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, Rack::Multipart::MultipartPartLimitError, EOFError) do
           Errors.render(self, 400, 'That could not be read', 'Go back and send it again. If it was a file, save it anew as CSV or JSON.')
         end

@@ -33,6 +33,12 @@ module Web
 
           change(id, 'person') { |state| state.replacing(form.apply(state.attendee(params['key']))) }
         end
+        app.post('/classes/:id/people/:key/more') do
+          form = Presenters::PersonMoreForm.new(studio, params)
+          next refuse(id, "more-#{params['key']}", form.draft) unless form.valid?
+
+          change(id, 'person_more') { |state| state.replacing(form.apply(state.attendee(params['key']))) }
+        end
         app.post('/classes/:id/people/:key/remove') { change(id, 'person_removed') { |state| state.without(params['key']) } }
       end
       private_class_method :list, :one

@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require_relative '../web_helper'
+
+RSpec.describe Web::Routes::Stockroom, type: :request do
+  let(:good) do
+    {
+      name: '9 mm round, dawn pink glass',
+      kind: 'bead',
+      along: '9 mm',
+      outer: '9 mm',
+      hole: '1.1 mm',
+      form: 'round',
+      colour: '#d08a9a',
+      mark: 'dp',
+      lines: '1',
+      material: 'glass',
+      soldered: '1',
+      nickel_free: '1'
+    }
+  end
+
+  def parts
+    studio.catalogue.table.parts
+  end
+
+  it 'enters a part that a pattern can use at once' do
+    send_form('/stockroom/parts', **good)
+    part = parts.values.find { |known| known.name.start_with?('9 mm round') }
+    expect([part.along, part.hole, part.material, part.nickel_free]).to eq([mm(9), mm(1.1), 'glass', true])
+    id = studio.drafts.begin(studio.projects.find('comet_tail').design)
+    send_form("/drafts/#{id}", do: 'insert', at: 'front.pattern', part: part.key)
+    follow_redirect!
+    expect(page).to include('9 mm round, dawn pink glass')
+  end
+
+  it 'enters a line by its gauge' do
+    send_form('/stockroom/lines', name: 'Wire', kind: 'wire', thickness: '22 AWG', colour: '#8d949e')
+    expect(studio.catalogue.table.lines['wire'].thickness.to_mm).to be_within(0.001).of(0.6438)
+  end
+
+  {
+    along: ['0 mm', 'above 0'],
+    outer: ['-3 mm', 'above 0'],
+    hole: ['9 mm', 'smaller than the width'],
+    name: ['', 'This is needed'],
+    kind: ['luck', 'Choose one'],
+    lines: ['0', 'from 1 to 12'],
+    colour: ['pink', 'six figures'],
+    mark: ['dpx', '2 characters'],
+    mass_mg: ['heavy', 'whole number'],
+    gap: ['wide', 'length with its unit']
+  }.each do |field, (typed, message)|
+    it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
+      expect { send_form('/stockroom/parts', **good.merge(field => typed)) }.not_to(change { parts.size })
+      expect([last_response.status, page]).to match([422, a_string_including(message, '#d08a9a').or(a_string_including(message, 'value="9 mm"'))])
+    end
+  end
+
+  it 'refuses a change that would leave a project unbuildable, and makes one that does not' do
+    get '/stockroom/parts/crimp_2_silver'
+    expect(page).to include('Used in')
+    crimp = good.merge(name: '2 mm crimp tube', kind: 'bead', along: '2 mm', outer: '2 mm', hole: '1.3 mm')
+    send_form('/stockroom/parts/crimp_2_silver', **crimp)
+    expect([last_response.status, page]).to match([422, a_string_including('could not be built with this')])
+    before = studio.plan(studio.classes.find(2)).people.first.piece.on_line
+    send_form('/stockroom/parts/crimp_2_silver', **crimp.merge(kind: 'crimp', form: 'crimp', along: '3 mm'))
+    expect(studio.plan(studio.classes.find(2)).people.first.piece.on_line).not_to eq(before)
+  end
+
+  ['/stockroom', '/stockroom/parts/new', '/stockroom/lines/new', '/stockroom/lines/cable_038'].each do |path|
+    it("shows #{path}") { get(path) && expect(last_response.status).to(eq(200)) }
+  end
+
+  ['/stockroom/parts/none', '/stockroom/luck/new'].each do |path|
+    it("knows no #{path}") { get(path) && expect(last_response.status).to(eq(404)) }
+  end
+
+  describe 'more about a person' do
+    def more(**fields)
+      send_form('/classes/1/people/1/more', revision: studio.classes.find(1).revision, **fields)
+    end
+
+    it 'takes an ease of their own and the tools they bring' do
+      before = studio.plan(studio.classes.find(1)).tools.sum(&:missing)
+      more(ease: '6 mm', brings: %w[flat_pliers ruler no_such])
+      person = studio.plan(studio.classes.find(1)).people.first
+      expect([person.ease, person.attendee.brings]).to eq([mm(6), %w[flat_pliers ruler]])
+      expect(studio.plan(studio.classes.find(1)).tools.sum(&:missing)).to be < before
+    end
+
+    it 'says what is wrong with an ease, and keeps it' do
+      more(ease: 'tight')
+      expect([last_response.status, page]).to match([422, a_string_including('6 mm for snug', 'value="tight"')])
+      more(ease: '', brings: 'x')
+      expect(studio.classes.find(1).state.attendee('1').ease).to be_nil
+    end
+  end
+end

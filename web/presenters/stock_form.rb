@@ -1,0 +1,185 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # Entering or changing a part or a line of the stockroom.
+    class StockForm
+      # One field. type: :text, :length, :choice, :integer, :colour or :boolean
+      # options: longest text, least millimetres, the choices, or a range
+      Field = Core::Value.define(:label, :type, :options, required: false)
+
+      SMALLEST_MM = 0.01
+      LARGEST_MM = 1000
+
+      PART = {
+        name: Field.new(label: 'Name: what it is, by size, form and colour', type: :text, options: 120, required: true),
+        kind: Field.new(label: 'Kind', type: :choice, options: Core::Catalogue::Part::KINDS, required: true),
+        along: Field.new(label: 'Length along the line', type: :length, options: SMALLEST_MM, required: true),
+        outer: Field.new(label: 'Width across', type: :length, options: SMALLEST_MM, required: true),
+        hole: Field.new(label: 'Hole, bore or inner room', type: :length, options: SMALLEST_MM),
+        hole_height: Field.new(label: 'Hole above the skin (empty: half the width)', type: :length, options: 0),
+        lines: Field.new(label: 'Holes side by side', type: :integer, options: 1..12),
+        form: Field.new(label: 'Drawn as', type: :choice, options: Core::Catalogue::Part::FORMS, required: true),
+        colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
+        mark: Field.new(label: 'Mark in drawings (one or two letters)', type: :text, options: 2, required: true),
+        material: Field.new(label: 'Material', type: :choice, options: Core::Catalogue::Mass::DENSITIES.keys),
+        mass_mg: Field.new(label: 'Weight in milligrams, if weighed', type: :integer, options: 1..1_000_000),
+        play: Field.new(label: 'Can be let out by (extenders)', type: :length, options: 0),
+        gap: Field.new(label: 'Gap of an opening ring', type: :length, options: 0),
+        faces_with: Field.new(label: 'Rings it faces front with', type: :choice, options: %i[odd even]),
+        soldered: Field.new(label: 'Soldered or closed', type: :boolean, options: nil),
+        nickel_free: Field.new(label: 'Free of nickel', type: :boolean, options: nil),
+        malleable: Field.new(label: 'Can be pressed wider by hand', type: :boolean, options: nil),
+        magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil)
+      }.freeze
+      LINE = {
+        name: Field.new(label: 'Name: what it is, by thickness, make-up and colour', type: :text, options: 120, required: true),
+        kind: Field.new(label: 'Kind', type: :choice, options: Core::Catalogue::Line::KINDS, required: true),
+        thickness: Field.new(label: 'Thickness (mm, inch or 24 AWG)', type: :thickness, options: nil, required: true),
+        colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
+        rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000)
+      }.freeze
+      KINDS = {
+        parts: { fields: PART, type: Core::Catalogue::Part, usual: { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '1' } },
+        lines: { fields: LINE, type: Core::Catalogue::Line, usual: { 'kind' => 'cable', 'colour' => '#6b7280' } }
+      }.freeze
+
+      attr_reader :table_name, :values, :errors, :key
+
+      # @param table_name [Symbol] :parts or :lines @param key [String, nil] of the one changed, nil for a new one
+      def initialize(studio, table_name, key, given)
+        @studio = studio
+        @table_name = table_name
+        @key = key
+        @values = fields.keys.to_h { |name| [name.to_s, clean(given[name.to_s])] }
+        @errors = check
+      end
+
+      # @return [StockForm] filled with what is saved, or with what is usual; nothing is judged yet
+      def self.show(studio, table_name, key, unit)
+        item = key && (studio.catalogue.table.public_send(table_name)[key] || raise(Store::NotFound.new(table_name.to_s.delete_suffix('s').to_sym, key)))
+        form = new(studio, table_name, key, item ? saved(KINDS.fetch(table_name)[:fields], item, unit) : KINDS.fetch(table_name)[:usual])
+        form.errors.clear
+        form
+      end
+
+      def self.saved(fields, item, unit)
+        fields.to_h do |name, field|
+          value = item.public_send(name)
+          text = if value.is_a?(Core::Measure::Length) then unit == :in ? Formats::LengthPrint.call(value, unit) : value.to_s
+                 else field.type == :boolean ? (value ? '1' : '0') : value.to_s
+                 end
+          [name.to_s, text]
+        end
+      end
+
+      def fields
+        KINDS.fetch(table_name)[:fields]
+      end
+
+      def valid?
+        errors.empty?
+      end
+
+      def value(name)
+        values[name.to_s]
+      end
+
+      def error(name)
+        errors[name.to_sym]
+      end
+
+      # @return [Core::Catalogue::Part, Core::Catalogue::Line]
+      def item
+        given = fields.to_h { |name, field| [name, read(value(name), field)] }.compact
+        KINDS.fetch(table_name)[:type].new(key: key || free_key, **given)
+      end
+
+      def save
+        @studio.catalogue.save(table_name, [item])
+      end
+
+      # @return [Array<String>] projects that use it, whose plans change with it
+      def used_in
+        return [] unless key
+
+        @studio.projects.newest.select { |saved| Core::Data::Records::DESIGN.write(saved.design).to_s.include?(%("#{key}")) }.map { |saved| saved.design.name }
+      end
+
+      private
+
+      def clean(text)
+        text.is_a?(String) ? text.dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
+      end
+
+      def check
+        found = fields.to_h { |name, field| [name, problem(value(name), field)] }.compact
+        return found if found.any?
+        return { hole: 'The hole must be smaller than the width. Check which is which.' } if table_name == :parts && item.contradictions.include?(:hole_larger_than_part)
+
+        broken = key && broken_design
+        broken ? { kind: broken } : {}
+      end
+
+      # A change that would leave a saved design unbuildable is refused; another part can be entered instead.
+      # @return [String, nil]
+      def broken_design
+        table = @studio.catalogue.table
+        changed = table.with(table_name => table.public_send(table_name).merge(key => item))
+        @studio.projects.in_use.each do |saved|
+          Core::Sizing::Blueprint.new(saved.design, changed)
+        rescue Core::Construction::InvalidParameters => e
+          return "#{saved.design.name} could not be built with this: #{Formats::Wording.problem(e.problems.first)} Keep it as it was, or enter a new one beside it."
+        end
+        nil
+      end
+
+      def problem(text, field)
+        return ('This is needed.' if field.required) if text.empty?
+
+        case field.type
+        when :length then length_problem(text, field.options)
+        when :thickness then thickness_problem(text)
+        when :choice then 'Choose one of the list.' unless field.options.map(&:to_s).include?(text)
+        when :integer then "Give a whole number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,7}\z/) && field.options.cover?(text.to_i)
+        when :colour then 'Give a colour as # and six figures, such as #3f5f8f.' unless text.match?(/\A#\h{6}\z/)
+        when :text then "Shorten this to #{field.options} characters." if text.length > field.options
+        end
+      end
+
+      def length_problem(text, least)
+        return if Core::Measure::Length.parse(text, default_unit: :mm).to_mm.between?(least, LARGEST_MM)
+
+        least.zero? ? "Give a length from 0 to #{LARGEST_MM} mm." : "Give a length above 0 and up to #{LARGEST_MM} mm."
+      rescue Core::Measure::NotALength
+        'Give a length with its unit, such as 8 mm or 5/16 in.'
+      end
+
+      def thickness_problem(text)
+        Core::Measure::ThicknessText.read(text).to_mm <= 20 ? nil : 'Give a thickness up to 20 mm.'
+      rescue Core::Measure::ThicknessText::Unreadable => e
+        Formats::Wording.say("gauge_errors.#{e.reason}", text: e.text)
+      end
+
+      def read(text, field)
+        return text == '1' if field.type == :boolean
+        return if text.empty?
+
+        case field.type
+        when :length then Core::Measure::Length.parse(text, default_unit: :mm)
+        when :thickness then Core::Measure::ThicknessText.read(text)
+        when :integer then text.to_i
+        when :choice then field.options.find { |option| option.to_s == text }
+        else text
+        end
+      end
+
+      def free_key
+        plain = value(:name).unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 50]
+        base = plain.empty? ? 'part' : plain
+        taken = @studio.catalogue.table.public_send(table_name)
+        (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |name| !taken.key?(name) }
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # The studio's own parts and lines.
+    module Stockroom
+      TABLES = { 'parts' => :parts, 'lines' => :lines }.freeze
+
+      def self.registered(app)
+        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', table: studio.catalogue.table) }
+        app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil, unit)) }
+        app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'], unit)) }
+        app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }
+        app.post('/stockroom/:table/:key') do
+          raise Store::NotFound.new(:part, params['key']) unless studio.catalogue.table.public_send(stock_table).key?(params['key'])
+
+          keep(Presenters::StockForm.new(studio, stock_table, params['key'], params))
+        end
+        app.helpers Keeping
+      end
+
+      # Showing and saving one of them.
+      module Keeping
+        def stock_table
+          TABLES.fetch(params['table']) { raise Store::NotFound.new(:page, params['table']) }
+        end
+
+        def stock_page(form)
+          page(:stock_item, title: form.key ? 'Change' : 'New', form: form)
+        end
+
+        def keep(form)
+          halt 422, stock_page(form) unless form.valid?
+
+          form.save
+          tell("#{form.item.name} is in the stockroom.")
+          redirect to('/stockroom'), 303
+        end
+      end
+    end
+  end
+end
