@@ -7,7 +7,7 @@ FOLDER = File.join(EagerBench::ROOT, 'docs', 'screenshots')
 VIEWS = {
   'bench' => ['/'], 'class' => ['/classes/1?seat=2'], 'class-people' => ['/classes/1', '#people'], 'class-piece' => ['/classes/1', '#piece'],
   'class-fit' => ['/classes/4'], 'class-fit-list' => ['/classes/4', '#fit'], 'gauge' => ['/gauge?line=0.46+mm&passes=2&line2=0.8+mm&passes2=1&hole=1.2+mm'],
-  'class-clock' => ['/classes/1', '#clock'], 'class-dark' => ['/classes/1?seat=7', nil, 'dark'], 'paste' => ['/classes/3/people/paste', :list], 'projects' => ['/projects'], 'stockroom' => ['/stockroom'], 'composer' => ['/drafts/1'], 'composer-hung' => ['/drafts/2?at=front.centre.0'],
+  'class-clock' => ['/classes/1', '#clock'], 'class-dark' => ['/classes/1?seat=7', nil, 'dark'], 'paste' => ['/classes/3/people/paste', :list], 'projects' => ['/projects'], 'stockroom' => ['/stockroom'], 'ladder' => ['/ladder?class=1'], 'composer' => ['/drafts/1'], 'composer-hung' => ['/drafts/2?at=front.centre.0'],
   'print' => ['/classes/1/print', nil, nil, [800, 1130]]
 }.freeze
 LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"

@@ -30,19 +30,29 @@ module Store
       @database[:studio].get(:open_rings).to_sym
     end
 
+    # @return [Core::Session::Calibration] the studio's own paces, or the starting ones
+    def calibration
+      Core::Data::Records::CALIBRATION.read(JSON.parse(@database[:studio].get(:calibration)))
+    end
+
+    # @param calibration [Core::Session::Calibration]
+    def calibrate(calibration)
+      update(calibration: JSON.generate(Core::Data::Records::CALIBRATION.write(calibration)))
+    end
+
     def update(**settings)
       @database[:studio].update(settings)
     end
 
     # @return [Array] changes whenever a setting or the catalogue does, cheaply
     def stamp
-      @database[:studio].get(%i[catalogue_revision open_rings])
+      @database[:studio].get(%i[catalogue_revision open_rings calibration])
     end
 
     # @return [Core::Inputs] all that a class's plan depends on
     def inputs(stored)
       Core::Inputs.new(workshop: stored.state.workshop, design: projects.version(stored.state.project_version_id).design,
-                       attendees: stored.state.attendees, table: catalogue.table, open_rings: open_rings)
+                       attendees: stored.state.attendees, table: catalogue.table, open_rings: open_rings, calibration: calibration)
     end
 
     # @return [Core::Plan] worked out once for each change

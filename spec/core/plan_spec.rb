@@ -102,3 +102,24 @@ RSpec.describe Core::Plan do
     it("minds #{flags} in #{text.inspect}") { expect(Core::People::Mind.flags(text)).to eq(flags) }
   end
 end
+
+RSpec.describe Core::Technique::Ladder do
+  def skills(**needs)
+    needs.to_h { |key, (level, *before)| [key.to_s, Core::Technique::Skill.new(key: key.to_s, name: key.to_s, level: level, seconds: 1, prerequisites: before)] }
+  end
+
+  it 'stands techniques on their levels, each after what it needs there' do
+    rungs = described_class.new(skills(z: [1], a: [1, 'z'], m: [2, 'a'])).rungs
+    expect(rungs.map { |rung| rung.map(&:key) }).to eq([%w[z a], %w[m], [], [], []])
+  end
+
+  {
+    { a: [1], b: [2, 'a'] } => nil,
+    { a: [1, 'b'], b: [1, 'a'] } => :cycle,
+    { a: [1, 'a'] } => :cycle,
+    { a: [3], b: [2, 'a'] } => :prerequisite_above,
+    { a: [1, 'gone'] } => nil
+  }.each do |needs, code|
+    it("finds #{code.inspect} in #{needs}") { expect(described_class.new(skills(**needs)).trouble&.code).to eq(code) }
+  end
+end

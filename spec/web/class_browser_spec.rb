@@ -142,6 +142,10 @@ RSpec.describe 'The class page', type: :feature do
        '/projects',
        '/import',
        '/gauge',
+        '/stockroom',
+        '/stockroom/parts/pearl_7_cream',
+        '/ladder?class=1',
+        '/stockroom/techniques/ring',
        '/classes/4',
        '/classes/1/print'].each do |path|
         visit path

@@ -96,4 +96,55 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       expect(studio.classes.find(1).state.attendee('1').ease).to be_nil
     end
   end
+
+  describe 'techniques, tools and paces' do
+    let(:good) do
+      { name: 'Wrapped loop', level: '3', seconds: '90', demonstration_minutes: '6', prerequisites: ['ring'], tools: %w[flat_pliers flat_pliers], cautions: ['sharp_tails'] }
+    end
+
+    def technique
+      studio.catalogue.table.techniques['wrapped_loop']
+    end
+
+    it 'enters a technique, which the ladder then shows' do
+      send_form('/stockroom/techniques', **good)
+      expect([technique.seconds, technique.prerequisites, technique.tools.tally]).to eq([90.0, ['ring'], { 'flat_pliers' => 2 }])
+      get '/ladder?class=1'
+      expect(page).to include('Wrapped loop', 'Ilse Marrow and 3 more')
+    end
+
+    {
+      { level: '9' } => 'from 1 to 5',
+      { seconds: '0' } => 'Give a number',
+      { prerequisites: ['no_such'] } => 'Choose from the list',
+      { prerequisites: ['frame_row'] } => 'stands above it'
+    }.each do |fields, message|
+      it "answers #{fields} with #{message.inspect}, and keeps the rest" do
+        send_form('/stockroom/techniques', **good, **fields)
+        expect([last_response.status, page]).to match([422, a_string_including(message, 'Wrapped loop')])
+      end
+    end
+
+    it 'refuses techniques that would each need the other first' do
+      flat = { name: 'Flattened crimp', level: '3', seconds: '90', prerequisites: ['folded_crimp'] }
+      send_form('/stockroom/techniques/flat_crimp', **flat)
+      expect([last_response.status, page]).to match([422, a_string_including('each need another first')])
+    end
+
+    it 'keeps all of a tool that is changed' do
+      before = studio.catalogue.table.tools['cutters']
+      send_form('/stockroom/tools/cutters', name: before.name, people_per_tool: '3', substitutable: '1', counted: '1', cautions: ['cutting'])
+      expect(studio.catalogue.table.tools['cutters']).to eq(before.with(people_per_tool: 3))
+    end
+
+    it 'works every class out with the studio\'s own paces' do
+      before = studio.plan(studio.classes.find(1)).forecast.needed_minutes
+      paces = { pace_1: '4', pace_2: '3', pace_3: '2,5', pace_4: '2', pace_5: '1', welcome_minutes: '5', clearing_minutes: '5' }
+      send_form('/ladder/paces', **paces)
+      expect(studio.calibration.pace[3]).to eq(2.5)
+      expect(studio.plan(studio.classes.find(1)).forecast.needed_minutes).to be > before
+      send_form('/ladder/paces', **paces, pace_2: 'slow')
+      expect([last_response.status, page]).to match([422, a_string_including('Give a number', 'value="slow"')])
+    end
+  end
 end

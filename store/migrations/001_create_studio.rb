@@ -9,8 +9,11 @@ Sequel.migration do
       String :unit, null: false, default: 'mm'
       # What to make of a line in a ring that is not soldered: schools differ
       String :open_rings, null: false, default: 'warn'
+      # Paces and minutes, as plain data; nothing for the starting values
+      String :calibration, null: false, default: '{}'
       Integer :catalogue_revision, null: false, default: 1
       check { { id: 1 } }
+      constraint(:calibration_is_json, Sequel.function(:json_valid, :calibration))
       constraint(:unit_known, unit: %w[mm in])
       constraint(:open_rings_known, open_rings: %w[warn forbid])
     end

@@ -8,6 +8,9 @@ module Web
       # options: longest text, least millimetres, the choices, or a range
       Field = Core::Value.define(:label, :type, :options, required: false)
 
+      CAUTIONS = %i[cutting sharp_tails needles flame cement work_hardening].freeze
+      # Fields that hold several values.
+      LISTS = %i[keys tools cautions].freeze
       SMALLEST_MM = 0.01
       LARGEST_MM = 1000
 
@@ -39,7 +42,25 @@ module Web
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
         rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000)
       }.freeze
+      TOOL = {
+        name: Field.new(label: 'Name', type: :text, options: 120, required: true),
+        people_per_tool: Field.new(label: 'People who share one (0: one for the class)', type: :integer, options: 0..60, required: true),
+        substitutable: Field.new(label: 'Another tool may stand in', type: :boolean, options: nil),
+        counted: Field.new(label: 'Counted out and in', type: :boolean, options: nil),
+        cautions: Field.new(label: 'Cautions', type: :cautions, options: CAUTIONS)
+      }.freeze
+      TECHNIQUE = {
+        name: Field.new(label: 'Name', type: :text, options: 120, required: true),
+        level: Field.new(label: 'Level', type: :integer, options: 1..5, required: true),
+        seconds: Field.new(label: 'Seconds each, for an experienced maker', type: :number, options: 0.1..36_000, required: true),
+        demonstration_minutes: Field.new(label: 'Minutes to show it', type: :number, options: 0..240),
+        prerequisites: Field.new(label: 'Needs before', type: :keys, options: :techniques),
+        tools: Field.new(label: 'Tools held at once (written twice where both hands need one)', type: :tools, options: :tools),
+        cautions: Field.new(label: 'Cautions', type: :cautions, options: CAUTIONS)
+      }.freeze
       KINDS = {
+        tools: { fields: TOOL, type: Core::Catalogue::Tool, usual: { 'people_per_tool' => '1', 'substitutable' => '1' } },
+        techniques: { fields: TECHNIQUE, type: Core::Technique::Skill, usual: { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' } },
         parts: { fields: PART, type: Core::Catalogue::Part, usual: { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '1' } },
         lines: { fields: LINE, type: Core::Catalogue::Line, usual: { 'kind' => 'cable', 'colour' => '#6b7280' } }
       }.freeze
@@ -51,7 +72,7 @@ module Web
         @studio = studio
         @table_name = table_name
         @key = key
-        @values = fields.keys.to_h { |name| [name.to_s, clean(given[name.to_s])] }
+        @values = fields.to_h { |name, field| [name.to_s, LISTS.include?(field.type) ? listed(given[name.to_s]) : clean(given[name.to_s])] }
         @errors = check
       end
 
@@ -66,7 +87,10 @@ module Web
       def self.saved(fields, item, unit)
         fields.to_h do |name, field|
           value = item.public_send(name)
+          next [name.to_s, value.map(&:to_s)] if LISTS.include?(field.type)
+
           text = if value.is_a?(Core::Measure::Length) then unit == :in ? Formats::LengthPrint.call(value, unit) : value.to_s
+                 elsif field.type == :number then format('%g', value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
                  end
           [name.to_s, text]
@@ -112,13 +136,37 @@ module Web
         text.is_a?(String) ? text.dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
       end
 
+      # Only what the list offers; a tool may stand there twice.
+      def listed(given)
+        (given.is_a?(Array) ? given : [given]).grep(String).reject(&:empty?).first(12)
+      end
+
+      # @return [Array<(String, String)>] what a field of several values offers, by key and name
+      def offered(field)
+        return field.options.map { |caution| [caution.to_s, caution.to_s.tr('_', ' ')] } if field.type == :cautions
+
+        @studio.catalogue.table.public_send(field.options).values.reject { |item| field.type == :keys && item.key == key }.map { |item| [item.key, item.name] }
+      end
+
+      public :offered
+
       def check
         found = fields.to_h { |name, field| [name, problem(value(name), field)] }.compact
         return found if found.any?
         return { hole: 'The hole must be smaller than the width. Check which is which.' } if table_name == :parts && item.contradictions.include?(:hole_larger_than_part)
 
+        return ladder_trouble if table_name == :techniques
+
         broken = key && broken_design
         broken ? { kind: broken } : {}
+      end
+
+      # No circles, and nothing that needs what stands above it.
+      def ladder_trouble
+        techniques = @studio.catalogue.table.techniques
+        trouble = Core::Technique::Ladder.new(techniques.merge((key || 'new') => item)).trouble or return {}
+
+        { prerequisites: Formats::Wording.say("ladder.#{trouble.code}", names: trouble.techniques.map(&:name).join(', ')) }
       end
 
       # A change that would leave a saved design unbuildable is refused; another part can be entered instead.
@@ -136,8 +184,10 @@ module Web
 
       def problem(text, field)
         return ('This is needed.' if field.required) if text.empty?
+        return ((text - offered(field).map(&:first)).any? ? 'Choose from the list.' : nil) if LISTS.include?(field.type)
 
         case field.type
+        when :number then "Give a number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,6}([.,]\d{1,3})?\z/) && field.options.cover?(text.tr(',', '.').to_f)
         when :length then length_problem(text, field.options)
         when :thickness then thickness_problem(text)
         when :choice then 'Choose one of the list.' unless field.options.map(&:to_s).include?(text)
@@ -166,6 +216,8 @@ module Web
         return if text.empty?
 
         case field.type
+        when :number then text.tr(',', '.').to_f
+        when :cautions then text.map(&:to_sym)
         when :length then Core::Measure::Length.parse(text, default_unit: :mm)
         when :thickness then Core::Measure::ThicknessText.read(text)
         when :integer then text.to_i

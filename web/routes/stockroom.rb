@@ -2,11 +2,20 @@
 
 module Web
   module Routes
-    # The studio's own parts and lines.
+    # The studio's own parts, lines, tools, techniques and paces.
     module Stockroom
-      TABLES = { 'parts' => :parts, 'lines' => :lines }.freeze
+      TABLES = { 'parts' => :parts, 'lines' => :lines, 'tools' => :tools, 'techniques' => :techniques }.freeze
 
       def self.registered(app)
+        app.get('/ladder') { ladder_page(Presenters::CalibrationForm.show(studio.calibration)) }
+        app.post('/ladder/paces') do
+          form = Presenters::CalibrationForm.new(params)
+          halt 422, ladder_page(form) unless form.valid?
+
+          studio.calibrate(form.calibration)
+          tell('The paces are kept. Every class is worked out with them.')
+          redirect to('/ladder'), 303
+        end
         app.get('/stockroom') { page(:stockroom, title: 'Stockroom', table: studio.catalogue.table) }
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil, unit)) }
         app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'], unit)) }
@@ -21,6 +30,10 @@ module Web
 
       # Showing and saving one of them.
       module Keeping
+        def ladder_page(form)
+          page(:ladder, title: 'Ladder', ladder: Presenters::Ladder.new(studio, text(:class)), paces: form)
+        end
+
         def stock_table
           TABLES.fetch(params['table']) { raise Store::NotFound.new(:page, params['table']) }
         end
@@ -34,7 +47,7 @@ module Web
 
           form.save
           tell("#{form.item.name} is in the stockroom.")
-          redirect to('/stockroom'), 303
+          redirect to(form.table_name == :techniques ? '/ladder' : '/stockroom'), 303
         end
       end
     end

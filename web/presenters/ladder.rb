@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # The techniques by level, and who of a class stands where.
+    class Ladder
+      def initialize(studio, chosen)
+        @studio = studio
+        @chosen = chosen
+      end
+
+      def drawing
+        Formats::LadderSvg.new(Core::Technique::Ladder.new(@studio.catalogue.table.techniques), people).to_s
+      end
+
+      def techniques
+        @studio.catalogue.table.techniques.values.sort_by { |skill| [skill.level, skill.name] }
+      end
+
+      def name_of(key)
+        @studio.catalogue.table.techniques[key]&.name || key
+      end
+
+      def classes
+        @classes ||= @studio.classes.all
+      end
+
+      # @return [Store::Classes::Stored, nil]
+      def chosen
+        classes.find { |klass| klass.id.to_s == @chosen }
+      end
+
+      private
+
+      def people
+        chosen ? chosen.state.attendees.group_by(&:level).transform_values { |same| same.map(&:name) } : {}
+      end
+    end
+  end
+end
