@@ -92,6 +92,12 @@ RSpec.describe Formats do
     it("prints #{number} mm as #{metric} and #{inches}") { expect(%i[mm in].map { |unit| Formats::LengthPrint.call(mm(number), unit) }).to eq([metric, inches]) }
   end
 
+  it 'signs a length, but not what rounds to nothing' do
+    signed = [mm(-0.2), mm(-0.02), mm(0), mm(3)].map { |length| Formats::LengthPrint.call(length, :mm, signed: true) }
+    expect(signed).to eq(["\u22120.2 mm", '0 mm', '0 mm', '+3 mm'])
+    expect([mm(-0.02), mm(0.762)].map { |length| Formats::LengthPrint.fine(length, :mm) }).to eq(["\u22120.02 mm", '0.76 mm'])
+  end
+
   it 'has words for everything the core says' do
     plan = studio.plan(stored)
     said = plan.verdicts.map { |v| Formats::Wording.verdict(v) } + plan.steps.map { |s|

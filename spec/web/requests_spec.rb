@@ -84,6 +84,15 @@ RSpec.describe Web::App, type: :request do
       }
     end
 
+    it 'keeps a measure exact that is only shown rounded' do
+      { mm: ['131.9 mm', 131.875], in: ['5 3/16 in', 132] }.each do |unit, (shown, exact)|
+        studio.update(unit: unit.to_s)
+        studio.classes.edit(id, studio.classes.find(id).revision, 'x') { |s| s.replacing(s.attendee('1').with(measures: { wrist: mm(exact) })) }
+        change(measure: shown, level: '3')
+        expect(people.first.measures[:wrist]).to eq(mm(exact))
+      end
+    end
+
     it 'shows both sides when another tab changed the same place' do
       seen = studio.classes.find(id).revision
       change(level: '4')

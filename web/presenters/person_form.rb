@@ -34,6 +34,10 @@ module Web
         return attendee.measures unless @measured
         return attendee.measures.except(body) if value(:measure).empty?
 
+        # What was shown rounded and not touched stays exact.
+        now = attendee.measures[body]
+        return attendee.measures if now && Formats::LengthPrint.printed?(value(:measure), now)
+
         attendee.measures.merge(body => Formats::MeasureText.read(value(:measure), body).length)
       end
     end

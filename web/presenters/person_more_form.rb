@@ -22,7 +22,8 @@ module Web
 
       # @return [Core::People::Attendee]
       def apply(attendee)
-        attendee.with(ease: @ease, brings: @brings)
+        untouched = attendee.ease && Formats::LengthPrint.printed?(@text, attendee.ease)
+        attendee.with(ease: untouched ? attendee.ease : @ease, brings: @brings)
       end
 
       # @return [Draft]

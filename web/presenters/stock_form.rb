@@ -77,19 +77,19 @@ module Web
       end
 
       # @return [StockForm] filled with what is saved, or with what is usual; nothing is judged yet
-      def self.show(studio, table_name, key, unit)
+      def self.show(studio, table_name, key)
         item = key && (studio.catalogue.table.public_send(table_name)[key] || raise(Store::NotFound.new(table_name.to_s.delete_suffix('s').to_sym, key)))
-        form = new(studio, table_name, key, item ? saved(KINDS.fetch(table_name)[:fields], item, unit) : KINDS.fetch(table_name)[:usual])
+        form = new(studio, table_name, key, item ? saved(KINDS.fetch(table_name)[:fields], item) : KINDS.fetch(table_name)[:usual])
         form.errors.clear
         form
       end
 
-      def self.saved(fields, item, unit)
+      def self.saved(fields, item)
         fields.to_h do |name, field|
           value = item.public_send(name)
           next [name.to_s, value.map(&:to_s)] if LISTS.include?(field.type)
 
-          text = if value.is_a?(Core::Measure::Length) then unit == :in ? Formats::LengthPrint.call(value, unit) : value.to_s
+          text = if value.is_a?(Core::Measure::Length) then value.to_s
                  elsif field.type == :number then format('%g', value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
                  end

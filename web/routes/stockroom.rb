@@ -17,8 +17,8 @@ module Web
           redirect to('/ladder'), 303
         end
         app.get('/stockroom') { page(:stockroom, title: 'Stockroom', table: studio.catalogue.table) }
-        app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil, unit)) }
-        app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'], unit)) }
+        app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
+        app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'])) }
         app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }
         app.post('/stockroom/:table/:key') do
           raise Store::NotFound.new(:part, params['key']) unless studio.catalogue.table.public_send(stock_table).key?(params['key'])
