@@ -20,6 +20,8 @@ group :test do
   gem 'axe-core-api', '~> 4.10'
   gem 'axe-core-rspec', '~> 4.10'
   gem 'capybara', '~> 3.40'
+  # An integer-program solver, the oracle for cutting plans.
+  gem 'highs', '~> 0.2.6'
   # 1.17 ships compiled for Ruby 3.1; later releases do not.
   gem 'nokogiri', '~> 1.17.2'
   gem 'rack-test', '~> 2.1'

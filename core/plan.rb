@@ -20,6 +20,13 @@ module Core
       people.find { |person| person.attendee.key == key }
     end
 
+    # @param line [Catalogue::Line] one whose reel's length is known
+    # @return [Cutting::ReelPlan] every cut of the class from as few reels as can be
+    def reels(line)
+      pieces = people.flat_map { |person| person.cuts.select { |cut| cut.line == line }.flat_map { |cut| [Cutting::Piece.new(owner: person.attendee.name, length: cut.length)] * cut.count } }
+      Cutting::Reels.plan(pieces, line.reel_length)
+    end
+
     # @return [Hash{Catalogue::Line=>Measure::Length}]
     def line_totals
       people.flat_map(&:cuts).group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }

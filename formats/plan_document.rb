@@ -14,7 +14,7 @@ module Formats
       { 'format' => FORMAT, 'version' => VERSION, 'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
         'verdicts' => plan.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
-        'lines' => plan.line_totals.map { |line, total| { 'line' => line.key, 'name' => line.name, 'total_mm' => total.to_mm } },
+        'lines' => plan.line_totals.map { |line, total| line(plan, line, total) },
         'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'forecast' => forecast(plan) }
     end
 
@@ -49,6 +49,15 @@ module Formats
     def term(term)
       { 'operation' => term.operation.to_s, 'code' => term.code.to_s, 'mm' => term.length&.to_mm,
         'values' => term.values.to_h { |k, v| v.is_a?(Core::Measure::Length) ? ["#{k}_mm", v.to_mm] : [k.to_s, v] } }
+    end
+
+    def line(plan, line, total)
+      data = { 'line' => line.key, 'name' => line.name, 'total_mm' => total.to_mm }
+      return data unless line.reel_length
+
+      reels = plan.reels(line)
+      pieces = reels.reels.map { |reel| reel.map { |piece| { 'for' => piece.owner, 'length_mm' => piece.length.to_mm } } }
+      data.merge('reel_mm' => reels.reel_length.to_mm, 'reels' => pieces, 'proven' => reels.proven?, 'bound' => reels.bound)
     end
 
     def spares(spares)
@@ -86,6 +95,6 @@ module Formats
       { 'method' => forecast.method.to_s, 'needed_minutes' => forecast.needed_minutes.round(2), 'spare_minutes' => forecast.spare_minutes.round(2),
         'ends' => (plan.workshop.start + forecast.needed_minutes).to_s, 'last' => forecast.last_attendee }
     end
-    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :spares, :need, :cut, :finding, :tool, :step, :forecast
+    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool, :step, :forecast
   end
 end

@@ -2,8 +2,9 @@
 
 module Core
   module Catalogue
-    # Thread, cord, cable, wire, elastic or rope. thickness: diameter. rated_load_grams: nil when the maker states none.
-    Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil)
+    # Thread, cord, cable, wire, elastic or rope. thickness: diameter · rated_load_grams: nil when the maker states none
+    # reel_length: what one reel, hank or coil holds, nil when not known
+    Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil, reel_length: nil)
 
     class Line
       prepend Keyed

@@ -52,7 +52,9 @@ Sequel.migration do
       Integer :thickness_nm, null: false
       String :colour
       Integer :rated_load_grams
+      Integer :reel_length_nm
       constraint(:thickness_positive) { thickness_nm > 0 }
+      constraint(:reel_positive) { reel_length_nm > 0 }
     end
 
     create_table(:tools) do

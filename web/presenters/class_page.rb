@@ -199,6 +199,15 @@ module Web
         people.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
       end
 
+      # @return [Core::Cutting::ReelPlan, nil] nil when the reel's length is not known
+      def reels(line)
+        plan.reels(line) if line.reel_length
+      end
+
+      def reel_drawing(pieces, reels, index)
+        Formats::ReelSvg.new(pieces, reels.reel_length, unit: unit, title: "Reel #{index + 1}: #{pieces.size} pieces").to_s
+      end
+
       def cut_bar(cut)
         longest = people.flat_map(&:cuts).map(&:length).max
         share = ->(part) { (part / longest * 100).to_f.round(2) }

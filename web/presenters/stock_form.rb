@@ -40,7 +40,8 @@ module Web
         kind: Field.new(label: 'Kind', type: :choice, options: Core::Catalogue::Line::KINDS, required: true),
         thickness: Field.new(label: 'Thickness (mm, inch or 24 AWG)', type: :thickness, options: nil, required: true),
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
-        rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000)
+        rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000),
+        reel_length: Field.new(label: 'Length of a reel, hank or coil', type: :reel, options: nil)
       }.freeze
       TOOL = {
         name: Field.new(label: 'Name', type: :text, options: 120, required: true),
@@ -190,6 +191,7 @@ module Web
         when :number then "Give a number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,6}([.,]\d{1,3})?\z/) && field.options.cover?(text.tr(',', '.').to_f)
         when :length then length_problem(text, field.options)
         when :thickness then thickness_problem(text)
+        when :reel then reel_problem(text)
         when :choice then 'Choose one of the list.' unless field.options.map(&:to_s).include?(text)
         when :integer then "Give a whole number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,7}\z/) && field.options.cover?(text.to_i)
         when :colour then 'Give a colour as # and six figures, such as #3f5f8f.' unless text.match?(/\A#\h{6}\z/)
@@ -211,6 +213,12 @@ module Web
         Formats::Wording.say("gauge_errors.#{e.reason}", text: e.text)
       end
 
+      def reel_problem(text)
+        'Give the length of a reel from 10 cm to 1000 m, such as 10 m.' unless Core::Measure::Length.parse(text, default_unit: :m).to_mm.between?(100, 1_000_000)
+      rescue Core::Measure::NotALength
+        'Give the length of a reel with its unit, such as 10 m.'
+      end
+
       def read(text, field)
         return text == '1' if field.type == :boolean
         return if text.empty?
@@ -219,6 +227,7 @@ module Web
         when :number then text.tr(',', '.').to_f
         when :cautions then text.map(&:to_sym)
         when :length then Core::Measure::Length.parse(text, default_unit: :mm)
+        when :reel then Core::Measure::Length.parse(text, default_unit: :m)
         when :thickness then Core::Measure::ThicknessText.read(text)
         when :integer then text.to_i
         when :choice then field.options.find { |option| option.to_s == text }
