@@ -7,6 +7,7 @@ FOLDER = File.join(EagerBench::ROOT, 'docs', 'screenshots')
 VIEWS = {
   'bench' => ['/'], 'class' => ['/classes/1?seat=2'], 'class-people' => ['/classes/1', '#people'], 'class-piece' => ['/classes/1', '#piece'],
   'class-fit' => ['/classes/4'], 'class-fit-list' => ['/classes/4', '#fit'], 'gauge' => ['/gauge?line=0.46+mm&passes=2&line2=0.8+mm&passes2=1&hole=1.2+mm'],
+  'class-cuts' => ['/classes/4', '#cuts'], 'handout' => ['/classes/1/handouts', nil, nil, [800, 1000]],
   'class-clock' => ['/classes/1', '#clock'], 'class-dark' => ['/classes/1?seat=7', nil, 'dark'], 'paste' => ['/classes/3/people/paste', :list], 'projects' => ['/projects'], 'stockroom' => ['/stockroom'], 'ladder' => ['/ladder?class=1'], 'composer' => ['/drafts/1'], 'composer-hung' => ['/drafts/2?at=front.centre.0'],
   'print' => ['/classes/1/print', nil, nil, [800, 1130]]
 }.freeze

@@ -147,7 +147,7 @@ RSpec.describe 'The class page', type: :feature do
         '/ladder?class=1',
         '/stockroom/techniques/ring',
        '/classes/4',
-       '/classes/1/print'].each do |path|
+       '/classes/1/handouts', '/classes/1/labels', '/classes/1/print'].each do |path|
         visit path
         expect(page).to be_axe_clean
       end

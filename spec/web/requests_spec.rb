@@ -140,6 +140,20 @@ RSpec.describe Web::App, type: :request do
     expect([last_response.status, page]).to match([422, a_string_including('complete JSON file')])
   end
 
+  it 'gives each person a handout and a label with their own numbers' do
+    plan = studio.plan(studio.classes.find(id))
+    get "/classes/#{id}/handouts"
+    handouts = page.scan(/<article class="handout">.*?<\/article>/m)
+    expect(handouts.size).to eq(12)
+    plan.people.zip(handouts).each do |person, handout|
+      person.tasks.each { |task| expect(handout).to include(Rack::Utils.escape_html(Formats::Wording.step(task.step))) }
+      person.needs.each { |need| expect(handout).to include("<b>#{need.count}</b> × #{need.part.name}") }
+    end
+    get "/classes/#{id}/labels"
+    expect(page.scan('<p class="label-parts">').size).to eq(12)
+    ['/classes/3/handouts', '/classes/5/labels'].each { |path| get(path) && expect(last_response.status).to(eq(200)) }
+  end
+
   it 'answers .json with the plan that the page shows' do
     get "/classes/#{id}.json"
     expect(JSON.parse(page)).to eq(JSON.parse(JSON.generate(Formats::PlanDocument.write(studio.plan(studio.classes.find(id))))))

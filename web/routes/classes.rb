@@ -14,7 +14,9 @@ module Web
 
       def self.showing(app)
         app.get('/classes/:id') { show_class(id) }
-        app.get('/classes/:id/print') { erb(:'pages/print', layout: :print_layout, locals: { title: 'Print', page: class_page(id) }) }
+        %w[print handouts labels].each do |sheet|
+          app.get("/classes/:id/#{sheet}") { erb(:"pages/#{sheet}", layout: :print_layout, locals: { title: sheet.capitalize, page: class_page(id) }) }
+        end
       end
 
       def self.making(app)
