@@ -28,19 +28,27 @@ module Core
         @distribution ||= @uses.map { |probability, count| Losses.binomial(count, probability) }.reduce([1.0]) { |a, b| convolve(a, b) }
       end
 
-      # In logarithms, since the chance of losing nothing of many underflows.
+      # Each chance from the one before: P(k + 1) = P(k) · (n - k) / (k + 1) · p / (1 - p), begun where nothing underflows.
       # @return [Array<Float>] binomial chances from 0 up to where they no longer matter
       def self.binomial(count, probability)
-        log_all = Math.lgamma(count + 1).first
+        odds = probability / (1 - probability)
         mode = (count * probability).floor
-        chances = []
-        (0..count).each do |k|
-          log = log_all - Math.lgamma(k + 1).first - Math.lgamma(count - k + 1).first + (k * Math.log(probability)) + ((count - k) * Math.log(1 - probability))
-          chances << Math.exp(log)
-          break if k > mode && chances.last < NEGLIGIBLE
+        chance = at(0, count, probability)
+        chances = [chance]
+        (1..count).each do |k|
+          chance = chance < Float::MIN ? at(k, count, probability) : chance * (count - k + 1) / k * odds
+          chances << chance
+          break if k > mode && chance < NEGLIGIBLE
         end
         chances
       end
+
+      # In logarithms: the chance of losing nothing of very many is smaller than a float can hold.
+      def self.at(lost, count, probability)
+        ways = Math.lgamma(count + 1).first - Math.lgamma(lost + 1).first - Math.lgamma(count - lost + 1).first
+        Math.exp(ways + (lost * Math.log(probability)) + ((count - lost) * Math.log(1 - probability)))
+      end
+      private_class_method :at
 
       private
 
