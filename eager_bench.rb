@@ -6,7 +6,7 @@ require 'zeitwerk'
 # Each entry point loads only the parts it needs, so that the core can run and be tested alone.
 module EagerBench
   ROOT = __dir__
-  PARTS = %i[core formats store standins web demo].freeze
+  PARTS = %i[core formats store web demo].freeze
 
   # @param parts [Array<Symbol>] some of PARTS
   def self.load(*parts)
@@ -16,7 +16,6 @@ module EagerBench
 
     @loaded.concat(fresh)
     loader = Zeitwerk::Loader.new
-    loader.inflector.inflect('csv_table' => 'CsvTable')
     fresh.each { |part| mount(loader, part) }
     loader.setup
   end

@@ -4,9 +4,6 @@ module Core
   module Sizing
     # What the body and the beads add to a measure.
     module Allowance
-      # Usual ease at the wrist in millimetres: snug, comfortable, loose (common practice, no source).
-      EASES = { snug: 6, comfortable: 13, loose: 19 }.freeze
-
       module_function
 
       # The line runs on a circle whose radius is larger than the body's by the height of the hole axis:

@@ -4,15 +4,15 @@ module Web
   module Presenters
     # The studio's paces by level, and the minutes around the work.
     class CalibrationForm
+      include Fields
+
       PACE = (0.1..20.0).freeze
       MINUTES = (0..120).freeze
       NUMBER = /\A\d{1,3}([.,]\d{1,3})?\z/
       FIELDS = [*(1..5).map { |level| :"pace_#{level}" }, :welcome_minutes, :clearing_minutes].freeze
 
-      attr_reader :values, :errors
-
       def initialize(params)
-        @values = FIELDS.to_h { |name| [name.to_s, params[name.to_s].is_a?(String) ? params[name.to_s].scrub.strip : ''] }
+        @values = FIELDS.to_h { |name| [name.to_s, clean(params[name.to_s])] }
         @errors = FIELDS.to_h { |name| [name, problem(name)] }.compact
       end
 
@@ -20,18 +20,6 @@ module Web
       def self.show(calibration)
         paces = calibration.pace.to_h { |level, pace| ["pace_#{level}", format('%g', pace)] }
         new(paces.merge('welcome_minutes' => format('%g', calibration.welcome_minutes), 'clearing_minutes' => format('%g', calibration.clearing_minutes)))
-      end
-
-      def valid?
-        errors.empty?
-      end
-
-      def value(name)
-        values[name.to_s]
-      end
-
-      def error(name)
-        errors[name.to_sym]
       end
 
       # @return [Core::Session::Calibration]

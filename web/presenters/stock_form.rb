@@ -4,6 +4,8 @@ module Web
   module Presenters
     # Entering or changing a part or a line of the stockroom.
     class StockForm
+      include Fields
+
       # One field. type: :text, :length, :choice, :integer, :colour or :boolean
       # options: longest text, least millimetres, the choices, or a range
       Field = Core::Value.define(:label, :type, :options, required: false)
@@ -66,7 +68,7 @@ module Web
         lines: { fields: LINE, type: Core::Catalogue::Line, usual: { 'kind' => 'cable', 'colour' => '#6b7280' } }
       }.freeze
 
-      attr_reader :table_name, :values, :errors, :key
+      attr_reader :table_name, :key
 
       # @param table_name [Symbol] :parts or :lines @param key [String, nil] of the one changed, nil for a new one
       def initialize(studio, table_name, key, given)
@@ -102,18 +104,6 @@ module Web
         KINDS.fetch(table_name)[:fields]
       end
 
-      def valid?
-        errors.empty?
-      end
-
-      def value(name)
-        values[name.to_s]
-      end
-
-      def error(name)
-        errors[name.to_sym]
-      end
-
       # @return [Core::Catalogue::Part, Core::Catalogue::Line]
       def item
         given = fields.to_h { |name, field| [name, read(value(name), field)] }.compact
@@ -131,17 +121,6 @@ module Web
         @studio.projects.newest.select { |saved| Core::Data::Records::DESIGN.write(saved.design).to_s.include?(%("#{key}")) }.map { |saved| saved.design.name }
       end
 
-      private
-
-      def clean(text)
-        text.is_a?(String) ? text.dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
-      end
-
-      # Only what the list offers; a tool may stand there twice.
-      def listed(given)
-        (given.is_a?(Array) ? given : [given]).grep(String).reject(&:empty?).first(12)
-      end
-
       # @return [Array<(String, String)>] what a field of several values offers, by key and name
       def offered(field)
         return field.options.map { |caution| [caution.to_s, caution.to_s.tr('_', ' ')] } if field.type == :cautions
@@ -149,7 +128,12 @@ module Web
         @studio.catalogue.table.public_send(field.options).values.reject { |item| field.type == :keys && item.key == key }.map { |item| [item.key, item.name] }
       end
 
-      public :offered
+      private
+
+      # Only what the list offers; a tool may stand there twice.
+      def listed(given)
+        (given.is_a?(Array) ? given : [given]).grep(String).reject(&:empty?).first(12)
+      end
 
       def check
         found = fields.to_h { |name, field| [name, problem(value(name), field)] }.compact

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # What every submitted form has: text by field (values) and what to do at each wrong one (errors).
+    module Fields
+      attr_reader :values, :errors
+
+      def valid?
+        errors.empty?
+      end
+
+      def value(name)
+        values[name.to_s]
+      end
+
+      def error(name)
+        errors[name.to_sym]
+      end
+
+      # @return [Draft] what was typed, to be shown again
+      def draft
+        Draft.new(values: values, errors: errors)
+      end
+
+      private
+
+      # Line breaks and tabs in a one-line field become spaces; what is no text counts as empty.
+      def clean(text)
+        text.is_a?(String) ? text.dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
+      end
+    end
+  end
+end
