@@ -5,8 +5,6 @@ module Core
   class Verdicts
     CODES = %i[people sizes landings fit tools time].freeze
 
-    # A landing further from the wish than this is worth a look (common practice, no source: half of the usual ease).
-    NEAR = Measure::Length.mm(7)
     # Less spare time than this share of the class is tight (from memory).
     TIGHT_SHARE = 0.08
 
@@ -39,9 +37,9 @@ module Core
     end
 
     def landings
-      off = keys { |person| person.fitted? && person.piece.deviation.abs > NEAR }
+      off = keys { |person| person.fitted? && person.piece.status == :tight }
       Verdict.new(code: :landings, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
-                  values: { number: off.size, near: NEAR, all: @plan.people.count(&:fitted?) })
+                  values: { number: off.size, near: Sizing::Piece::NEAR, all: @plan.people.count(&:fitted?) })
     end
 
     def fit

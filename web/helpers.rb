@@ -38,8 +38,8 @@ module Web
     end
 
     # @return [String] a text parameter, '' when absent or of another kind; never invalid UTF-8
-    def text(name, from = params)
-      value = from.is_a?(Hash) || from.respond_to?(:key?) ? from[name.to_s] : nil
+    def text(name)
+      value = params[name.to_s]
       value.is_a?(String) ? value.scrub("\uFFFD").delete("\u0000").strip : ''
     end
 

@@ -16,7 +16,7 @@ module Core
 
       # @return [Piece]
       def piece
-        Piece.new(worn: @worn, landing: landing, on_line: on_line, target: @target, play: @blueprint.play, work_ups: @work_ups,
+        Piece.new(worn: @worn, landing: landing, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
                   drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
       end
 
@@ -24,6 +24,10 @@ module Core
 
       def on_line
         @on_line ||= Measure::Length.sum(@path.map { |_, work_up| work_up.lengths.beaded })
+      end
+
+      def repeats
+        @repeats ||= @work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
       end
 
       def landing
@@ -114,7 +118,11 @@ module Core
 
       def options
         @path.flat_map do |_, work_up|
-          work_up.lengths.options.map { |o| o.with(length: @blueprint.inside(on_line + (o.length - work_up.lengths.beaded)), options: []) }
+          made = work_up.lengths
+          made.options.map do |other|
+            inside = @blueprint.inside(on_line + (other.length - made.beaded))
+            other.with(length: inside, repeats: repeats - made.repeats + other.repeats, options: [])
+          end
         end
       end
 

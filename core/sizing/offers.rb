@@ -15,41 +15,35 @@ module Core
       # @param piece [Piece] @param table [Catalogue::Table] whose rings and extenders may be used
       # @return [Array<Offer>] best first: by deviation, then by change
       def for(piece, table)
-        made = [[repeats_of(piece), piece.landing], *piece.options.map { |option| [option.repeats, option.length] }].uniq
-        made.flat_map { |repeats, landing| ways(repeats, landing, piece, table) }.sort_by { |offer| [offer.deviation.abs, offer.change] }.first(MOST)
+        made = [[piece.repeats, piece.landing], *piece.options.map { |option| [option.repeats, option.length] }].uniq
+        offers = made.flat_map { |repeats, landing| ways(repeats, landing, piece, table) }
+        offers.sort_by { |offer| [offer.deviation.abs, offer.change] }.first(MOST)
       end
 
       def ways(repeats, landing, piece, table)
-        plain = Offer.new(code: :as_designed, repeats: repeats, landing: landing, deviation: deviation(landing, piece.play, piece), change: repeats == repeats_of(piece) ? 0 : 1)
+        plain = Offer.new(code: :as_designed, repeats: repeats, landing: landing, deviation: piece.deviation_of(landing), change: repeats == piece.repeats ? 0 : 1)
         return [plain] unless landing < piece.worn
 
         [plain, *rings(plain, piece, table), *extenders(plain, piece, table)]
       end
 
+      # What is added to the line is shared by all turns round the body.
       def rings(plain, piece, table)
         ring = table.parts.values.select { |part| part.kind == :ring && !part.soldered }.min_by(&:along) or return []
         (1..2).map do |count|
-          landing = plain.landing + (ring.along * count)
-          plain.with(code: :rings, landing: landing, deviation: deviation(landing, piece.play, piece), part: ring, count: count, change: 1 + count)
+          landing = plain.landing + (ring.along * count / piece.wraps)
+          plain.with(code: :rings, landing: landing, deviation: piece.deviation_of(landing), part: ring, count: count, change: 1 + count)
         end
       end
 
       def extenders(plain, piece, table)
-        table.parts.values.select { |part| part.play.positive? && (piece.worn - plain.landing).between?(part.along, part.along + part.play) }.min_by(&:play).then do |part|
-          part ? [plain.with(code: :extender, landing: plain.landing + part.along, deviation: Measure::Length::ZERO, part: part, count: 1, change: 4)] : []
+        gap = (piece.worn - plain.landing) * piece.wraps
+        reaching = table.parts.values.select { |part| part.play.positive? && gap.between?(part.along, part.along + part.play) }
+        reaching.min_by(1, &:play).map do |part|
+          plain.with(code: :extender, landing: plain.landing + (part.along / piece.wraps), deviation: Measure::Length::ZERO, part: part, count: 1, change: 4)
         end
       end
-
-      def deviation(landing, play, piece)
-        return Measure::Length::ZERO if piece.worn.between?(landing, landing + play)
-
-        piece.worn < landing ? landing - piece.worn : landing + play - piece.worn
-      end
-
-      def repeats_of(piece)
-        piece.work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
-      end
-      private_class_method :ways, :rings, :extenders, :deviation, :repeats_of
+      private_class_method :ways, :rings, :extenders
     end
   end
 end

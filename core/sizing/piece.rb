@@ -7,12 +7,27 @@ module Core
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step"
-    Piece = Value.define(:worn, :landing, :on_line, :target, :play, :work_ups, :drawing, :working, :joins, :steps, :options) do
+    Piece = Value.define(:worn, :landing, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps, :options) do
+      # @return [Integer] repeats of everything that fills
+      def repeats
+        work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
+      end
+
+      # @return [Symbol] :fits, or :tight when it is worth a look
+      def status
+        deviation.abs > Piece::NEAR ? :tight : :fits
+      end
+
       # @return [Measure::Length] landing minus wish, negative when short; zero inside an adjustable range
       def deviation
-        return worn - worn if worn.between?(landing, landing + play)
+        deviation_of(landing)
+      end
 
-        worn < landing ? landing - worn : landing + play - worn
+      # The same for another landing of this closure.
+      def deviation_of(other)
+        return Measure::Length::ZERO if worn.between?(other, other + play)
+
+        worn < other ? other - worn : other + play - worn
       end
 
       # @return [Array<Construction::Shape>]
@@ -27,6 +42,11 @@ module Core
       def cuts
         work_ups.values.flat_map(&:cuts)
       end
+    end
+
+    class Piece
+      # A landing further from the wish than this is worth a look (common practice, no source: half of the usual ease).
+      NEAR = Measure::Length.mm(7)
     end
   end
 end

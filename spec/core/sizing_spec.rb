@@ -110,6 +110,17 @@ RSpec.describe Core::Sizing do
     expect(ring.deviation).to eq(ring.landing - piece.worn)
   end
 
+  it 'shares what is added, and what a closure lets out, among the turns round the body' do
+    slider = { cord: 'cord', beads: pattern('round_12'), closure: 'slider' }
+    once, thrice = [1, 3].map { |wraps| fit(design(component('cord', :knotted_cord, **slider), wraps: wraps), 170) }
+    expect([once.play, thrice.play]).to eq([mm(60), mm(20)])
+    wrapped = fit(design(strung(pattern: pattern({ fill: ['round_12'] })), wraps: 3), 168)
+    ring = Core::Sizing::Offers.for(wrapped, sample_table).find { |offer| offer.code == :rings }
+    lengths = { wrapped.repeats => wrapped.landing, **wrapped.options.to_h { |option| [option.repeats, option.length] } }
+    # The opening ring takes 4 mm of the line, a third of it at each turn.
+    expect(ring.landing - lengths.fetch(ring.repeats)).to eq(mm(4) * ring.count / 3)
+  end
+
   it 'shows a working whose parts add up to the line, and leads back to the landing' do
     person = plan_for(bracelet(centre: pattern('round_12')), [attendee(1, 165)]).people.first
     parts = person.working.select { |t| t.operation == :part }.map(&:length)

@@ -95,10 +95,7 @@ module Web
       end
 
       def marks_of(person)
-        piece = person.piece
-        status = piece.deviation.abs > Core::Verdicts::NEAR ? :tight : :fits
-        [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :wish, text: "wished #{Formats::LengthPrint.call(piece.worn, unit)} worn"),
-         Formats::PieceSvg::Mark.new(at: piece.on_line.to_mm, status: status, text: landing_text(person))]
+        Landing.marks(person.piece, unit)
       end
 
       # One finding of the class. number: as pinned on the drawings · names: whom it concerns · finding: the first of its kind
@@ -139,10 +136,7 @@ module Web
       end
 
       def landing_text(person)
-        deviation = person.piece.deviation
-        return 'inside the range of the closure' if deviation.zero?
-
-        "lands #{Formats::LengthPrint.call(deviation, unit, signed: true)}"
+        Landing.text(person.piece, unit)
       end
 
       # @return [Integer] of a hundred classes
@@ -155,14 +149,14 @@ module Web
       end
 
       def repeats(person)
-        person.piece.work_ups.values.filter_map { |w| w.lengths.repeats }.sum
+        person.piece.repeats
       end
 
       # @return [Symbol] how one person's piece stands
       def status_of(person)
         return person.piece.is_a?(Core::Sizing::OutOfReach) ? :will_not : :unknown unless person.fitted?
 
-        person.piece.deviation.abs > Core::Verdicts::NEAR ? :tight : :fits
+        person.piece.status
       end
 
       def count_of(person, part)

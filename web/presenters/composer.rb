@@ -105,16 +105,11 @@ module Web
       end
 
       def landing
-        deviation = piece.deviation
-        return 'inside the range of the closure' if deviation.zero? && piece.play.positive?
-
-        "lands #{Formats::LengthPrint.call(deviation, unit, signed: true)} from the wish"
+        Landing.text(piece, unit)
       end
 
       def status
-        return :will_not unless drawn?
-
-        piece.deviation.abs > Core::Verdicts::NEAR ? :tight : :fits
+        drawn? ? piece.status : :will_not
       end
 
       def needs
@@ -134,9 +129,6 @@ module Web
         Core::Fit::Check.new(table, open_rings: @studio.open_rings).piece(piece).select(&:worth_a_look?)
       end
 
-      def repeats
-        piece.work_ups.values.filter_map { |w| w.lengths.repeats }.sum
-      end
 
       # What the working says, from the wish on.
       def working
@@ -218,10 +210,7 @@ module Web
       end
 
       def marks
-        return [] unless sized?
-
-        [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :wish, text: "wished #{Formats::LengthPrint.call(piece.worn, unit)} worn"),
-         Formats::PieceSvg::Mark.new(at: piece.on_line.to_mm, status: status, text: landing)]
+        sized? ? Landing.marks(piece, unit) : []
       end
 
       # The middle of what fills.
