@@ -3,8 +3,14 @@ source 'https://rubygems.org'
 # From 1.14 on it uses syntax that Ruby 3.1.2 cannot read.
 gem 'dry-schema', '~> 1.13.4'
 gem 'dry-validation', '~> 1.10.0'
+# An integer-program solver, with its library: chooses packs and suppliers.
+gem 'highs', '~> 0.2.6'
 gem 'i18n', '~> 1.14'
+gem 'icalendar', '~> 2.13'
 gem 'json_schemer', '~> 2.4'
+gem 'prawn', '~> 2.5'
+gem 'prawn-svg', '~> 0.40.4'
+gem 'prawn-table', '~> 0.2.2'
 gem 'puma', '~> 8.0'
 gem 'rack-protection', '~> 4.2'
 gem 'rack-session', '~> 2.1'
@@ -20,10 +26,9 @@ group :test do
   gem 'axe-core-api', '~> 4.10'
   gem 'axe-core-rspec', '~> 4.10'
   gem 'capybara', '~> 3.40'
-  # An integer-program solver, the oracle for cutting plans.
-  gem 'highs', '~> 0.2.6'
   # 1.17 ships compiled for Ruby 3.1; later releases do not.
   gem 'nokogiri', '~> 1.17.2'
+  gem 'pdf-reader', '~> 2.14'
   gem 'rack-test', '~> 2.1'
   gem 'rspec', '~> 3.13'
   gem 'rubocop', '~> 1.70', require: false

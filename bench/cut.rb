@@ -11,6 +11,10 @@ def fillings(lengths, reel)
   (0..(reel / lengths.first)).flat_map { |count| fillings(lengths.drop(1), reel - (count * lengths.first)).map { |rest| [count, *rest] } }
 end
 
+def first_fit(pieces, reel)
+  pieces.sort_by { |piece| -piece.length }.each_with_object([]) { |piece, room| (at = room.index { |left| left >= piece.length }) ? room[at] -= piece.length : room << (reel - piece.length) }.size
+end
+
 # @return [Integer, nil] nil when there are more patterns than it is given
 def by_highs(demands, reel)
   patterns = fillings(demands.keys, reel).reject { |pattern| pattern.all?(&:zero?) }
@@ -18,7 +22,7 @@ def by_highs(demands, reel)
 
   starts = patterns.reduce([0]) { |all, pattern| all << (all.last + pattern.count(&:positive?)) }
   Highs.mip(sense: :minimize, col_cost: [1.0] * patterns.size, col_lower: [0.0] * patterns.size, col_upper: [1e4] * patterns.size,
-            row_lower: demands.values.map(&:to_f), row_upper: [1e9] * demands.size, a_format: :colwise, a_start: starts[0...-1],
+            row_lower: demands.values.map(&:to_f), row_upper: [1e30] * demands.size, a_format: :colwise, a_start: starts[0...-1],
             a_index: patterns.flat_map { |pattern| pattern.each_index.reject { |i| pattern[i].zero? } },
             a_value: patterns.flat_map { |pattern| pattern.select(&:positive?).map(&:to_f) }, integrality: [1] * patterns.size).solve[:obj_value].round
 end
@@ -31,11 +35,11 @@ rows = Array.new(20) do
   pieces = ordered.map { |length| Core::Cutting::Piece.new(owner: 'x', length: Bench.mm(length)) }
   plan = nil
   first = nil
-  ours = Bench.milliseconds(1) { plan = Core::Cutting::Reels.plan(pieces, Bench.mm(reel)) }.first
-  fit = Bench.milliseconds(1) { first = Core::Cutting::Reels.send(:first_fit, pieces.sort_by { |piece| -piece.length }, Bench.mm(reel)).size }.first
+  ours = Bench.milliseconds(1) { plan = Core::Cutting::Reels.plan(pieces, [Bench.mm(reel)]) }.first
+  fit = Bench.milliseconds(1) { first = first_fit(pieces, Bench.mm(reel)) }.first
   oracle = nil
   highs = Bench.milliseconds(1) { oracle = by_highs(ordered.tally, reel) }.first
-  { ours: ours, fit: fit, highs: highs, proven: plan.proven?, reels: plan.reels.size, first: first, oracle: oracle }
+  { ours: ours, fit: fit, highs: highs, proven: plan.proven?, reels: plan.new_reels.size, first: first, oracle: oracle }
 end
 known = rows.select { |row| row[:oracle] }
 puts format('ours:                 %d of 20 proven, median %.0f ms, longest %.0f ms', rows.count { |r| r[:proven] }, rows.map { |r| r[:ours] }.sort[10], rows.map { |r| r[:ours] }.max)

@@ -3,12 +3,13 @@
 module Core
   # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
   #
-  # people: [PersonPlan] · needs: [Bill::Need], exactly the sum over people · spares: {part => Bill::Spares} · cuts: [(attendee key, Cutting::CutNeed)]
+  # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part => Bill::Spares}
   # steps: [PlannedStep] · tools: [Technique::ToolNeed] · forecast: Session::Forecast
   # sample: PersonPlan at a usual size, for a class without sized people
-  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :forecast) do
-    def verdicts
-      Verdicts.new(self).call
+  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :forecast, extras: [].freeze) do
+    # @param supply [Supply::ClassSupply, nil]
+    def verdicts(supply = nil)
+      Verdicts.new(self, supply).call
     end
 
     # @return [Array<Verdict>] what stands between the class and its evening, first thing first
@@ -20,16 +21,25 @@ module Core
       people.find { |person| person.attendee.key == key }
     end
 
-    # @param line [Catalogue::Line] one whose reel's length is known
-    # @return [Cutting::ReelPlan] every cut of the class from as few reels as can be
+    # @return [Array<PersonPlan>] everybody's kit, those for late sign-ups too
+    def kits
+      people + extras
+    end
+
+    # @return [Array<Cutting::Piece>] every cut of one line in the class
+    def pieces(line)
+      kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.flat_map { |cut| [Cutting::Piece.new(owner: person.attendee.name, length: cut.length)] * cut.count } }
+    end
+
+    # @param line [Catalogue::Line]
+    # @return [Cutting::CutPlan] every cut of the class from as few new reels as can be, with nothing on hand
     def reels(line)
-      pieces = people.flat_map { |person| person.cuts.select { |cut| cut.line == line }.flat_map { |cut| [Cutting::Piece.new(owner: person.attendee.name, length: cut.length)] * cut.count } }
-      Cutting::Reels.plan(pieces, line.reel_length)
+      Cutting::Reels.plan(pieces(line), [line.reel_length].compact)
     end
 
     # @return [Hash{Catalogue::Line=>Measure::Length}]
     def line_totals
-      people.flat_map(&:cuts).group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }
+      kits.flat_map(&:cuts).group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }
     end
   end
 

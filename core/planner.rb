@@ -19,14 +19,31 @@ module Core
 
     # @return [Plan]
     def plan
-      Plan.new(workshop: @workshop, design: @design, people: people, sample: sample, steps: planned_steps,
-        needs: Bill::Need.sum(people.flat_map(&:needs)), spares: Bill::Spares.of(fitted_people), tools: tool_needs, forecast: forecast)
+      kits = people + extras
+      Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, sample: sample, steps: planned_steps,
+        needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?), confidence: supply.confidence.fdiv(100)),
+        tools: tool_needs, forecast: forecast)
     end
 
     private
 
     def people
       @people ||= @attendees.map { |attendee| person(attendee) }
+    end
+
+    def supply
+      @workshop.supply
+    end
+
+    # Kits for people who may still come, as beginners of a usual or the largest size there is.
+    def extras
+      @extras ||= begin
+        sized = people.select(&:measure).sort_by(&:measure)
+        model = supply.extra_size == :largest ? sized.last : sized[sized.size / 2]
+        (1..(model ? supply.extra_kits : 0)).map do |number|
+          person(People::Attendee.new(key: "extra-#{number}", name: "Late sign-up #{number}", level: 1, measures: model.attendee.measures, ease: model.attendee.ease))
+        end
+      end
     end
 
     def fitted_people
@@ -71,7 +88,7 @@ module Core
     def fitted(attendee, piece, measure, ease)
       shared = @fits[piece.object_id] ||= {
         needs: Bill::Need.sum(piece.parts, times: @design.made),
-        cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made),
+        cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.off_reel),
         steps: ordered(piece.steps),
         findings: @check.piece(piece),
         **@same_for_steps[piece.steps.map(&:key)]
@@ -98,7 +115,7 @@ module Core
     end
 
     def fit(attendee, worn)
-      maker = Construction::Maker.at(attendee.level, @design.tails)
+      maker = Construction::Maker.at(attendee.level, @design.tails, own: attendee.tails, by_line: supply.tails_by_line)
       @fits[[attendee.colourway, worn, maker]] ||= blueprint(attendee.colourway).fit(worn, maker)
     end
 

@@ -3,19 +3,20 @@
 module Core
   # Judges a plan: what is still in the way of the class, in the order in which it is best mended.
   class Verdicts
-    CODES = %i[people sizes landings fit tools time].freeze
+    CODES = %i[people sizes landings fit parts tools time].freeze
 
     # Less spare time than this share of the class is tight (from memory).
     TIGHT_SHARE = 0.08
 
-    # @param plan [Plan]
-    def initialize(plan)
+    # @param plan [Plan] @param supply [Supply::ClassSupply, nil] nil where no stock is known, or nothing more is needed of it
+    def initialize(plan, supply = nil)
       @plan = plan
+      @supply = supply
     end
 
     # @return [Array<Verdict>]
     def call
-      @plan.people.empty? ? [people] : CODES.map { |code| send(code) }
+      @plan.people.empty? ? [people] : CODES.filter_map { |code| send(code) }
     end
 
     private
@@ -51,6 +52,15 @@ module Core
                end
       Verdict.new(code: :fit, status: status, section: :fit, subjects: (wrong + unknown).map(&:first).uniq,
                   values: { number: kinds([wrong, unknown, tight].find(&:any?) || []) })
+    end
+
+    def parts
+      return if @supply.nil?
+
+      uncut = @supply.uncuttable.size
+      return Verdict.new(code: :parts, status: :will_not, section: :cuts, values: { number: uncut }) if uncut.positive?
+
+      Verdict.new(code: :parts, status: @supply.short.zero? ? :fits : :tight, section: :materials, values: { number: @supply.short, total: @supply.order.total.to_s })
     end
 
     # @return [Integer] different findings, however many people they concern

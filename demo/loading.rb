@@ -28,6 +28,16 @@ module Demo
         studio.classes.create(Store::ClassState.new(workshop: R::WORKSHOP.read(d), project_version_id: studio.projects.find(d['project']).id,
                                                     attendees: d['attendees'].map { |a| R::ATTENDEE.read(a) }))
       end
+      supply(studio)
     end
+
+    def supply(studio)
+      data = JSON.parse(File.read(File.join(__dir__, 'supply.json')))
+      money = ->(minor) { Core::Money.new(minor: minor, currency: data['currency']) }
+      data['suppliers'].each { |d| studio.market.save_supplier(R::SUPPLIER.read(d.merge('delivery' => money.(d['delivery']), 'minimum' => money.(d['minimum'])))) }
+      studio.market.save(data['offers'].map { |d| R::OFFER.read(d.merge('price' => money.(d['price']))) })
+      studio.ledger.post(data['stock'].map { |d| R::ENTRY.read(d) })
+    end
+    private_class_method :supply
   end
 end

@@ -55,9 +55,9 @@ module Formats
       data = { 'line' => line.key, 'name' => line.name, 'total_mm' => total.to_mm }
       return data unless line.reel_length
 
-      reels = plan.reels(line)
-      pieces = reels.reels.map { |reel| reel.map { |piece| { 'for' => piece.owner, 'length_mm' => piece.length.to_mm } } }
-      data.merge('reel_mm' => reels.reel_length.to_mm, 'reels' => pieces, 'proven' => reels.proven?, 'bound' => reels.bound)
+      cuts = plan.reels(line)
+      reels = cuts.bars.map { |bar| bar.pieces.map { |piece| { 'for' => piece.owner, 'length_mm' => piece.length.to_mm } } }
+      data.merge('reel_mm' => line.reel_length.to_mm, 'reels' => reels, 'proven' => cuts.proven?, 'bound' => cuts.bound)
     end
 
     def spares(spares)

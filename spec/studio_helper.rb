@@ -14,4 +14,5 @@ module Studios
   end
 end
 
+RSpec::Matchers.define_negated_matcher :not_change, :change
 RSpec.configure { |config| config.include Studios }

@@ -8,6 +8,8 @@ module Store
     # What an edit came to. merged: paths that somebody else changed since the editor last looked
     Edited = Core::Value.define(:id, :revision, :merged)
 
+    CHOICES = %w[supply].freeze
+
     def initialize(database)
       @database = database
     end
@@ -19,6 +21,11 @@ module Store
 
     def removed
       @database[:classes].exclude(deleted_at: nil).reverse(:deleted_at).all.map { |row| stored(row) }
+    end
+
+    # @return [Array<(Integer, Integer)>] id and revision, those planned first first, cheaply
+    def stamps
+      live.order(:id).select_map(%i[id revision])
     end
 
     # @raise [NotFound] for an unknown or removed class
@@ -134,7 +141,12 @@ module Store
     def columns(state)
       workshop = state.workshop
       { title: workshop.title, date: workshop.date, start_minute: workshop.start.minutes, minutes: workshop.minutes, venue: workshop.venue,
-        tool_sets: workshop.tool_sets, project_version_id: state.project_version_id }
+        tool_sets: workshop.tool_sets, project_version_id: state.project_version_id, choices: JSON.generate(choices(workshop)) }
+    end
+
+    # What a class has beside its columns, as plain data.
+    def choices(workshop)
+      Core::Data::Records::WORKSHOP.write(workshop).slice(*CHOICES)
     end
 
     def replace_people(id, state)
@@ -144,14 +156,16 @@ module Store
 
     def person_row(attendee)
       { key: attendee.key.to_i, name: attendee.name, level: attendee.level, mind: attendee.mind, colourway: attendee.colourway,
-        brings: JSON.generate(attendee.brings), ease_nm: attendee.ease&.nm }
+        brings: JSON.generate(attendee.brings), tails: attendee.tails&.to_s, ease_nm: attendee.ease&.nm }
         .merge(Core::People::Measures::BOUNDS.keys.to_h { |body| [:"#{body}_nm", attendee.measures[body]&.nm] })
     end
 
     def stored(row)
       people = @database[:attendees].where(class_id: row[:id]).order(:key).all.map { |person| attendee(person) }
-      workshop = Core::Workshop.new(key: "class_#{row[:id]}", title: row[:title], date: row[:date], minutes: row[:minutes], venue: row[:venue],
-                                    start: Core::Measure::ClockTime.new(row[:start_minute]), tool_sets: row[:tool_sets])
+      workshop = Core::Data::Records::WORKSHOP.read(
+        { 'key' => "class_#{row[:id]}", 'title' => row[:title], 'date' => row[:date].iso8601, 'minutes' => row[:minutes], 'venue' => row[:venue],
+          'start' => Core::Measure::ClockTime.new(row[:start_minute]).to_s, 'tool_sets' => row[:tool_sets] }.merge(JSON.parse(row[:choices]))
+      )
       Stored.new(id: row[:id], revision: row[:revision],
                  state: ClassState.new(workshop: workshop, project_version_id: row[:project_version_id], attendees: people))
     end
@@ -160,7 +174,7 @@ module Store
       length = ->(name) { row[name] && Core::Measure::Length.new(row[name]) }
       measures = Core::People::Measures::BOUNDS.keys.to_h { |body| [body, length.(:"#{body}_nm")] }.compact
       Core::People::Attendee.new(key: row[:key].to_s, name: row[:name], level: row[:level], measures: measures, ease: length.(:ease_nm),
-                                 mind: row[:mind], colourway: row[:colourway], brings: JSON.parse(row[:brings]))
+                                 mind: row[:mind], colourway: row[:colourway], brings: JSON.parse(row[:brings]), tails: row[:tails]&.to_sym)
     end
   end
 end

@@ -3,7 +3,7 @@
 module Store
   # One installation's data: the way into everything that is stored.
   class Studio
-    attr_reader :database, :catalogue, :projects, :classes, :drafts
+    attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing
 
     # @param path [String] see Database.open
     def initialize(path)
@@ -13,7 +13,11 @@ module Store
       @projects = Projects.new(@database)
       @classes = Classes.new(@database)
       @drafts = Drafts.new(@database)
+      @ledger = Ledger.new(@database)
+      @market = Market.new(@database)
+      @packing = Packing.new(@database)
       @plans = PlanCache.new
+      @supplies = PlanCache.new(4)
     end
 
     def name
@@ -60,10 +64,52 @@ module Store
       @plans.fetch([stored.id, stored.revision, *stamp]) { inputs(stored).plan }
     end
 
+    # @return [Array] changes whenever the stock, an offer or any class does, cheaply
+    def supply_stamp
+      [@database[:studio].get(%i[supply_revision currency]), classes.stamps, stamp]
+    end
+
+    # @return [Core::Supply::ClassSupply, nil] where a class's materials come from; nil when they have already left the stock
+    def supply(id)
+      @supplies.fetch(supply_stamp) { allocate }[id]
+    end
+
+    # Takes a class's kits and spares from the stock: parts, the bars they are cut from, and what is left of those comes back as offcuts.
+    # @raise [Shortfall] when something is not on the shelf; then nothing is taken @raise [NotFound]
+    def take_kits(id)
+      workshop = classes.find(id).state.workshop
+      return if ledger.taken_by(id).any?
+
+      post = Core::Supply::Taking.entries(supply(id), id, note: workshop.title)
+      ledger.post(post)
+    end
+
+    # Brings back all that a class's kits took. @raise [Shortfall]
+    def put_back(id)
+      title = classes.find(id).state.workshop.title
+      ledger.post(ledger.taken_by(id).map { |entry| entry.with(quantity: -entry.quantity, reason: :returned, note: title) })
+    end
+
     # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.
     # @return [Integer] the new class's id
     def import(inputs)
       Importing.new(self).call(inputs)
+    end
+
+    private
+
+    # Classes whose kits have left the stock claim nothing more.
+    def allocate
+      served = ledger.classes_served
+      plans = classes.stamps.map(&:first).reject { |id| served.include?(id) }.to_h { |id| [id, buildable(classes.find(id))] }.compact
+      Core::Supply::Allocation.new(ledger.stock, market.all).call(plans)
+    end
+
+    # A class whose design the catalogue can no longer build claims nothing.
+    def buildable(stored)
+      plan(stored)
+    rescue Core::Construction::InvalidParameters, Core::UnknownKey
+      nil
     end
   end
 end

@@ -3,12 +3,17 @@
 module Core
   module Bill
     # What is held back so that nobody is short. shared: in one dish for all · bagged: in each bag, added up
-    Spares = Value.define(:part, :needed, :shared, :bagged)
+    Spares = Value.define(:part, :needed, :shared, :bagged) do
+      # @param mode [Symbol] :shared or :bagged @return [Integer]
+      def held(mode)
+        mode == :bagged ? bagged : shared
+      end
+    end
 
     class Spares
       CONFIDENCE = 0.95
 
-      # @param people [Array<PersonPlan>] @return [Hash{Catalogue::Part=>Spares}]
+      # @param people [Array<PersonPlan>] @param confidence [Float] @return [Hash{Catalogue::Part=>Spares}]
       # In each bag, every bag must last, so each is given the share of confidence that makes all of them last together.
       def self.of(people, confidence: CONFIDENCE)
         uses = people.flat_map { |person| person.needs.map { |need| [need.part, need.count, Loss.probability(need.part, person.attendee.level)] } }

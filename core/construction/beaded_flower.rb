@@ -64,7 +64,7 @@ module Core
 
       # Loops are worked from one wire; each frame has its own.
       def cut(maker)
-        tails = Tails.at(Tails::WIRED_MM, maker) * 2
+        tails = Tails.at(Tails::WIRED_MM, maker, wire) * 2
         turns = Measure::Length.mm(TURN_MM) * runs.size
         return Cut.new(line: wire, count: petals, role: :petal, body: petal_wire - turns, consumption: turns, tails: tails) if way == :frame
 

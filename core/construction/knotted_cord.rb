@@ -96,7 +96,7 @@ module Core
 
       # A folded cut serves two cords at once.
       def cuts(solution, maker)
-        tails = (Tails.at(Tails::KNOTTED_MM, maker) * 2) + (closure == :slider ? Measure::Length.mm(PULL_MM * 2) : Measure::Length::ZERO)
+        tails = (Tails.at(Tails::KNOTTED_MM, maker, cord) * 2) + (closure == :slider ? Measure::Length.mm(PULL_MM * 2) : Measure::Length::ZERO)
         consumption = (knot_consumption * 2 * solution.repeats) + closing_consumption
         single = Cut.new(line: cord, count: cords - (folded * 2), role: :cord, body: solution.length, consumption: consumption, tails: tails)
         double = Cut.new(line: cord, count: folded, role: :folded_cord, body: solution.length * 2, consumption: consumption * 2, tails: tails)

@@ -61,7 +61,7 @@ module Core
       end
 
       def cut(solution, maker)
-        Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker) * 2)
+        Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
       end
 
       def lengths(solution)

@@ -103,7 +103,7 @@ module Core
       end
 
       def tail(beads, maker)
-        return Tails.at(Tails::CRIMPED_MM, maker) if tails == :trimmed
+        return Tails.at(Tails::CRIMPED_MM, maker, line) if tails == :trimmed
 
         lengthwise(beads.first(bury_through).map(&:first)) + Measure::Length.mm(BURIED_MM)
       end

@@ -13,10 +13,12 @@ module Core
 
       module_function
 
-      # @param table [Hash] one of the above @param maker [Maker]
+      POLICIES = %i[lean usual generous].freeze
+
+      # @param table [Hash] one of the above @param maker [Maker] @param line [Catalogue::Line]
       # @return [Measure::Length] for one end
-      def at(table, maker)
-        Measure::Length.mm(table.fetch(maker.tails))
+      def at(table, maker, line)
+        Measure::Length.mm(table.fetch(maker.tails_on(line)))
       end
     end
   end

@@ -60,7 +60,7 @@ module Core
 
       def cut(solution, maker)
         body = solution.length - ((connector.along + (link ? link.along : Measure::Length::ZERO)) * 2)
-        Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker) * 2)
+        Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
       end
 
       def lengths(solution)

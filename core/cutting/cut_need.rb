@@ -10,11 +10,15 @@ module Core
       STEP = Measure::Length.mm(5)
 
       # @param cuts [Array<Construction::Cut>] @param times [Integer]
+      # @param off_reel [Boolean] worked off the reel and cut when done: the reel itself is held, so one of two tails is saved
       # @return [Array<CutNeed>] equal cuts joined, longest first
-      def self.from(cuts, times: 1)
-        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, exact), same|
+      def self.from(cuts, times: 1, off_reel: false)
+        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, _), same|
+          cut = same.first
+          tails = off_reel ? cut.tails / 2 : cut.tails
+          exact = cut.body + cut.consumption + tails
           new(line: line, role: role, count: same.sum(&:count) * times, exact: exact, length: STEP * (exact / STEP).ceil,
-              body: same.first.body, consumption: same.first.consumption, tails: same.first.tails)
+              body: cut.body, consumption: cut.consumption, tails: tails)
         end.sort_by { |need| -need.exact }
       end
 

@@ -2,70 +2,198 @@
 
 module Core
   module Cutting
-    # Cuts pieces from as few reels of one length as can be, and says whether fewer are impossible.
+    # Cuts pieces from what is on hand and from as few new reels as can be, and says whether fewer are impossible; then, with
+    # their number kept, takes the shortest reels that will do, and leaves bars alone that are not needed.
     #
     # First fit decreasing first; where the sum of lengths does not prove it best, the linear bound over cutting patterns
     # (Gilmore and Gomory, "A linear programming approach to the cutting-stock problem", Operations Research 9, 1961),
     # and that solution rounded, what is left over packed anew.
-    module Reels
-      module_function
+    class Reels
+      # What is left is kept from this length on (from memory).
+      USABLE = Measure::Length.mm(250)
+      LIFTS = [0.0, 0.3, 0.5, 0.7].freeze
+      MOST_COMBINATIONS = 400
 
-      # @param pieces [Array<Piece>] @param reel_length [Measure::Length]
-      # @return [ReelPlan] every piece that fits a reel stands in exactly one
-      def plan(pieces, reel_length)
-        fitting, too_long = pieces.partition { |piece| piece.length <= reel_length }
-        reels, bound = solve(fitting.sort_by { |piece| -piece.length }, reel_length)
-        ReelPlan.new(reel_length: reel_length, reels: reels, bound: bound, too_long: too_long)
+      # @param pieces [Array<Piece>] @param reel_lengths [Array<Measure::Length>] of reels that can be bought; may be empty
+      # @param on_hand [Hash{Measure::Length=>Integer}] bars in stock, offcuts and reels
+      # @return [CutPlan] every piece that fits anything stands in exactly one bar
+      def self.plan(pieces, reel_lengths, on_hand: {}, usable: USABLE)
+        new(pieces, Array(reel_lengths), on_hand, usable).plan
       end
 
-      # @return [Array(Array<Array<Piece>>, Integer)] reels and their lower bound
-      def solve(pieces, reel_length)
-        return [[], 0] if pieces.empty?
+      def initialize(pieces, reel_lengths, on_hand, usable)
+        @pieces = pieces.sort_by { |piece| -piece.length }
+        @reel_lengths = reel_lengths.uniq.sort
+        @reel = @reel_lengths.last
+        @stock = on_hand.select { |_, count| count.positive? }.sort.flat_map { |length, count| [length] * [count, pieces.size].min }
+        @usable = usable
+      end
 
-        first = first_fit(pieces, reel_length)
-        by_sum = (Measure::Length.sum(pieces.map(&:length)) / reel_length).ceil
-        return [first, by_sum] if first.size == by_sum
+      # @return [CutPlan]
+      def plan
+        longest = [@reel, @stock.last].compact.max
+        return CutPlan.new(bars: [], bound: 0, too_long: [], unplaced: @pieces, usable: @usable) if longest.nil?
 
-        relaxed = PatternProgram.new(pieces.map { |piece| piece.length.nm }.tally, reel_length.nm).solve
-        bound = [by_sum, (relaxed.value - 1e-6).ceil].max
-        return [first, bound] if first.size == bound
+        fitting, too_long = @pieces.partition { |piece| piece.length <= longest }
+        bars, bound, unplaced = fitting.empty? ? [[], 0, []] : best(fitting)
+        CutPlan.new(bars: tidied(bars).sort_by { |bar| [bar.fresh? ? 1 : 0, -bar.length] }, bound: bound, too_long: too_long, unplaced: unplaced, usable: @usable)
+      end
 
-        [[first, rounded(pieces, reel_length, relaxed)].min_by(&:size), bound]
+      private
+
+      # @return [Array(Array<Bar>, Integer, Array<Piece>)] bars, bound on new reels, pieces without a place
+      def best(pieces)
+        return from_stock_alone(pieces) if @reel.nil?
+
+        bound = by_sum(pieces)
+        plans = [@stock, @stock.reverse].uniq.map { |stock| filled_up(pieces, stock) }
+        if fewest(plans) > bound && pieces.first.length <= @reel
+          relaxed = PatternProgram.new(pieces.map { |piece| piece.length.nm }.tally, @reel.nm, @stock.map(&:nm).tally).solve
+          bound = [bound, (relaxed.value - 1e-6).ceil].max
+          plans += LIFTS.map { |lift| rounded(pieces, relaxed, lift) } if fewest(plans) > bound
+        end
+        [plans.min_by { |bars| merit(bars) }, bound, []]
+      end
+
+      def fewest(plans)
+        plans.map { |bars| bars.count(&:fresh?) }.min
+      end
+
+      # Fewest new reels, then the least length opened, so that offcuts go first; then least scrap, then fewest bars.
+      def merit(bars)
+        [bars.count(&:fresh?), bars.sum { |bar| bar.length.nm }, bars.map(&:left).select { |left| left < @usable }.sum(&:nm), bars.size]
+      end
+
+      # No plan with fewer new reels has enough length, even if every bar on hand were used to its end.
+      def by_sum(pieces)
+        shortest = pieces.last.length
+        held = Measure::Length.sum(@stock.select { |length| length >= shortest })
+        [((Measure::Length.sum(pieces.map(&:length)) - held) / @reel).ceil, 0].max
+      end
+
+      def from_stock_alone(pieces)
+        bars = fill(pieces.dup, @stock.reverse)
+        placed = bars.flat_map(&:pieces)
+        [bars, 0, without(pieces, placed)]
+      end
+
+      # Bars on hand in this order, each as full as it can be, then new reels.
+      def filled_up(pieces, stock)
+        left = pieces.dup
+        fill(left, stock) + first_fit(left)
+      end
+
+      # Takes what is placed out of the pieces it is given.
+      def fill(left, stock)
+        stock.filter_map do |length|
+          taken = fullest(left, length)
+          next if taken.empty?
+
+          taken.each { |piece| left.delete_at(left.index { |other| other.equal?(piece) }) }
+          Bar.new(length: length, pieces: taken.sort_by { |piece| -piece.length }, fresh: false)
+        end
+      end
+
+      # The pieces that fill a length best (subset sum over the pieces' common grid).
+      def fullest(pieces, length)
+        grid = pieces.map { |piece| piece.length.nm }.reduce(:gcd) or return []
+        room = length.nm / grid
+        reached = Array.new(room + 1)
+        reached[0] = [nil, 0]
+        pieces.each do |piece|
+          size = piece.length.nm / grid
+          room.downto(size) { |at| reached[at] ||= [piece, at - size] if reached[at - size] }
+        end
+        at = room.downto(0).find { |sum| reached[sum] }
+        taken = []
+        while at.positive?
+          piece, at = reached[at]
+          taken << piece
+        end
+        taken
       end
 
       # @param pieces [Array<Piece>] longest first
-      def first_fit(pieces, reel_length)
+      def first_fit(pieces)
         room = []
-        pieces.each_with_object([]) do |piece, reels|
+        held = pieces.each_with_object([]) do |piece, reels|
           at = room.index { |left| left >= piece.length } || reels.size
           (reels[at] ||= []) << piece
-          room[at] = (room[at] || reel_length) - piece.length
+          room[at] = (room[at] || @reel) - piece.length
         end
+        held.map { |same| Bar.new(length: @reel, pieces: same) }
       end
 
-      # Whole patterns of the relaxed solution, then first fit for the rest; each way of rounding down or up is tried.
-      def rounded(pieces, reel_length, relaxed)
-        [0.0, 0.3, 0.5, 0.7].map { |lift| cut_out(pieces, reel_length, relaxed, lift) }.min_by(&:size)
-      end
-
-      def cut_out(pieces, reel_length, relaxed, lift)
+      # Whole patterns of the relaxed solution, then what is left where there is room.
+      def rounded(pieces, relaxed, lift)
         waiting = pieces.group_by { |piece| piece.length.nm }.transform_values(&:dup)
-        reels = relaxed.patterns.sort_by { |_, times| -times }.flat_map do |pattern, times|
-          Array.new((times + lift).floor) { pattern.flat_map { |length, count| waiting[length].shift(count) } }
+        bars = relaxed.patterns.sort_by { |*, times| -times }.flat_map do |length, held, counts, times|
+          Array.new((times + lift).floor) { counts.flat_map { |size, count| waiting[size].shift(count) } }.reject(&:empty?)
+               .map { |taken| Bar.new(length: Measure::Length.new(length), pieces: taken, fresh: !held) }
         end
-        left = waiting.values.flatten.sort_by { |piece| -piece.length }
-        refill(reels.reject(&:empty?), left, reel_length)
+        bars, spilled = within(bars)
+        refill(bars, (waiting.values.flatten + spilled).sort_by { |piece| -piece.length })
       end
 
-      # Puts what is left where there is room, then on new reels.
-      def refill(reels, left, reel_length)
-        homeless = left.reject do |piece|
-          reel = reels.find { |pieces| Measure::Length.sum(pieces.map(&:length)) + piece.length <= reel_length }
-          reel << piece if reel
-        end
-        (reels + first_fit(homeless, reel_length)).map { |reel| reel.sort_by { |piece| -piece.length } }
+      # No more bars than are on hand: rounding up may have taken one too many.
+      def within(bars)
+        kept = bars.group_by { |bar| [bar.fresh?, bar.length] }.flat_map { |(new, length), same| new ? same : same.first(@stock.count(length)) }
+        [kept, without(bars.flat_map(&:pieces), kept.flat_map(&:pieces))]
       end
-      private_class_method :solve, :first_fit, :rounded, :cut_out, :refill
+
+      # Puts what is left where there is room, then on bars not yet opened, then on new reels.
+      def refill(bars, left)
+        homeless = left.reject do |piece|
+          at = bars.index { |bar| bar.left >= piece.length }
+          bars[at] = bars[at].adding([piece]) if at
+        end
+        return bars if homeless.empty?
+
+        unopened = bars.reject(&:fresh?).each_with_object(@stock.dup) { |bar, rest| rest.delete_at(rest.index(bar.length)) }
+        more = fill(homeless, unopened)
+        bars + more + (homeless.empty? ? [] : first_fit(homeless))
+      end
+
+      def without(pieces, placed)
+        held = placed.to_h { |piece| [piece.object_id, true] }
+        pieces.reject { |piece| held[piece.object_id] }
+      end
+
+      # Pieces move out of bars that others have room for, and new reels become as short as will do.
+      def tidied(bars)
+        shorter(emptied(bars))
+      end
+
+      def emptied(bars)
+        bars.sort_by { |bar| bar.pieces.sum { |piece| piece.length.nm } }.reduce(bars) do |all, bar|
+          rest = all.reject { |other| other.equal?(bar) }
+          next all if rest.size == all.size || (bar.fresh? && rest.none?(&:fresh?) && rest.empty?)
+
+          moved = bar.pieces.reduce(rest) do |others, piece|
+            at = others&.index { |other| other.left >= piece.length }
+            at && others.each_with_index.map { |other, i| i == at ? other.adding([piece]) : other }
+          end
+          moved || all
+        end
+      end
+
+      # With their number kept: combinations of reel lengths, the shortest first, until one holds all of the new reels' pieces.
+      def shorter(bars)
+        fresh = bars.select(&:fresh?)
+        return bars if fresh.empty? || @reel_lengths.size == 1
+
+        pieces = fresh.flat_map(&:pieces).sort_by { |piece| -piece.length }
+        needed = Measure::Length.sum(pieces.map(&:length))
+        combinations = @reel_lengths.repeated_combination(fresh.size).sort_by { |lengths| lengths.sum(&:nm) }
+        found = combinations.drop_while { |lengths| Measure::Length.sum(lengths) < needed }.first(MOST_COMBINATIONS).lazy.filter_map { |lengths| held_by(pieces, lengths) }.first
+        bars.reject(&:fresh?) + (found || fresh)
+      end
+
+      def held_by(pieces, lengths)
+        left = pieces.dup
+        bars = fill(left, lengths.sort).map { |bar| bar.with(fresh: true) }
+        bars if left.empty?
+      end
     end
   end
 end

@@ -8,30 +8,32 @@ module Core
     # Writing leaves out what equals its default; reading takes the default for what is absent.
     class Record
       READ = {
-        text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v },
+        text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v }, money: ->(v) { v },
         symbol: ->(v) { v.to_sym },
         length: ->(v) { Measure::Length.parse(v) },
         lengths: ->(v) { v.to_h { |key, text| [key.to_sym, Measure::Length.parse(text)] } },
         texts: ->(v) { v }, symbols: ->(v) { v.map(&:to_sym) },
         date: ->(v) { Date.iso8601(v) },
         clock: ->(v) { Measure::ClockTime.parse(v) },
-        paces: ->(v) { v.to_h { |level, pace| [level.to_i, pace] } }
+        paces: ->(v) { v.to_h { |level, pace| [level.to_i, pace] } },
+        policies: ->(v) { v.transform_values(&:to_sym) }
       }.freeze
       WRITE = {
-        text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v },
+        text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v }, money: ->(v) { v },
         symbol: ->(v) { v.to_s },
         length: ->(v) { v.to_s },
         lengths: ->(v) { v.to_h { |key, length| [key.to_s, length.to_s] } },
         texts: ->(v) { v }, symbols: ->(v) { v.map(&:to_s) },
         date: ->(v) { v.iso8601 },
         clock: ->(v) { v.to_s },
-        paces: ->(v) { v.to_h { |level, pace| [level.to_s, pace] } }
+        paces: ->(v) { v.to_h { |level, pace| [level.to_s, pace] } },
+        policies: ->(v) { v.transform_values(&:to_s) }
       }.freeze
 
       attr_reader :fields
 
       # @param type [Class] a Value
-      # @param fields [Hash{Symbol=>Symbol, Record}] each field's type; a Record reads a list of values of its own
+      # @param fields [Hash{Symbol=>Symbol, Record, One}] each field's type; a Record reads a list of values of its own, a One a single value
       def initialize(type, **fields)
         @type = type
         @fields = fields.freeze
@@ -42,7 +44,7 @@ module Core
       # @raise [Measure::NotALength, ArgumentError] for data no schema let through
       def read(data)
         given = fields.select { |name, _| !data[name.to_s].nil? }
-        @type.new(**given.to_h { |name, kind| [name, kind.is_a?(Record) ? data[name.to_s].map { |d| kind.read(d) } : READ.fetch(kind).call(data[name.to_s])] })
+        @type.new(**given.to_h { |name, kind| [name, kind.is_a?(Symbol) ? READ.fetch(kind).call(data[name.to_s]) : kind.read_field(data[name.to_s])] })
       end
 
       # @return [Hash{String=>Object}]
@@ -51,8 +53,28 @@ module Core
           content = value.public_send(name)
           next if content.nil? || (@type::DEFAULTS.key?(name) && content == @type::DEFAULTS[name])
 
-          [name.to_s, kind.is_a?(Record) ? content.map { |v| kind.write(v) } : WRITE.fetch(kind).call(content)]
+          [name.to_s, kind.is_a?(Symbol) ? WRITE.fetch(kind).call(content) : kind.write_field(content)]
         end.to_h
+      end
+
+      # As a field of another record: a list.
+      def read_field(data)
+        data.map { |item| read(item) }
+      end
+
+      def write_field(values)
+        values.map { |value| write(value) }
+      end
+
+      # A field that holds one value.
+      One = Struct.new(:record) do
+        def read_field(data)
+          record.read(data)
+        end
+
+        def write_field(value)
+          record.write(value)
+        end
       end
     end
   end

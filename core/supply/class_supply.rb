@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # Where the materials of one class come from, and what is to be bought.
+    # parts: [PartSupply] · lines: [LineSupply] · order: Order
+    ClassSupply = Value.define(:parts, :lines, :order) do
+      # @return [Integer] different things still to be bought
+      def short
+        parts.count { |supply| supply.short.positive? } + lines.count { |supply| supply.short.any? || supply.cuts.unplaced.any? }
+      end
+
+      # @return [Array<LineSupply>] with a cut longer than anything there is
+      def uncuttable
+        lines.select { |supply| supply.cuts.too_long.any? }
+      end
+
+      # @return [LineSupply, nil]
+      def line(key)
+        lines.find { |supply| supply.line.key == key }
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # One entry of the ledger. kind: :part or :line · item: its key · length: of the bars, nil for parts
+    # quantity: pieces or bars, negative when they leave · reason: one of REASONS · at: when, nil before it is written
+    Entry = Value.define(:kind, :item, :quantity, :reason, length: nil, note: '', class_id: nil, at: nil)
+
+    class Entry
+      REASONS = %i[received counted weighed adjusted taken returned offcut].freeze
+      MOST = 10_000_000
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # What can be bought. by_item: {[kind, key] => [Offer]} · suppliers: {key => Supplier} · currency: of all prices
+    Market = Value.define(by_item: {}.freeze, suppliers: {}.freeze, currency: 'EUR') do
+      # @return [Array<(Offer, Integer)>] with how many of the part a pack holds; packs whose content is not known are left out
+      def packs_of(part)
+        of(:part, part.key).map { |offer| [offer, offer.count(part)] }.select { |_, count| count.positive? }
+      end
+
+      # @return [Array<Offer>] reels of one line
+      def reels_of(line)
+        of(:line, line.key)
+      end
+
+      # @return [Array<Measure::Length>] that can be bought; where nobody offers any, the usual reel
+      def reel_lengths(line)
+        offered = reels_of(line).map(&:length).uniq
+        offered.empty? ? [line.reel_length].compact : offered
+      end
+
+      # @param item [Catalogue::Part, Catalogue::Line]
+      # @return [Rational, nil] minor units for one part, or for one nanometre of line, where it is cheapest
+      def unit_cost(item)
+        packs = item.is_a?(Catalogue::Line) ? reels_of(item).map { |offer| [offer, offer.amount] } : packs_of(item)
+        packs.map { |offer, units| Rational(offer.price.minor, units) }.min
+      end
+
+      def money(minor)
+        Money.new(minor: minor, currency: currency)
+      end
+
+      def offers
+        by_item.values.flatten
+      end
+
+      private
+
+      def of(kind, key)
+        by_item.fetch([kind, key], [])
+      end
+    end
+
+    class Market
+      # @param offers [Array<Offer>]
+      def self.of(offers, suppliers, currency)
+        new(by_item: offers.group_by { |offer| [offer.kind, offer.item] }.freeze, suppliers: suppliers, currency: currency)
+      end
+    end
+  end
+end

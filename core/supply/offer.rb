@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # One pack that one supplier sells. kind: :part or :line · item: its key · price: Money of one pack
+    # unit: :piece (amount: how many), :gram (amount: milligrams), :strand or :reel (amount: nanometres)
+    # article: the supplier's own name for it
+    Offer = Value.define(:supplier, :kind, :item, :unit, :amount, :price, article: '') do
+      # @param part [Catalogue::Part]
+      # @return [Integer] how many of the part one pack holds at the least; 0 when its weight is not known
+      def count(part)
+        case unit
+        when :piece then amount
+        when :gram then (mass = Catalogue::Mass.milligrams(part)) ? (amount / mass).floor : 0
+        when :strand then (Measure::Length.new(amount) / part.along).floor
+        else 0
+        end
+      end
+
+      # @return [Measure::Length] of line on one reel
+      def length
+        Measure::Length.new(amount)
+      end
+    end
+
+    class Offer
+      UNITS = { part: %i[piece gram strand], line: %i[reel] }.freeze
+      MOST_PACKS = 10_000
+    end
+  end
+end

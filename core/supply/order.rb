@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # What is bought for a class. purchases: [Purchase] by supplier, then name · delivery: {supplier key => Money}
+    # unoffered: [(item, units short)] that nobody sells · currency · proven: no cheaper combination exists
+    Order = Value.define(:purchases, :delivery, :unoffered, :currency, :proven) do
+      def goods
+        Money.sum(purchases.map(&:cost), currency)
+      end
+
+      def total
+        Money.sum([goods, *delivery.values], currency)
+      end
+
+      # @return [Hash{String=>Array<Purchase>}]
+      def by_supplier
+        purchases.group_by { |purchase| purchase.offer.supplier }
+      end
+
+      # @return [Money] of one supplier's goods and delivery
+      def total_of(supplier)
+        Money.sum([*by_supplier.fetch(supplier).map(&:cost), delivery.fetch(supplier)], currency)
+      end
+    end
+
+    # So many packs of one offer. item: part or line · units: pieces or reels it brings · wanted: of them, for the class
+    Purchase = Value.define(:offer, :number, :item, :units, :wanted) do
+      def cost
+        offer.price * number
+      end
+    end
+
+    class Order
+      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market]
+      # @return [Order]
+      def self.for(parts, lines, market)
+        Ordering.new(parts, lines, market).order
+      end
+    end
+  end
+end

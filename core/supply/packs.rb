@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # The cheapest packs that cover what is short, with each supplier's delivery and minimum order.
+    #
+    # For a given set of suppliers every thing is covered on its own, exactly. The cheapest set bounds every answer from below, so it
+    # is the answer when its minimum orders are met; only otherwise are all things weighed together, by the integer program.
+    class Packs
+      # packs: {Offer => number} · proven: no cheaper combination exists
+      Choice = Value.define(:packs, :proven) do
+        # @return [Integer] minor units, without delivery
+        def goods
+          packs.sum { |offer, number| offer.price.minor * number }
+        end
+      end
+
+      # More suppliers than this have too many sets to try each.
+      MOST_SUPPLIERS = 6
+
+      # @param wanted [Hash{Object=>Integer}] thing => units short; every one has an offer
+      # @param offers [Hash{Object=>Array<(Offer, Integer)>}] thing => offers with the units one pack holds, at least 1
+      # @param suppliers [Hash{String=>Supplier}]
+      def initialize(wanted, offers, suppliers)
+        @wanted = wanted.select { |_, units| units.positive? }
+        @offers = offers
+        @suppliers = @wanted.keys.flat_map { |thing| offers.fetch(thing).map { |offer, _| offer.supplier } }.uniq.map { |key| suppliers.fetch(key) }
+        @all = suppliers
+        @covers = {}
+      end
+
+      # @return [Choice]
+      def call
+        return Choice.new(packs: {}, proven: true) if @wanted.empty?
+        return program if @suppliers.size > MOST_SUPPLIERS
+
+        cheapest = sets.filter_map { |set| covered(set) }.min_by(&:first).last
+        minimums_met?(cheapest) ? cheapest : program || cheapest.with(proven: false)
+      end
+
+      private
+
+      def program
+        PackProgram.new(@wanted, @offers, @all).call
+      end
+
+      def sets
+        (1..@suppliers.size).flat_map { |size| @suppliers.combination(size).to_a }
+      end
+
+      # @return [Array(Integer, Choice), nil] cost with delivery; nil when something has no offer among these suppliers
+      def covered(set)
+        keys = set.map(&:key)
+        covers = @wanted.map { |thing, units| cover(thing, units, keys) or return }
+        [covers.sum(&:cost) + set.sum { |supplier| supplier.delivery.minor }, Choice.new(packs: covers.map(&:packs).reduce({}, :merge), proven: true)]
+      end
+
+      def cover(thing, units, keys)
+        among = @offers.fetch(thing).select { |offer, _| keys.include?(offer.supplier) }
+        return if among.empty?
+
+        @covers[among] ||= Cover.of(units, among)
+      end
+
+      def minimums_met?(choice)
+        choice.packs.group_by { |offer, _| offer.supplier }.all? do |key, packs|
+          packs.sum { |offer, number| offer.price.minor * number } >= @all.fetch(key).minimum.minor
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Supply do
+  def euro(minor)
+    Core::Money.new(minor: minor, currency: 'EUR')
+  end
+
+  def supplier(key, delivery: 0, minimum: 0)
+    described_class::Supplier.new(key: key, name: key, delivery: euro(delivery), minimum: euro(minimum))
+  end
+
+  def offer(supplier, item, amount, price, unit: :piece, kind: :part)
+    described_class::Offer.new(supplier: supplier, kind: kind, item: item, unit: unit, amount: amount, price: euro(price))
+  end
+
+  describe 'what a pack holds' do
+    {
+      [:piece, 25] => 25,
+      # 8 mm rounds on a 400 mm strand: 400/d (division)
+      [:strand, 400_000_000] => 50,
+      # 10 g of beads of 40 mg
+      [:gram, 10_000] => 250
+    }.each do |(unit, amount), count|
+      it("counts #{count} in #{amount} by #{unit}") { expect(offer('a', 'x', amount, 1, unit: unit).count(part('x', 8, mass_mg: 40))).to eq(count) }
+    end
+
+    it('counts nothing by weight when nobody knows the weight') { expect(offer('a', 'x', 10_000, 1, unit: :gram).count(part('x', 8))).to eq(0) }
+  end
+
+  # Every combination of so many of each pack, and each set of suppliers, tried out.
+  def cheapest_by_trying(wanted, offers, suppliers)
+    columns = wanted.keys.flat_map { |thing| offers[thing].map { |of, units| [thing, of, units] } }
+    ranges = columns.map { |thing, of, units| (0..[wanted[thing].fdiv(units), suppliers[of.supplier].minimum.minor.fdiv(of.price.minor)].max.ceil).to_a }
+    ranges.first.product(*ranges.drop(1)).filter_map do |counts|
+      next unless wanted.all? { |thing, units| columns.zip(counts).sum { |(of, _, held), count| of == thing ? held * count : 0 } >= units }
+
+      spent = columns.zip(counts).group_by { |(_, of, _), _| of.supplier }.transform_values { |same| same.sum { |(_, of, _), count| of.price.minor * count } }
+      spent = spent.select { |key, _| columns.zip(counts).any? { |(_, of, _), count| of.supplier == key && count.positive? } }
+      spent.sum { |key, cost| cost + suppliers[key].delivery.minor } if spent.all? { |key, cost| cost >= suppliers[key].minimum.minor }
+    end.min
+  end
+
+  it 'buys as cheaply as trying everything finds, with packs, deliveries and minimum orders' do
+    rng = Random.new(8)
+    25.times do
+      suppliers = %w[a b].to_h { |key| [key, supplier(key, delivery: rng.rand(0..4) * 50, minimum: rng.rand(0..2) * 300)] }
+      wanted = { 'x' => rng.rand(1..30), 'y' => rng.rand(1..20) }
+      offers = wanted.keys.to_h { |thing| [thing, [['a', 10], ['b', rng.rand(5..12)]].map { |key, size| [offer(key, thing, size, rng.rand(100..300)), size] }] }
+      choice = described_class::Packs.new(wanted, offers, suppliers).call
+      paid = choice.goods + choice.packs.keys.map(&:supplier).uniq.sum { |key| suppliers[key].delivery.minor }
+      expect([paid, choice.proven]).to eq([cheapest_by_trying(wanted, offers, suppliers), true])
+    end
+  end
+
+  # Two packs of 100 for 8.00 beat five of 50 for 4.50 and one of 250 for 20.00.
+  it 'mixes pack sizes' do
+    packs = [[50, 450], [100, 800], [250, 2000]].map { |size, price| [offer('a', 'x', size, price), size] }
+    expect({ 200 => 1600, 150 => 1250, 240 => 2000, 1 => 450 }.map { |units, cost| described_class::Cover.of(units, packs).cost - cost }).to all(eq(0))
+  end
+
+  describe 'the stock, shared among classes' do
+    let(:table) { sample_table }
+    let(:people) { [attendee(1, 160), attendee(2, 170)] }
+    let(:plan) { plan_for(bracelet, people) }
+    let(:rounds) { plan.needs.find { |need| need.part.key == 'round_8' }.count + plan.spares[table.part('round_8')].shared }
+    let(:market) {
+      described_class::Market.of([offer('a', 'round_8', 25, 200), offer('a', 'cable', 5_000_000_000, 300, unit: :reel, kind: :line)], { 'a' => supplier('a', delivery: 90) }, 'EUR')
+    }
+
+    def allocated(stock)
+      described_class::Allocation.new(stock, market).call('first' => plan, 'second' => plan)
+    end
+
+    def row(supply, key)
+      supply.parts.find { |part| part.part.key == key }
+    end
+
+    it 'gives what there is to the class that was planned first, and tells the other whom it went to' do
+      first, second = allocated(described_class::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply| row(supply, 'round_8') }
+      expect([first.short, first.beaten?, second.from_stock, second.short, second.beaten?, second.claimed_by]).to eq([0, false, 3, rounds - 3, true, ['first']])
+    end
+
+    it 'gives the last reel once' do
+      first, second = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply| supply.line('cable') }
+      expect([first.opened, first.short, second.opened, second.short, second.beaten?, second.claimed_by]).to eq([{ mm(2000) => 1 }, {}, {}, { mm(5000) => 1 }, true, ['first']])
+    end
+
+    it 'orders what is short, says what nobody offers, and adds up' do
+      order = allocated(described_class::Stock.new)['first'].order
+      expect(order.purchases.map { |bought| [bought.item.key, bought.number] }).to eq([['cable', 1], ['round_8', (rounds / 25.0).ceil]])
+      expect(order.total.minor).to eq(300 + (200 * (rounds / 25.0).ceil) + 90)
+      expect(order.unoffered.map { |item, _| item.key }).to include('crimp', 'clasp')
+    end
+
+    it 'leaves the stock as it should be when kits are taken: no more parts, the rest of each bar kept' do
+      supply = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } }))['first']
+      left = supply.line('cable').cuts.bars.first.left
+      lines = described_class::Taking.entries(supply, 1).select { |entry| entry.kind == :line }
+      expect(lines.map { |entry| [entry.length, entry.quantity, entry.reason] }).to eq([[mm(2000), -1, :taken], [left, 1, :offcut]])
+    end
+
+    # By hand: fixed 87.50 + 40 + 10 = 137.50; two people; 10 % of the price is margin.
+    it 'prices a seat so that cost and margin are in it, and says from how many people it pays' do
+      seat = Core::Bill::Seat.of(plan, allocated(described_class::Stock.new)['first'], market)
+      expect(seat.fixed.minor).to eq(13_750)
+      expect(seat.price.minor).to eq(((seat.total.minor/2r/0.9r) / 50).ceil * 50)
+      expect([seat.break_even, seat.shares.sum(&:minor)]).to eq([2, seat.total.minor])
+      expect((1..30).map { |number| seat.price_for(number) }.each_cons(2)).to all(satisfy { |fewer, more| fewer >= more })
+    end
+  end
+
+  it 'keeps kits for late sign-ups in every sum, at the size asked for' do
+    people = [150, 170, 210].each_with_index.map { |wrist, i| attendee(i, wrist) }
+    measures = %i[median largest].map do |size|
+      supply = described_class::Choices.new(extra_kits: 2, extra_size: size)
+      plan = Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: people, table: sample_table)
+      expect(plan.needs.find { |need| need.part.key == 'clasp' }.count).to eq(5)
+      plan.extras.map { |extra| extra.measure.to_mm }
+    end
+    expect(measures).to eq([[170, 170], [210, 210]])
+  end
+
+  it 'tells kits that differ by size apart, and none that are alike' do
+    plan = plan_for(bracelet, [attendee(1, 160), attendee(2, 190), attendee(3, 160)])
+    expect(described_class::Kits.new(plan).letters).to eq('1' => 'A', '2' => 'B', '3' => 'A')
+  end
+
+  {
+    [[5000, 5010, 4990], 10.0] => [500, 2],
+    [[0, 0, 10], 10.0] => [0, 1],
+    [[-20, -10, 0], 10.0] => [0, 2]
+  }.each do |(readings, mass), (count, spread)|
+    it("takes #{readings} mg of #{mass} mg beads for #{count}") { expect(described_class::WeighIn.of(readings, mass).then { |w| [w.count, w.spread] }).to eq([count, spread]) }
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Store
+  # Suppliers and what they offer.
+  class Market
+    def initialize(database)
+      @database = database
+    end
+
+    # @return [Core::Supply::Market]
+    def all
+      stamp = @database[:studio].get(%i[supply_revision currency])
+      return @all if @stamp == stamp
+
+      @all = Core::Supply::Market.of(@database[:offers].order(:item, :amount, :id).all.map { |row| offer(row, stamp.last) }, suppliers(stamp.last), stamp.last)
+      @stamp = stamp
+      @all
+    end
+
+    def save_supplier(supplier)
+      changing do
+        @database[:suppliers].insert_conflict(target: :key, update: { name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor })
+                             .insert(key: supplier.key, name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor)
+      end
+    end
+
+    # Adds, or gives a pack that is known its new price.
+    # @param offers [Array<Core::Supply::Offer>]
+    def save(offers)
+      changing do
+        offers.each do |offer|
+          row = { supplier: offer.supplier, kind: offer.kind.to_s, item: offer.item, unit: offer.unit.to_s, amount: offer.amount, price: offer.price.minor, article: offer.article }
+          @database[:offers].insert_conflict(target: %i[supplier kind item unit amount], update: row.slice(:price, :article)).insert(row)
+        end
+      end
+    end
+
+    # @return [Boolean] whether there was such an offer
+    def remove(offer)
+      changing { @database[:offers].where(supplier: offer.supplier, kind: offer.kind.to_s, item: offer.item, unit: offer.unit.to_s, amount: offer.amount).delete.positive? }
+    end
+
+    private
+
+    def changing
+      @database.transaction do
+        result = yield
+        @database[:studio].update(supply_revision: Sequel[:supply_revision] + 1)
+        result
+      end
+    end
+
+    def suppliers(currency)
+      money = ->(minor) { Core::Money.new(minor: minor, currency: currency) }
+      @database[:suppliers].order(:name).all.to_h do |row|
+        [row[:key], Core::Supply::Supplier.new(key: row[:key], name: row[:name], delivery: money.(row[:delivery]), minimum: money.(row[:minimum]))]
+      end
+    end
+
+    def offer(row, currency)
+      Core::Supply::Offer.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:unit].to_sym, amount: row[:amount],
+                              price: Core::Money.new(minor: row[:price], currency: currency), article: row[:article])
+    end
+  end
+end
