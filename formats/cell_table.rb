@@ -5,7 +5,7 @@ require 'csv'
 module Formats
   # Rows of cells from what a spreadsheet copies or saves: tabs, commas or semicolons, quoted cells that may hold
   # line breaks, UTF-8 or UTF-16 with or without a byte order mark, else Windows-1252.
-  class PeopleTable
+  class CellTable
     # text that cannot be split into cells. line: 1-based
     class Unreadable < Core::Error
       attr_reader :line
@@ -22,7 +22,7 @@ module Formats
 
     # @param bytes [String] in any encoding @raise [Unreadable]
     def initialize(bytes)
-      @text = PeopleTable.decode(bytes).gsub(/\r\n?/, "\n").sub(/\A\n+/, '')
+      @text = CellTable.decode(bytes).gsub(/\r\n?/, "\n").sub(/\A\n+/, '')
       @separator = guess_separator
       @rows = parse.map { |row| row.map { |cell| cell.to_s.strip } }.reject { |row| row.all?(&:empty?) }
     end

@@ -19,9 +19,9 @@ module Formats
 
     # @param bytes [String] the list @param columns [Hash{Integer=>Symbol}, nil] corrected meaning of each column
     # @param header [Boolean, nil] whether the first row names the columns; nil guesses
-    # @raise [PeopleTable::Unreadable]
+    # @raise [CellTable::Unreadable]
     def initialize(bytes, columns: nil, header: nil)
-      @table = PeopleTable.new(bytes)
+      @table = CellTable.new(bytes)
       @header = header.nil? ? header_row? : header
       @columns = columns || guess_columns
     end

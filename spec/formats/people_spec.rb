@@ -88,6 +88,6 @@ RSpec.describe Formats::PeopleImport do
 
   it 'takes a lone inch sign for what it is, and names the line of quotes that do not close' do
     expect(read("Ann\t6 3/4\"\t2").attendees.first.measures[:wrist]).to eq(mm(171.45))
-    expect { read("Name,Wrist\n\"Ann,170\n\"Bo\",160\" x") }.to raise_error(Formats::PeopleTable::Unreadable)
+    expect { read("Name,Wrist\n\"Ann,170\n\"Bo\",160\" x") }.to raise_error(Formats::CellTable::Unreadable)
   end
 end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Formats
+  # What is in a pack, in words.
+  module OfferText
+    module_function
+
+    # @param offer [Core::Supply::Offer] @param unit [Symbol] for lengths
+    # @return [String] such as "25 pieces", "10 g", "a strand of 400 mm", "a reel of 10 m"
+    def content(offer, unit)
+      case offer.unit
+      when :piece then offer.amount == 1 ? '1 piece' : "#{offer.amount} pieces"
+      when :gram then "#{plain(Rational(offer.amount, 1000))} g"
+      when :strand then "a strand of #{LengthPrint.call(offer.length, unit)}"
+      else "a reel of #{reel(offer.length)}"
+      end
+    end
+
+    # @param length [Core::Measure::Length] @return [String] in metres, as reels are sold
+    def reel(length)
+      "#{plain(Rational(length.nm, 1_000_000_000))} m"
+    end
+
+    # @return [String] grams for a count of small beads, '' when their weight is not known
+    def weight(part, count)
+      mass = Core::Catalogue::Mass.milligrams(part) or return ''
+
+      "#{format('%.1f', mass * count / 1000.0)} g"
+    end
+
+    def plain(number)
+      number.denominator == 1 ? number.to_i.to_s : format('%.3f', number).sub(/0+\z/, '')
+    end
+    private_class_method :plain
+  end
+end

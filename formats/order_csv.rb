@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require 'csv'
+
+module Formats
+  # An order as CSV, one row a pack to buy; amounts of money with the currency beside them.
+  module OrderCsv
+    HEADINGS = ['supplier', 'article', 'item', 'packs', 'content', 'price of a pack', 'cost', 'currency'].freeze
+    # A cell that begins with one of these would be worked out as a formula by a spreadsheet.
+    FORMULA = /\A[=+\-@\t]/
+
+    module_function
+
+    # @param order [Core::Supply::Order] @param market [Core::Supply::Market] @param supplier [String, nil] key of one only
+    # @return [String] UTF-8
+    def write(order, market, supplier: nil)
+      CSV.generate do |csv|
+        csv << HEADINGS
+        order.purchases.select { |bought| supplier.nil? || bought.offer.supplier == supplier }.each do |bought|
+          csv << [market.suppliers.fetch(bought.offer.supplier).name, bought.offer.article, bought.item.name, bought.number, OfferText.content(bought.offer, :mm),
+                  amount(bought.offer.price), amount(bought.cost), order.currency].map { |cell| safe(cell) }
+        end
+      end
+    end
+
+    def amount(money)
+      money.to_s.delete_suffix(" #{money.currency}")
+    end
+
+    def safe(cell)
+      cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
+    end
+    private_class_method :amount, :safe
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Formats
+  module Pdf
+    # A page or two for each attendee: their piece drawn to scale, what is in their bag, their steps with their numbers.
+    class Handouts < Paper
+      # @param plan [Core::Plan] @param span [Float] the ruler all drawings share, in millimetres
+      # @yieldparam share [Float] how many are done
+      def initialize(plan, tools:, span:, unit: :mm, size: 'A4', &progress)
+        super(title: "#{plan.workshop.title}: handouts", size: size)
+        @plan = plan
+        @tools = tools
+        @span = span
+        @unit = unit
+        plan.people.each_with_index do |person, index|
+          progress&.call(index.fdiv(plan.people.size))
+          pdf.start_new_page if index.positive?
+          handout(person)
+        end
+        line('Nobody is in this class yet.') if plan.people.empty?
+      end
+
+      private
+
+      def handout(person)
+        workshop = @plan.workshop
+        line(person.attendee.name, size: 20, style: :bold)
+        colourway = person.attendee.colourway && ", #{person.attendee.colourway}"
+        line("#{@plan.design.name}#{colourway} · #{workshop.title}, #{workshop.date.strftime('%A %-d %B %Y')}, #{workshop.start}")
+        return line(Wording.unfitted(person.piece, unit: @unit)) unless person.fitted?
+
+        pdf.move_down(6)
+        drawing(PieceSvg.new(person.piece.layout, title: person.attendee.name, span_mm: @span, unit: @unit).to_s)
+        rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.landing)}</b> worn inside · <b>#{person.bead_count}</b> beads")
+        bag(person)
+        steps(person)
+        minded(person)
+        pdf.move_down(6)
+        line('Local rules and licensed practice come first.', size: SMALL)
+      end
+
+      def bag(person)
+        heading('In your bag')
+        pdf.column_box([0, pdf.cursor], columns: 2, width: pdf.bounds.width, height: [pdf.cursor, bag_height(person)].min) do
+          person.needs.each { |need| tick("<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})", size: 9.5) }
+          person.cuts.each { |cut| tick("<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}", size: 9.5) }
+        end
+        rich("Tools: #{safe(@tools.call(person))}", size: 9.5)
+      end
+
+      def bag_height(person)
+        (((person.needs.size + person.cuts.size + 1) / 2) * 15) + 4
+      end
+
+      def steps(person)
+        heading('Step by step')
+        person.tasks.each_with_index do |task, index|
+          text = "#{index + 1}. #{safe(Wording.step(task.step, unit: @unit))}"
+          task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
+          (task.technique.cautions + task.step.cautions).uniq.each { |caution| pdf.indent(14) { rich("<b>Mind:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL) } }
+          pdf.move_down(2)
+        end
+      end
+
+      def minded(person)
+        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: @unit))}</b>") }
+      end
+
+      def length(value)
+        LengthPrint.call(value, @unit)
+      end
+    end
+  end
+end

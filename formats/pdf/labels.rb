@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Formats
+  module Pdf
+    # Bag labels on a sheet of labels, one for each kit.
+    class Labels < Paper
+      POINTS = 72 / 25.4
+      PADDING = 2.2
+      SIZES = [11, 9.5, 8.5, 7.5, 6.5, 5.5].freeze
+
+      # @param plan [Core::Plan] @param grid [LabelGrid] @param kinds [Hash{String=>String}] kit key => letter of kits that are alike
+      # @param skip [Integer] labels already gone from the first sheet
+      def initialize(plan, grid:, kinds:, unit: :mm, skip: 0)
+        super(title: "#{plan.workshop.title}: labels", size: grid.paper, margin: 0)
+        @plan = plan
+        @unit = unit
+        @kinds = kinds
+        plan.kits.each_with_index do |person, index|
+          sheet, place = (index + (skip % grid.each_sheet)).divmod(grid.each_sheet)
+          pdf.start_new_page while pdf.page_count <= sheet
+          label(person, grid, place)
+        end
+      end
+
+      private
+
+      def label(person, grid, place)
+        left, top = grid.place(place)
+        lines = lines_of(person)
+        width = (grid.width - (2 * PADDING)) * POINTS
+        height = (grid.height - (2 * PADDING)) * POINTS
+        pdf.bounding_box([(left + PADDING) * POINTS, pdf.bounds.height - ((top + PADDING) * POINTS)], width: width, height: height) do
+          size = SIZES.find { |points| fits?(lines, points, width, height) } || SIZES.last
+          pdf.text_box(lines.join("\n"), at: [0, height], width: width, height: height, size: size, inline_format: true, overflow: :truncate)
+        end
+      end
+
+      def fits?(lines, points, width, height)
+        box = Prawn::Text::Formatted::Box.new(Prawn::Text::Formatted::Parser.format(lines.join("\n")), document: pdf, at: [0, height], width: width, height: height, size: points)
+        box.render(dry_run: true).empty?
+      end
+
+      def lines_of(person)
+        attendee = person.attendee
+        head = "<b>#{safe(attendee.name)}</b> · level #{attendee.level}#{" · #{safe(attendee.colourway)}" if attendee.colourway}"
+        return [head, safe(Wording.unfitted(person.piece, unit: @unit))] unless person.fitted?
+
+        flags = attendee.flags.map { |flag| "<b>#{safe(Wording.say("flags.#{flag}"))}</b>" }.join(', ')
+        size = person.measure && " #{length(person.measure)}"
+        [head, "#{safe(@plan.design.name)},#{size}, kit #{@kinds[attendee.key]}",
+         person.needs.map { |need| "<b>#{need.count}</b> #{safe(need.part.mark)}" }.join('  '),
+         person.cuts.map { |cut| "#{cut.count} × <b>#{length(cut.length)}</b> #{safe(cut.line.name)}" }.join('; '), (flags unless flags.empty?)].compact
+      end
+
+      def length(value)
+        LengthPrint.call(value, @unit)
+      end
+    end
+  end
+end
