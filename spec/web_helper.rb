@@ -2,7 +2,7 @@
 
 require 'rack/test'
 require_relative 'studio_helper'
-EagerBench.load(:web)
+EagerBench.load(:standins, :web)
 
 # Requests without a browser.
 module Requests

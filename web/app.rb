@@ -2,6 +2,7 @@
 
 require 'erubi'
 require 'sinatra/base'
+require 'tmpdir'
 
 module Web
   # The application: settings and the parts every page shares. The pages are in web/routes.
@@ -45,18 +46,24 @@ module Web
     register Routes::Classes
     register Routes::People
     register Routes::Gauge
+    register Routes::Supplies
     register Routes::Stockroom
     register Routes::Measures
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings
+    register Routes::Kits
+    register Routes::Jobs
 
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
     # @return [#call] the application with its middleware
-    def self.for_studio(studio, secret:)
+    # @param folder [String] where the label printer leaves its sheets
+    def self.for_studio(studio, secret:, folder: Dir.tmpdir)
       app = Class.new(self) do
         set :studio, studio
         set :fragments, Fragments.new
+        set :jobs, Jobs.new
+        set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
       end
       Rack::Builder.new do
         use Rack::Static, urls: %w[/css /js /vendor /icon.svg], root: Assets::FOLDER, header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]

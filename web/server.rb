@@ -23,7 +23,7 @@ module Web
     # Returns after Ctrl-C or a termination signal.
     def run
       Zeitwerk::Loader.eager_load_all
-      app = App.for_studio(studio, secret: secret)
+      app = App.for_studio(studio, secret: secret, folder: @data)
       server = Puma::Server.new(app, nil, min_threads: THREADS, max_threads: THREADS)
       @port = server.add_tcp_listener(HOST, @port).addr[1]
       server.run

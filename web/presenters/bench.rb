@@ -26,7 +26,7 @@ module Web
       end
 
       def row(klass, plan)
-        verdicts = plan.verdicts
+        verdicts = plan.verdicts(@studio.supply(klass.id))
         Row.new(id: klass.id, workshop: klass.state.workshop, project: plan.design.name, people: plan.people.size, verdicts: verdicts,
                 next_thing: verdicts.find(&:in_the_way?), drawing: drawing(plan))
       end

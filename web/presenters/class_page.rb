@@ -4,15 +4,15 @@ module Web
   module Presenters
     # The page of one class: its sections, and what each of them shows.
     class ClassPage
-      SECTIONS = %w[strip bench people piece fit materials cuts tools steps clock print].freeze
+      SECTIONS = %w[strip bench people piece fit materials cuts cost tools steps clock print].freeze
       # Those the section list and the number keys lead to.
-      NAMED = %w[people piece fit materials cuts tools steps clock print].freeze
+      NAMED = %w[people piece fit materials cuts cost tools steps clock print].freeze
       # Room on the ruler for the words beside the last mark.
       LABEL_MM = 34
       # Sections that show which place is chosen.
       SEATED = %w[bench people piece fit clock].freeze
-      # Sections that a refused form stands in.
-      FORMS = { settings: 'strip', piece: 'piece' }.freeze
+      # Sections that depend on the stock, on what can be bought and on what other classes claim.
+      SUPPLIED = %w[strip materials cuts cost].freeze
 
       attr_reader :id, :title, :notice, :drafts
 
@@ -46,6 +46,11 @@ module Web
         @plan ||= @studio.plan(stored)
       end
 
+      # @return [ClassSupplies]
+      def supplies
+        @supplies ||= ClassSupplies.new(@studio, id, plan, unit)
+      end
+
       def workshop
         stored.state.workshop
       end
@@ -55,7 +60,7 @@ module Web
       end
 
       def verdicts
-        @verdicts ||= plan.verdicts
+        @verdicts ||= plan.verdicts(supplies.supply)
       end
 
       # @return [Core::Verdict, nil] the first thing in the way
@@ -139,11 +144,6 @@ module Web
         Landing.text(person.piece, unit)
       end
 
-      # @return [Integer] of a hundred classes
-      def confidence
-        (Core::Bill::Spares::CONFIDENCE * 100).round
-      end
-
       def offers(person)
         Core::Sizing::Offers.for(person.piece, @studio.catalogue.table)
       end
@@ -190,20 +190,11 @@ module Web
 
       # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
       def cuts_of(line)
-        people.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
-      end
-
-      # @return [Core::Cutting::ReelPlan, nil] nil when the reel's length is not known
-      def reels(line)
-        plan.reels(line) if line.reel_length
-      end
-
-      def reel_drawing(pieces, reels, index)
-        Formats::ReelSvg.new(pieces, reels.reel_length, unit: unit, title: "Reel #{index + 1}: #{pieces.size} pieces").to_s
+        plan.kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
       end
 
       def cut_bar(cut)
-        longest = people.flat_map(&:cuts).map(&:length).max
+        longest = plan.kits.flat_map(&:cuts).map(&:length).max
         share = ->(part) { (part / longest * 100).to_f.round(2) }
         tail = share.(cut.length - cut.body) / 2
         %(<svg class="cut-bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" width="#{share.(cut.length)}" height="6"/><rect class="body" x="#{tail}" width="#{share.(cut.body)}" height="6"/></svg>)
@@ -260,7 +251,11 @@ module Web
         return if drafts.any?
 
         @shown ||= [id, revision, unit, *@studio.stamp]
-        [*@shown, (@asked_seat if SEATED.include?(name))]
+        [*@shown, (@asked_seat if SEATED.include?(name)), (supply_stamp if SUPPLIED.include?(name))]
+      end
+
+      def supply_stamp
+        @supply_stamp ||= @studio.supply_stamp
       end
 
       def drawing_title(person)

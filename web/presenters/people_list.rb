@@ -11,10 +11,10 @@ module Web
         @id = @stored.id
         @params = params
         @revision = params['revision'] || @stored.revision.to_s
-        @text = Formats::PeopleTable.decode(bytes)
+        @text = Formats::CellTable.decode(bytes)
         @import = Formats::PeopleImport.new(@text, columns: columns, header: header) unless @text.strip.empty?
         @problem = trouble
-      rescue Formats::PeopleTable::Unreadable => e
+      rescue Formats::CellTable::Unreadable => e
         @problem = Formats::Wording.say('imports.bad_quotes', line: e.line)
       end
 

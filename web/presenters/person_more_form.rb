@@ -12,6 +12,7 @@ module Web
         @text = params['ease'].is_a?(String) ? params['ease'].scrub.strip : ''
         brought = params['brings'].is_a?(Array) ? params['brings'] : []
         @brings = studio.catalogue.table.tools.keys & brought.grep(String)
+        @tails = Core::Construction::Tails::POLICIES.find { |policy| policy.to_s == params['tails'] }
         @errors = {}
         @ease = read
       end
@@ -23,12 +24,12 @@ module Web
       # @return [Core::People::Attendee]
       def apply(attendee)
         untouched = attendee.ease && Formats::LengthPrint.printed?(@text, attendee.ease)
-        attendee.with(ease: untouched ? attendee.ease : @ease, brings: @brings)
+        attendee.with(ease: untouched ? attendee.ease : @ease, brings: @brings, tails: @tails)
       end
 
       # @return [Draft]
       def draft
-        Draft.new(values: { 'ease' => @text, 'brings' => @brings.join(' ') }, errors: errors)
+        Draft.new(values: { 'ease' => @text, 'brings' => @brings.join(' '), 'tails' => @tails.to_s }, errors: errors)
       end
 
       private

@@ -40,6 +40,12 @@ module Web
           form = Presenters::PieceForm.new(studio, params)
           change(id, 'piece') { |state| form.apply(state) }
         end
+        app.post('/classes/:id/supply') do
+          form = Presenters::SupplyForm.new(studio, params)
+          next refuse(id, text(:form).to_sym, form.draft) unless form.valid?
+
+          change(id, 'supply') { |state| form.apply(state) }
+        end
         app.post('/classes/:id/cure') do
           cure = Presenters::CureForm.new(studio, studio.classes.find(id), params)
           next show_class(id, notice: 'That is no longer needed.') unless cure.found?

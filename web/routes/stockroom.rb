@@ -16,7 +16,7 @@ module Web
           tell('The paces are kept. Every class is worked out with them.')
           redirect to('/ladder'), 303
         end
-        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', table: studio.catalogue.table) }
+        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', table: studio.catalogue.table, stock: studio.ledger.stock) }
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
         app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'])) }
         app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }

@@ -2,7 +2,7 @@
 import { step } from './seats.js';
 import { open } from './sheets.js';
 
-const SECTIONS = ['people', 'piece', 'fit', 'materials', 'cuts', 'tools', 'steps', 'clock', 'print'];
+const SECTIONS = ['people', 'piece', 'fit', 'materials', 'cuts', 'cost', 'tools', 'steps', 'clock', 'print'];
 
 const go = (id) => {
   const section = document.getElementById(id);
@@ -11,6 +11,8 @@ const go = (id) => {
   const target = section.querySelector('input:not([type="hidden"]), select, a, button, summary');
   target?.focus({ preventScroll: true });
 };
+
+const section = (key) => (/^[0-9]$/.test(key) ? SECTIONS[(Number(key) + 9) % 10] : undefined);
 
 const MAP = {
   '?': () => open('keys'),
@@ -28,7 +30,7 @@ const busy = (target) => target.matches('input, select, textarea') || document.q
 const keys = (root) => {
   root.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || busy(event.target)) return;
-    const act = MAP[event.key] || (SECTIONS[event.key - 1] && document.querySelector('[data-keys="class"]') && (() => go(SECTIONS[event.key - 1])));
+    const act = MAP[event.key] || (section(event.key) && document.querySelector('[data-keys="class"]') && (() => go(section(event.key))));
     if (!act) return;
     event.preventDefault();
     act();

@@ -3,6 +3,7 @@ import { liveForms } from './live_forms.js';
 import { seats } from './seats.js';
 import { sheets } from './sheets.js';
 import { chips } from './chips.js';
+import { poll } from './poll.js';
 import { keys } from './keys.js';
 
 document.documentElement.classList.add('scripted');
@@ -11,3 +12,4 @@ seats(document);
 sheets(document);
 chips(document);
 keys(document);
+poll(document);

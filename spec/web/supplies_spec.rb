@@ -1,0 +1,168 @@
+# frozen_string_literal: true
+
+require_relative '../web_helper'
+
+RSpec.describe Web::Routes::Supplies, type: :request do
+  def stock
+    studio.ledger.stock
+  end
+
+  {
+    { reason: 'received', quantity: '25' } => 25,
+    { reason: 'counted', quantity: '7' } => -19,
+    { reason: 'counted', quantity: '26' } => 0,
+    { reason: 'adjusted', quantity: '-3', note: 'dropped' } => -3,
+    { reason: 'weighed', quantity: '6.7' } => -16
+  }.each do |typed, change|
+    it "enters #{typed} as #{change}" do
+      send_form('/stockroom/parts/round_8_smoke/stock', **typed)
+      expect([last_response.status, stock.part('round_8_smoke')]).to eq([303, 26 + change])
+    end
+  end
+
+  {
+    { reason: 'adjusted', quantity: '-27', note: 'lost' } => 'below zero: 26 on the shelf',
+    { reason: 'adjusted', quantity: '2', note: '' } => 'Say why',
+    { reason: 'adjusted', quantity: '0', note: 'x' } => 'how many more or fewer',
+    { reason: 'received', quantity: 'some' } => 'whole number',
+    { reason: 'received', quantity: '0' } => 'whole number',
+    { reason: 'weighed', quantity: '-1' } => 'Give grams',
+    { reason: 'stolen', quantity: '1' } => 'Choose what happened'
+  }.each do |typed, message|
+    it "answers #{typed} with #{message.inspect}, and keeps it" do
+      expect { send_form('/stockroom/parts/round_8_smoke/stock', note: 'kept so', **typed) }.not_to(change { stock })
+      expect([last_response.status, page]).to match([422, a_string_including(message)])
+    end
+  end
+
+  { 'ten' => 'with its unit', '0 mm' => 'up to 1000 m', '5 km' => 'with its unit' }.each do |length, message|
+    it("answers a bar of #{length.inspect} with #{message.inspect}") do
+      send_form('/stockroom/lines/cable_038/stock', reason: 'received', quantity: '1', length: length)
+      expect([last_response.status, page]).to match([422, a_string_including(message)])
+    end
+  end
+
+  it 'receives reels and reads the scale' do
+    send_form('/stockroom/lines/cable_038/stock', reason: 'received', quantity: '2', length: '10 m')
+    expect(stock.bars('cable_038')[mm(10_000)]).to eq(2)
+    get '/stockroom/parts/seed_11_mist/stock?scale=1'
+    expect(page).to match(/Readings agree on <b>11\.\d\d g/)
+  end
+
+  {
+    { unit: 'piece', amount: '0', price: '1' } => 'above 0',
+    { unit: 'gram', amount: 'x', price: '1' } => 'how much is in a pack',
+    { unit: 'piece', amount: '5', price: '-1' } => 'not below zero',
+    { unit: 'reel', amount: '5', price: '1' } => 'how it is sold',
+    { unit: 'piece', amount: '5', price: '1', supplier: 'x' } => 'Choose a supplier'
+  }.each do |typed, message|
+    it "answers the offer #{typed} with #{message.inspect}" do
+      send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', article: 'mine', **typed)
+      expect([last_response.status, page]).to match([422, a_string_including(message, 'value="mine"')])
+    end
+  end
+
+  it 'enters an offer that the next order uses, and takes it out again' do
+    offers = -> { studio.market.all.offers.count { |offer| offer.item == 'round_8_smoke' } }
+    before = offers.call
+    send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', unit: 'piece', amount: '8', price: '0.01')
+    expect(studio.supply(1).order.purchases.find { |bought| bought.item.key == 'round_8_smoke' }.offer.amount).to eq(8)
+    send_form('/stockroom/parts/round_8_smoke/offers/remove', offer: '0')
+    expect(offers.call).to eq(before)
+  end
+
+  it 'enters a supplier, and says what is wrong with one' do
+    send_form('/stockroom/suppliers', name: 'Corner shop', delivery: '2.50')
+    expect(studio.market.all.suppliers['corner_shop'].delivery.minor).to eq(250)
+    send_form('/stockroom/suppliers', name: '', delivery: 'free', minimum: '3')
+    expect([last_response.status, page]).to match([422, a_string_including('Give a name', 'such as 4.50', 'value="free"')])
+  end
+
+  # Follows a piece of work to its end.
+  def finished(path)
+    deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 60
+    loop do
+      get path
+      break unless page.match?(/data-poll|data-go/) && Process.clock_gettime(Process::CLOCK_MONOTONIC) < deadline
+
+      Thread.pass
+    end
+  end
+
+  def read_list(**fields)
+    send_form('/stockroom/prices', supplier: 'post_findings', **fields)
+    path = last_response['Location']&.sub('http://example.org', '')
+    finished(path) if path
+    path
+  end
+
+  it 'shows what a price list was taken for before it saves anything' do
+    before = studio.market.all.offers.size
+    path = read_list(list: "name,unit,content,price\n\"2 mm crimp tube, silver tone\",pieces,77,1.50\nsomething else,pieces,5,1\nbad,pieces,0,1\n")
+    expect([page, studio.market.all.offers.size]).to match([a_string_including('<b>1</b> rows are sure', 'something else', 'above 0'), before])
+    send_form(path, 'item[3]': 'clasp_12_steel')
+    added = studio.market.all.offers.select { |offer| [77, 5].include?(offer.amount) }.to_h { |offer| [offer.amount, offer.item] }
+    expect(added).to include(77 => 'crimp_2_silver')
+  end
+
+  it 'says what is wrong with a list as a whole, and that none was given' do
+    read_list(list: "name,price\nx,1\n")
+    expect(page).to include('lacks the column unit, amount')
+    read_list(list: '', supplier: 'x')
+    expect([last_response.status, page]).to match([422, a_string_including('Choose whose list', 'paste the list')])
+  end
+
+  describe 'what is chosen for a class' do
+    def choose(**fields)
+      send_form('/classes/1/supply', revision: studio.classes.find(1).revision, **fields)
+    end
+
+    {
+      { confidence: '100', form: 'materials' } => 'from 50 to 99',
+      { extra_kits: '-1', form: 'materials' } => 'from 0 to 12',
+      { venue: '-5', form: 'cost' } => 'not below zero',
+      { margin: '95', form: 'cost' } => 'from 0 to 80',
+      { rounding: '0', form: 'cost' } => 'not below zero'
+    }.each do |typed, message|
+      it "answers #{typed} with #{message.inspect} and keeps it" do
+        choose(**typed)
+        expect([last_response.status, page]).to match([422, a_string_including(message, "value=\"#{typed.values.first}\"")])
+      end
+    end
+
+    it 'changes spares, late sign-ups, tails and prices, and can be undone' do
+      before = studio.plan(studio.classes.find(1))
+      choose(spares: 'bagged', extra_kits: '2')
+      choose('tails[cable_038]': 'lean', venue: '80')
+      state = studio.classes.find(1).state.workshop.supply
+      expect([state.spares, state.extra_kits, state.tails_by_line, state.venue]).to eq([:bagged, 2, { 'cable_038' => :lean }, 8000])
+      2.times { send_form('/classes/1/undo') }
+      expect(studio.plan(studio.classes.find(1)).needs).to eq(before.needs)
+    end
+  end
+
+  it 'packs, takes the kits, and says what is not on the shelf' do
+    send_form('/classes/1/packing', kit: '1', packed: '1')
+    get '/classes/1/packing'
+    expect(page).to include('<b>1</b> of <b>12</b> bags full')
+    send_form('/classes/1/take')
+    follow_redirect!
+    expect(page).to include('would go below zero')
+    studio.supply(1).order.by_supplier.each_key { |key| send_form('/classes/1/receive', supplier: key) }
+    send_form('/classes/1/take')
+    get '/classes/1'
+    expect(page).to include('The kits have left the stock')
+  end
+
+  %w[handouts sheets labels].each do |what|
+    it "makes the #{what} as a PDF" do
+      send_form('/classes/1/pdf', what: what, paper: 'LETTER', grid: 'letter-2x5', skip: 'x')
+      path = last_response['Location'].sub('http://example.org', '')
+      finished(path)
+      get "#{path}/file"
+      expect([last_response.status, last_response.body[0, 5]]).to eq([200, '%PDF-'])
+    end
+  end
+
+  it('knows no job of another day') { get('/jobs/none') && expect(last_response.status).to(eq(404)) }
+end

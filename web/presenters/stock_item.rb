@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # One part's or line's stock: what there is, its ledger, and what suppliers ask for it.
+    class StockItem
+      attr_reader :kind, :item, :form, :offer_form
+
+      # @param table_name [Symbol] :parts or :lines
+      # @param readings [Array<Integer>, nil] milligrams the scale showed
+      def initialize(studio, table_name, key, form: nil, offer_form: nil, readings: nil)
+        @studio = studio
+        @kind = { parts: :part, lines: :line }.fetch(table_name) { raise Store::NotFound.new(:page, key) }
+        @item = studio.catalogue.table.public_send(table_name)[key] || raise(Store::NotFound.new(@kind, key))
+        @form = form
+        @offer_form = offer_form
+        @readings = readings
+      end
+
+      def path
+        "/stockroom/#{kind}s/#{item.key}"
+      end
+
+      def line?
+        kind == :line
+      end
+
+      # @return [Integer] pieces on the shelf
+      def balance
+        stock.part(item.key)
+      end
+
+      # @return [Hash{Core::Measure::Length=>Integer}] longest first
+      def bars
+        stock.bars(item.key).sort.reverse.to_h
+      end
+
+      def entries
+        @entries ||= @studio.ledger.entries(kind, item.key)
+      end
+
+      # @return [Array<(Core::Supply::Entry, Integer)>] each with the balance after it, newest first
+      def ledger
+        sum = Hash.new(0)
+        entries.reverse.map { |entry| [entry, sum[entry.length] += entry.quantity] }.reverse
+      end
+
+      def offers
+        line? ? market.reels_of(item) : market.offers.select { |offer| offer.kind == :part && offer.item == item.key }
+      end
+
+      def market
+        @market ||= @studio.market.all
+      end
+
+      # @return [Float, nil] milligrams of one
+      def mass
+        Core::Catalogue::Mass.milligrams(item) unless line?
+      end
+
+      # @return [WeighIn, nil]
+      def weigh_in
+        @readings && mass && Core::Supply::WeighIn.of(@readings, mass)
+      end
+
+      private
+
+      def stock
+        @stock ||= @studio.ledger.stock
+      end
+    end
+  end
+end
