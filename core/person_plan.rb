@@ -3,8 +3,8 @@
 module Core
   # One attendee's part of a plan. piece: Sizing::Piece, Sizing::OutOfReach or Sizing::MissingMeasure
   # body: the measure sized by · measure, ease: what the wish was built from (nil without a measure) · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
-  # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first
-  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze) do
+  # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared: [(Construction::StepUse, reason)], steps of the piece they do not do
+  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze, spared: [].freeze) do
     def fitted?
       piece.is_a?(Sizing::Piece)
     end

@@ -4,9 +4,9 @@ module Core
   # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
   #
   # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part => Bill::Spares}
-  # steps: [PlannedStep] · tools: [Technique::ToolNeed] · forecast: Session::Forecast
+  # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · forecast: Session::Forecast
   # sample: PersonPlan at a usual size, for a class without sized people
-  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :forecast, extras: [].freeze) do
+  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :forecast, extras: [].freeze, order: nil, table: nil) do
     # @param supply [Supply::ClassSupply, nil]
     def verdicts(supply = nil)
       Verdicts.new(self, supply).call
@@ -15,6 +15,21 @@ module Core
     # @return [Array<Verdict>] what stands between the class and its evening, first thing first
     def in_the_way
       verdicts.select(&:in_the_way?)
+    end
+
+    # @return [Technique::Skill] of a step
+    def technique_of(step)
+      table.technique(step.technique)
+    end
+
+    # @return [Technique::Readiness] who lacks what
+    def readiness
+      Technique::Readiness.new(people.map(&:attendee), order.steps, table, workshop.date)
+    end
+
+    # @return [Room::Seating::Plan]
+    def room
+      Room::Seating.new(people.map(&:attendee), tools).plan
     end
 
     def person(key)

@@ -2,5 +2,6 @@
 
 module Core
   # A step of the class, in its place in the order. minutes_by_level: {level => minutes} for the levels present
-  PlannedStep = Value.define(:number, :step, :technique, :minutes_by_level, :tools, :cautions)
+  # reason: Technique::Order::Reason
+  PlannedStep = Value.define(:number, :step, :technique, :minutes_by_level, :tools, :cautions, :reason)
 end

@@ -14,7 +14,8 @@ module Core
       @blueprints = {}
       @fits = {}
       @orders = {}
-      @same_for_steps = {}
+      @held = {}.compare_by_identity
+      @lists = Technique::Lists.new(table, workshop.teaching, workshop.date)
     end
 
     # @return [Plan]
@@ -22,7 +23,7 @@ module Core
       kits = people + extras
       Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, sample: sample, steps: planned_steps,
         needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?), confidence: supply.confidence.fdiv(100)),
-        tools: tool_needs, forecast: forecast)
+        tools: tool_needs, forecast: forecast, order: common_order, table: @table)
     end
 
     private
@@ -47,15 +48,19 @@ module Core
     end
 
     def fitted_people
-      people.select(&:fitted?)
+      @fitted_people ||= people.select(&:fitted?)
     end
 
     def tool_needs
       used = fitted_people.to_h { |person| [person.attendee, person.tools] }
-      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets)
+      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets, at_once: Session::Overlap.most(forecast.rows))
     end
 
     def forecast
+      @forecast ||= sum_forecast
+    end
+
+    def sum_forecast
       tasks = fitted_people.to_h { |person| [person.attendee.key, person.tasks] }
       Session::Sum.forecast(tasks, @workshop.minutes, @calibration)
     end
@@ -91,23 +96,39 @@ module Core
         cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.off_reel),
         steps: ordered(piece.steps),
         findings: @check.piece(piece),
-        **@same_for_steps[piece.steps.map(&:key)]
+        cautions: @orders[piece.steps.map(&:key)][:cautions]
       }
       own = @check.person(attendee, piece, shared[:cautions], @design)
+      list = @lists.for(attendee, shared[:steps])
       PersonPlan.new(attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, needs: shared[:needs], cuts: shared[:cuts],
-        tools: shared[:tools], tasks: tasks(shared[:steps], attendee.level),
+        tools: held_at_once(list), tasks: tasks(list, attendee.level), spared: list.spared,
         findings: own.reject { |f| f.status == :fits } + shared[:findings])
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
     def ordered(steps)
       keys = steps.map(&:key)
-      @orders[keys] ||= begin
-        order = Technique::Order.call(steps, @table)
-        @same_for_steps[keys] = { tools: tools(order), cautions: cautions(order) }
-        order.map { |step| keys.index(step.key) }
+      found = @orders[keys] ||= begin
+        order = Technique::Order.of(steps, @table, by_hand: teaching.order)
+        { order: order, places: order.steps.map { |step| keys.index(step.key) }, cautions: cautions(order.steps) }
       end
-      steps.values_at(*@orders[keys])
+      steps.values_at(*found[:places])
+    end
+
+    # The class's common order, told with the numbers of the first fitted attendee, or of the sample.
+    def common_order
+      steps = leader.fitted? ? leader.piece.steps : []
+      ordered(steps)
+      order = @orders[steps.map(&:key)][:order]
+      order.with(steps: order.steps.map { |step| steps.find { |own| own.key == step.key } })
+    end
+
+    def leader
+      @leader ||= fitted_people.first || sample
+    end
+
+    def teaching
+      @workshop.teaching
     end
 
     def cautions(steps)
@@ -123,34 +144,39 @@ module Core
       @blueprints[colourway] ||= Sizing::Blueprint.new(@design, @table.in_colourway(@design.colourways.fetch(colourway, {})))
     end
 
-    # @return [Hash{String=>Integer}] how many of each tool one step needs at once, at the most
-    def tools(steps)
-      steps.map { |step| @table.technique(step.technique).tools.tally }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
+    # @return [Hash{String=>Integer}] how many of each tool one attendee's steps need at once, at the most
+    def held_at_once(list)
+      @held[list] ||= list.items.map { |item| item.skill.tools.tally }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
     end
 
-    def tasks(steps, level)
+    def tasks(list, level)
       shown = {}
-      steps.map do |step|
-        skill = @table.technique(step.technique)
-        demonstration = shown[skill.key] ? 0 : skill.demonstration_minutes
-        shown[skill.key] = true
-        Session::Task.new(step: step, technique: skill, demonstration_minutes: demonstration,
-          minutes: Session::Sum.minutes(step, skill, level, @calibration) * @design.made)
+      list.items.map do |item|
+        demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
+        shown[item.skill.key] = true
+        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason, demonstration_minutes: demonstration, minutes: minutes_of(item, level))
       end
     end
 
-    # The class's common order, told with the numbers of the first fitted attendee, or of the sample.
-    def planned_steps
-      leader = fitted_people.first || sample
-      levels = people.map { |person| person.attendee.level }.uniq.sort
-      leader.tasks.each_with_index.map { |task, index| planned_step(task, index + 1, levels) }
+    def minutes_of(item, level)
+      case item.kind
+      when :practice then item.skill.practice_minutes
+      when :extra then teaching.extra_minutes
+      else Session::Sum.minutes(item.step, item.skill, level, @calibration) * @design.made
+      end
     end
 
-    def planned_step(task, number, levels)
-      skill = task.technique
-      PlannedStep.new(number: number, step: task.step, technique: skill, tools: skill.tools.uniq.map { |key| @table.tool(key) },
-        minutes_by_level: levels.to_h { |level| [level, minutes_at(task.step.key, level)] },
-        cautions: (skill.cautions + task.step.cautions).uniq)
+    def planned_steps
+      levels = people.map { |person| person.attendee.level }.uniq.sort
+      order = common_order
+      order.steps.zip(order.reasons).each_with_index.map { |(step, reason), index| planned_step(step, reason, index + 1, levels) }
+    end
+
+    def planned_step(step, reason, number, levels)
+      skill = @table.technique(step.technique)
+      PlannedStep.new(number: number, step: step, technique: skill, reason: reason, tools: skill.tools.uniq.map { |key| @table.tool(key) },
+        minutes_by_level: levels.to_h { |level| [level, minutes_at(step.key, level)] },
+        cautions: (skill.cautions + step.cautions).uniq)
     end
 
     # @return [Float] the mean of those at this level who are fitted

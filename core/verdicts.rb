@@ -3,7 +3,7 @@
 module Core
   # Judges a plan: what is still in the way of the class, in the order in which it is best mended.
   class Verdicts
-    CODES = %i[people sizes landings fit parts tools time].freeze
+    CODES = %i[people sizes landings fit parts steps tools time].freeze
 
     # Less spare time than this share of the class is tight (from memory).
     TIGHT_SHARE = 0.08
@@ -61,6 +61,17 @@ module Core
       return Verdict.new(code: :parts, status: :will_not, section: :cuts, values: { number: uncut }) if uncut.positive?
 
       Verdict.new(code: :parts, status: @supply.short.zero? ? :fits : :tight, section: :materials, values: { number: @supply.short, total: @supply.order.total.to_s })
+    end
+
+    def steps
+      readiness = @plan.readiness
+      broken = @plan.order.broken.size
+      unreached = readiness.out_of_reach
+      status, number = if broken.positive? then [:will_not, broken]
+                       elsif unreached.any? then [:unknown, unreached.size]
+                       else readiness.heavy? ? [:tight, readiness.new_to_most.size] : [:fits, 0]
+                       end
+      Verdict.new(code: :steps, status: status, section: :steps, values: { number: number })
     end
 
     # @return [Integer] different findings, however many people they concern

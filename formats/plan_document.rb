@@ -38,7 +38,8 @@ module Formats
         'on_line_mm' => piece.on_line.to_mm, 'beaded_mm' => beaded(piece).to_mm, 'lands_mm' => piece.landing.to_mm, 'play_mm' => piece.play.to_mm,
         'deviation_mm' => piece.deviation.to_mm, 'working' => person.working.map { |t| term(t) }, 'materials' => person.needs.map { |n| need(n) },
         'cuts' => person.cuts.map { |c| cut(c) }, 'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
-        'fit' => person.findings.map { |f| finding(f) }, 'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'minutes' => t.minutes.round(2) } } }
+        'fit' => person.findings.map { |f| finding(f) }, 'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) } },
+        'spared' => person.spared.map { |step, reason| { 'step' => step.key, 'reason' => reason.to_s } } }
     end
 
     # @return [Core::Measure::Length] what lies between the ends
@@ -81,12 +82,12 @@ module Formats
 
     def tool(need)
       { 'tool' => need.tool.key, 'name' => need.tool.name, 'users' => need.users, 'needed' => need.needed, 'brought' => need.brought,
-        'on_hand' => need.on_hand, 'missing' => need.missing, 'shared' => need.shared? }
+        'on_hand' => need.on_hand, 'missing' => need.missing, 'at_once' => need.at_once, 'shared' => need.shared? }
     end
 
     def step(step)
       { 'number' => step.number, 'key' => step.step.key, 'technique' => step.technique.key, 'level' => step.technique.level,
-        'after' => step.step.after, 'tools' => step.tools.map(&:key), 'cautions' => step.cautions.map(&:to_s), 'text' => Wording.step(step.step),
+        'after' => step.step.after, 'tools' => step.tools.map(&:key), 'cautions' => step.cautions.map(&:to_s), 'text' => Wording.step(step.step), 'reason' => step.reason.code.to_s,
         'minutes_by_level' => step.minutes_by_level.to_h { |level, minutes| [level.to_s, minutes.round(2)] } }
     end
 

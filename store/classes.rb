@@ -8,7 +8,7 @@ module Store
     # What an edit came to. merged: paths that somebody else changed since the editor last looked
     Edited = Core::Value.define(:id, :revision, :merged)
 
-    CHOICES = %w[supply].freeze
+    CHOICES = %w[supply teaching].freeze
 
     def initialize(database)
       @database = database
@@ -156,7 +156,8 @@ module Store
 
     def person_row(attendee)
       { key: attendee.key.to_i, name: attendee.name, level: attendee.level, mind: attendee.mind, colourway: attendee.colourway,
-        brings: JSON.generate(attendee.brings), tails: attendee.tails&.to_s, ease_nm: attendee.ease&.nm }
+        brings: JSON.generate(attendee.brings), tails: attendee.tails&.to_s,
+        experience: JSON.generate(Core::Data::Records::ATTENDEE.write(attendee).fetch('experience', {})), ease_nm: attendee.ease&.nm }
         .merge(Core::People::Measures::BOUNDS.keys.to_h { |body| [:"#{body}_nm", attendee.measures[body]&.nm] })
     end
 
@@ -174,7 +175,8 @@ module Store
       length = ->(name) { row[name] && Core::Measure::Length.new(row[name]) }
       measures = Core::People::Measures::BOUNDS.keys.to_h { |body| [body, length.(:"#{body}_nm")] }.compact
       Core::People::Attendee.new(key: row[:key].to_s, name: row[:name], level: row[:level], measures: measures, ease: length.(:ease_nm),
-                                 mind: row[:mind], colourway: row[:colourway], brings: JSON.parse(row[:brings]), tails: row[:tails]&.to_sym)
+                                 mind: row[:mind], colourway: row[:colourway], brings: JSON.parse(row[:brings]), tails: row[:tails]&.to_sym,
+                                 experience: Core::Data::Record::READ.fetch(:experience).call(JSON.parse(row[:experience])))
     end
   end
 end

@@ -120,7 +120,7 @@ module Core
       end
 
       def closing_step
-        return step('glue', 'gluing', 2, after: %w[check_length], cautions: %i[cement]) if closure == :cord_ends
+        return step('glue', 'gluing', 2, after: %w[check_length], waits: Stretch::GLUE_MINUTES, cautions: %i[cement]) if closure == :cord_ends
         return step('slide', 'stringing', 2, after: %w[check_length]) if closure == :slider && slider
 
         step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], values: { closure: closure })

@@ -2,10 +2,11 @@
 
 module Core
   module Construction
-    # A piece of work. after: keys of steps that must be done before · effort: times the technique's usual time
-    # preparable: can be done before class · text: wording key · values: what its wording says
-    # closing: the step after which the component can no longer take anything on
-    StepUse = Value.define(:key, :technique, :repeats, :text,
-                           after: [].freeze, effort: 1, preparable: false, checkpoint: false, cautions: [].freeze, values: {}.freeze)
+    # A piece of work. after: keys of steps that must be done before · rather_after: of steps better done before, where schools allow both
+    # effort: times the technique's usual time · preparable: can be done before class · optional: a shorter variant leaves it out
+    # waits: minutes it must be left alone afterwards, for drying · adds: roles of what it puts on the piece, for a drawing of the state
+    # text: wording key · values: what its wording says
+    StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false, checkpoint: false,
+                           optional: false, waits: 0, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
   end
 end

@@ -4,6 +4,9 @@ module Core
   module Construction
     # Beads on elastic, knotted into a ring. A bead with a larger hole hides the knot and sits first.
     class Stretch < Base
+      # Until a glued knot can be handled; it cures overnight (from memory).
+      GLUE_MINUTES = 10
+
       key :stretch
 
       # Elastic is cut about 1.5 times the beaded length (common practice, no source).
@@ -53,9 +56,9 @@ module Core
 
       def steps(beads)
         [step('cut', 'cutting_line', 1, preparable: true), step('pre_stretch', 'measuring', 1, after: %w[cut]),
-         step('string', 'stringing', beads, after: %w[pre_stretch], values: { beads: beads }),
+         step('string', 'stringing', beads, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
-         step('knot', 'elastic_knot', 1, after: %w[check_length]), step('glue', 'gluing', 1, after: %w[knot], cautions: %i[cement]),
+         step('knot', 'elastic_knot', 1, after: %w[check_length]), step('glue', 'gluing', 1, after: %w[knot], waits: GLUE_MINUTES, cautions: %i[cement]),
          step('trim', 'trimming', 2, after: %w[glue], cautions: %i[cutting])]
       end
 

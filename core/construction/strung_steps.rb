@@ -35,13 +35,13 @@ module Core
       end
 
       def lay_out
-        step('lay_out', 'measuring', 1, after: [], values: { beads: @beads.size * @strands }, preparable: true)
+        step('lay_out', 'measuring', 1, rather_after: %w[cut_line], values: { beads: @beads.size * @strands }, preparable: true)
       end
 
       def string
         small = @beads.count { |bead| bead.outer < Strung::SMALL_BELOW }
         effort = Rational((@beads.size - small) + (small * Strung::SMALL_EFFORT), [@beads.size, 1].max)
-        step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands },
+        step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands }, adds: %i[line bead centre filler finishing],
                                                             after: ['lay_out', stopper? ? 'stop_end' : 'first_end'])
       end
 
@@ -50,15 +50,15 @@ module Core
       end
 
       def first_end
-        step('first_end', @crimp_technique, @strands, after: [stopper? ? 'check_length' : 'cut_line'])
+        step('first_end', @crimp_technique, @strands, adds: %i[line crimp], after: [stopper? ? 'check_length' : 'cut_line'])
       end
 
       def second_end
-        step('second_end', @crimp_technique, @strands, effort: Strung::SECOND_END_EFFORT, after: %w[first_end check_length])
+        step('second_end', @crimp_technique, @strands, adds: %i[crimp], effort: Strung::SECOND_END_EFFORT, after: %w[first_end check_length])
       end
 
       def covers
-        step('covers', 'crimp_cover', 2 * @strands, after: %w[second_end])
+        step('covers', 'crimp_cover', 2 * @strands, optional: true, adds: %i[cover], after: %w[second_end])
       end
 
       def finish

@@ -74,7 +74,7 @@ module Core
         small = between.expand.size * gaps(repeats) * lines
         [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
          step('first_ends', 'flat_crimp', lines, after: %w[cut_lines]),
-         step('string', 'stringing', repeats + small, after: %w[first_ends], values: { beads: repeats, small: small, lines: lines }),
+         step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between], values: { beads: repeats, small: small, lines: lines }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
          step('second_ends', 'flat_crimp', lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]),
          (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),

@@ -16,7 +16,8 @@ module Core
         date: ->(v) { Date.iso8601(v) },
         clock: ->(v) { Measure::ClockTime.parse(v) },
         paces: ->(v) { v.to_h { |level, pace| [level.to_i, pace] } },
-        policies: ->(v) { v.transform_values(&:to_sym) }
+        policies: ->(v) { v.transform_values(&:to_sym) }, counts: ->(v) { v },
+        experience: ->(v) { v.transform_values { |done| People::Experience.new(times: done['times'], last: done['last'] && Date.iso8601(done['last'])) } }
       }.freeze
       WRITE = {
         text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v }, money: ->(v) { v },
@@ -27,7 +28,8 @@ module Core
         date: ->(v) { v.iso8601 },
         clock: ->(v) { v.to_s },
         paces: ->(v) { v.to_h { |level, pace| [level.to_s, pace] } },
-        policies: ->(v) { v.transform_values(&:to_s) }
+        policies: ->(v) { v.transform_values(&:to_s) }, counts: ->(v) { v },
+        experience: ->(v) { v.transform_values { |done| { 'times' => done.times, 'last' => done.last&.iso8601 }.compact } }
       }.freeze
 
       attr_reader :fields

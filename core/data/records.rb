@@ -13,20 +13,23 @@ module Core
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
                                          cautions: :symbols)
       TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts, tools: :texts,
-                                               demonstration_minutes: :number, cautions: :symbols)
+                                               demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
+                                               practice_minutes: :number, points: :texts, goes_wrong: :texts, left_hand: :text)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :symbol)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
                                            overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
       ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length, mind: :text,
-                                              colourway: :text, brings: :texts, tails: :symbol)
+                                              colourway: :text, brings: :texts, tails: :symbol, experience: :experience)
       SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
       OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money, article: :text)
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text, class_id: :integer)
       SUPPLY = Record.new(Supply::Choices, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol, tails_by_line: :policies,
                                            off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
                                            rounding: :integer)
+      TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer, extra: :integer,
+                                                extra_text: :text, extra_minutes: :integer)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text, tool_sets: :integer,
-                                      supply: Record::One.new(SUPPLY))
+                                      supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING))
       CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number)
     end
   end

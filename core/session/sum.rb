@@ -20,17 +20,17 @@ module Core
 
       def row(tasks, calibration)
         clock = 0.0
-        spans = [[:welcome, calibration.welcome_minutes, nil], *tasks.flat_map { |task| spans_of(task) }, [:clearing, calibration.clearing_minutes, nil]]
-        spans.map do |kind, length, step|
-          segment = Segment.new(kind: kind, from: clock, to: clock + length, step: step)
+        spans = [[:welcome, calibration.welcome_minutes, nil, []], *tasks.flat_map { |task| spans_of(task) }, [:clearing, calibration.clearing_minutes, nil, []]]
+        spans.map do |kind, length, step, tools|
+          segment = Segment.new(kind: kind, from: clock, to: clock + length, step: step, tools: tools)
           clock = segment.to
           segment
         end
       end
 
       def spans_of(task)
-        spans = [[:work, task.minutes, task.step]]
-        task.demonstration_minutes.positive? ? [[:demonstration, task.demonstration_minutes, task.step], *spans] : spans
+        spans = [[:work, task.minutes, task.step, task.technique.tools]]
+        task.demonstration_minutes.positive? ? [[:demonstration, task.demonstration_minutes, task.step, []], *spans] : spans
       end
       private_class_method :row, :spans_of
     end

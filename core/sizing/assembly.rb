@@ -101,7 +101,8 @@ module Core
 
       def steps
         @work_ups.flat_map do |key, work_up|
-          work_up.steps.map { |step| step.with(key: "#{key}/#{step.key}", after: step.after.map { |s| "#{key}/#{s}" } + held_open.fetch([key, step.key], [])) }
+          placed = ->(keys) { keys.map { |step| "#{key}/#{step}" } }
+          work_up.steps.map { |step| step.with(key: "#{key}/#{step.key}", after: placed.(step.after) + held_open.fetch([key, step.key], []), rather_after: placed.(step.rather_after)) }
         end
       end
 

@@ -4,7 +4,8 @@ module Core
   module Technique
     # A class's need of one tool. users: people whose steps use it · each: how many one user holds at once
     # needed: at the usual sharing · brought: by attendees · on_hand: in the class's sets · missing: still to find
-    ToolNeed = Value.define(:tool, :users, :each, :needed, :brought, :on_hand) do
+    # at_once: the most in use at one moment, if nobody waits for one
+    ToolNeed = Value.define(:tool, :users, :each, :needed, :brought, :on_hand, at_once: 0) do
       def missing
         [needed - brought - on_hand, 0].max
       end
@@ -12,20 +13,32 @@ module Core
       def shared?
         tool.people_per_tool != 1
       end
+
+      # What helps where some are missing.
+      # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
+      # @return [Array<(Symbol, Hash)>] wording codes with their values
+      def ways(skills, table)
+        return [] unless missing.positive?
+
+        easier = skills.select { |skill| skill.tools.include?(tool.key) && skill.easier && !(table.techniques[skill.easier]&.tools || [tool.key]).include?(tool.key) }
+        [[:borrow, { count: missing }], ([:stagger, { count: on_hand + brought }] if (on_hand + brought).positive? && at_once > on_hand + brought),
+         *easier.map { |skill| [:change_school, { from: skill.name, to: table.technique(skill.easier).name }] }, ([:nothing_else, {}] unless tool.substitutable)].compact
+      end
     end
 
     class ToolNeed
       # @param table [Catalogue::Table]
       # @param used [Hash{People::Attendee=>Hash{String=>Integer}}] tool keys with how many each attendee holds at once
       # @param sets [Integer] sets of tools: what one seat uses alone, and shared tools in proportion
+      # @param at_once [Hash{String=>Integer}] the most of each in use at one moment
       # @return [Array<ToolNeed>] missing first, then by name
-      def self.for_class(used, table, sets)
+      def self.for_class(used, table, sets, at_once: {})
         used.values.flat_map(&:keys).uniq.map do |key|
           tool = table.tool(key)
           users = used.select { |_, tools| tools.key?(key) }
           each = users.values.map { |tools| tools[key] }.max
           new(tool: tool, users: users.size, each: each, needed: tool.needed_for(users.size) * each,
-              brought: users.keys.count { |attendee| attendee.brings.include?(key) } * each, on_hand: tool.needed_for(sets) * each)
+              brought: users.keys.count { |attendee| attendee.brings.include?(key) } * each, on_hand: tool.needed_for(sets) * each, at_once: at_once.fetch(key, 0))
         end.sort_by { |need| [-need.missing, need.tool.name] }
       end
     end

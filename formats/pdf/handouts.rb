@@ -56,6 +56,7 @@ module Formats
         heading('Step by step')
         person.tasks.each_with_index do |task, index|
           text = "#{index + 1}. #{safe(Wording.step(task.step, unit: @unit))}"
+          text += " (#{safe(Wording.say("list_reasons.#{task.reason}"))})" if task.reason
           task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
           (task.technique.cautions + task.step.cautions).uniq.each { |caution| pdf.indent(14) { rich("<b>Mind:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL) } }
           pdf.move_down(2)

@@ -52,7 +52,7 @@ RSpec.describe Core::Plan do
 
   it 'names the steps that wait for each other' do
     loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Construction::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x, after: [after]) }
-    expect { Core::Technique::Order.call(loop_of, sample_table) }.to raise_error(Core::Technique::Order::Cycle, /a, b/)
+    expect { Core::Technique::Order.of(loop_of, sample_table) }.to raise_error(Core::Technique::Order::Cycle, /a, b/)
   end
 
   it 'adds up each clock without gaps: welcome, own work at the pace of the level, demonstrations, clearing up' do

@@ -12,7 +12,7 @@ module Web
       # Sections that show which place is chosen.
       SEATED = %w[bench people piece fit clock].freeze
       # Sections that depend on the stock, on what can be bought and on what other classes claim.
-      SUPPLIED = %w[strip materials cuts cost].freeze
+      SUPPLIED = %w[strip materials cuts cost steps].freeze
 
       attr_reader :id, :title, :notice, :drafts
 
@@ -49,6 +49,11 @@ module Web
       # @return [ClassSupplies]
       def supplies
         @supplies ||= ClassSupplies.new(@studio, id, plan, unit)
+      end
+
+      # @return [ClassTeaching]
+      def teaching
+        @teaching ||= ClassTeaching.new(@studio, plan, unit, supplies.supply&.short.to_i)
       end
 
       def workshop

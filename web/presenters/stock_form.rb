@@ -59,8 +59,15 @@ module Web
         demonstration_minutes: Field.new(label: 'Minutes to show it', type: :number, options: 0..240),
         prerequisites: Field.new(label: 'Needs before', type: :keys, options: :techniques),
         tools: Field.new(label: 'Tools held at once (written twice where both hands need one)', type: :tools, options: :tools),
-        cautions: Field.new(label: 'Cautions', type: :cautions, options: CAUTIONS)
+        cautions: Field.new(label: 'Cautions', type: :cautions, options: CAUTIONS),
+        easier: Field.new(label: 'Easier technique that may stand in', type: :key, options: :techniques),
+        practice: Field.new(label: 'What to practise on first', type: :text, options: 300),
+        practice_minutes: Field.new(label: 'Minutes of practice', type: :number, options: 0..240),
+        points: Field.new(label: 'Points to make when teaching it, one a line', type: :lines, options: 300),
+        goes_wrong: Field.new(label: 'What usually goes wrong, one a line', type: :lines, options: 300),
+        left_hand: Field.new(label: 'For left-handers', type: :text, options: 300)
       }.freeze
+      MOST_LINES = 30
       KINDS = {
         tools: { fields: TOOL, type: Core::Catalogue::Tool, usual: { 'people_per_tool' => '1', 'substitutable' => '1' } },
         techniques: { fields: TECHNIQUE, type: Core::Technique::Skill, usual: { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' } },
@@ -75,7 +82,7 @@ module Web
         @studio = studio
         @table_name = table_name
         @key = key
-        @values = fields.to_h { |name, field| [name.to_s, LISTS.include?(field.type) ? listed(given[name.to_s]) : clean(given[name.to_s])] }
+        @values = fields.to_h { |name, field| [name.to_s, typed(given[name.to_s], field)] }
         @errors = check
       end
 
@@ -93,6 +100,7 @@ module Web
           next [name.to_s, value.map(&:to_s)] if LISTS.include?(field.type)
 
           text = if value.is_a?(Core::Measure::Length) then value.to_s
+                 elsif field.type == :lines then value.join("\n")
                  elsif field.type == :number then format('%g', value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
                  end
@@ -125,10 +133,16 @@ module Web
       def offered(field)
         return field.options.map { |caution| [caution.to_s, caution.to_s.tr('_', ' ')] } if field.type == :cautions
 
-        @studio.catalogue.table.public_send(field.options).values.reject { |item| field.type == :keys && item.key == key }.map { |item| [item.key, item.name] }
+        @studio.catalogue.table.public_send(field.options).values.reject { |item| %i[keys key].include?(field.type) && item.key == key }.map { |item| [item.key, item.name] }
       end
 
       private
+
+      def typed(given, field)
+        return listed(given) if LISTS.include?(field.type)
+
+        field.type == :lines ? given.to_s.lines.map { |line| clean(line) }.reject(&:empty?).join("\n") : clean(given)
+      end
 
       # Only what the list offers; a tool may stand there twice.
       def listed(given)
@@ -179,8 +193,16 @@ module Web
         when :choice then 'Choose one of the list.' unless field.options.map(&:to_s).include?(text)
         when :integer then "Give a whole number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,7}\z/) && field.options.cover?(text.to_i)
         when :colour then 'Give a colour as # and six figures, such as #3f5f8f.' unless text.match?(/\A#\h{6}\z/)
+        when :key then 'Choose from the list.' unless offered(field).any? { |known, _| known == text }
+        when :lines then lines_problem(text, field.options)
         when :text then "Shorten this to #{field.options} characters." if text.length > field.options
         end
+      end
+
+      def lines_problem(text, longest)
+        return "Keep to #{MOST_LINES} lines." if text.lines.size > MOST_LINES
+
+        "Shorten each line to #{longest} characters." if text.lines.any? { |line| line.chomp.length > longest }
       end
 
       def length_problem(text, least)
@@ -210,6 +232,7 @@ module Web
         case field.type
         when :number then text.tr(',', '.').to_f
         when :cautions then text.map(&:to_sym)
+        when :lines then text.split("\n")
         when :length then Core::Measure::Length.parse(text, default_unit: :mm)
         when :reel then Core::Measure::Length.parse(text, default_unit: :m)
         when :thickness then Core::Measure::ThicknessText.read(text)

@@ -46,6 +46,18 @@ module Web
 
           change(id, 'supply') { |state| form.apply(state) }
         end
+        app.post('/classes/:id/teaching') do
+          plan = studio.plan(studio.classes.find(id))
+          form = Presenters::TeachingForm.new(params, plan.order.steps, studio.catalogue.table.techniques)
+          next refuse(id, :teaching, form.draft) unless form.valid?
+
+          change(id, 'teaching') { |state| form.apply(state) }
+        end
+        app.post('/classes/:id/steps') do
+          order = studio.plan(studio.classes.find(id)).order
+          keys = text(:reset) == '1' ? [] : order.moved(text(:step), text(:by) == '-1' ? -1 : 1)
+          change(id, 'steps') { |state| state.with(workshop: state.workshop.with(teaching: state.workshop.teaching.with(order: keys))) }
+        end
         app.post('/classes/:id/cure') do
           cure = Presenters::CureForm.new(studio, studio.classes.find(id), params)
           next show_class(id, notice: 'That is no longer needed.') unless cure.found?

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Core
+  module Technique
+    # What each attendee does of a class's common order: derived from who they are and what was chosen for the class.
+    class Lists
+      # One thing to do. kind: :step, :practice or :extra · skill: as this attendee works it · reason: why it is here or otherwise, nil for the common way
+      Item = Value.define(:kind, :step, :skill, reason: nil)
+      # items: [Item] · spared: [(Construction::StepUse, reason)] steps this attendee does not do
+      List = Value.define(:items, :spared)
+
+      # @param table [Catalogue::Table] @param choices [Choices] @param on [Date]
+      def initialize(table, choices, on)
+        @table = table
+        @choices = choices
+        @on = on
+        @lists = {}.compare_by_identity
+      end
+
+      # @param attendee [People::Attendee] @param steps [Array<Construction::StepUse>] in order
+      # @return [List] the same for all who are alike in level and experience
+      def for(attendee, steps)
+        (@lists[steps] ||= {})[[attendee.level, attendee.experience]] ||= build(attendee, steps)
+      end
+
+      private
+
+      def build(attendee, steps)
+        spared, done = steps.map { |step| [step, spared(attendee, step)] }.partition { |_, reason| reason }
+        practised = {}
+        items = done.flat_map do |step, _|
+          skill, reason = worked(attendee, step)
+          practice = practice(attendee, skill) unless practised[skill.key]
+          practised[skill.key] = true
+          [practice, Item.new(kind: :step, step: step, skill: skill, reason: reason)].compact
+        end
+        List.new(items: items + extra(attendee, steps), spared: spared)
+      end
+
+      # @return [Symbol, nil] why the attendee does not do it
+      def spared(attendee, step)
+        return :prepared if step.preparable && attendee.level <= @choices.prepared.fetch(step.key, 0)
+
+        :shorter if step.optional && attendee.level <= @choices.shorter
+      end
+
+      # @return [Array(Skill, Symbol)] the technique it is worked in
+      def worked(attendee, step)
+        skill = @table.technique(step.technique)
+        easier = skill.easier && attendee.level <= @choices.easier.fetch(skill.key, 0) && @table.techniques[skill.easier]
+        easier ? [easier, :easier] : [skill, nil]
+      end
+
+      # Before a first use, on scrap.
+      def practice(attendee, skill)
+        return if !@choices.practice || skill.practice_minutes.zero? || Familiarity.of(attendee, skill, @on) >= Familiarity::KNOWN
+
+        Item.new(kind: :practice, step: Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1, text: :practice, values: { what: skill.practice, technique: skill.name }),
+                 skill: skill, reason: skill.level > attendee.level + 1 ? :far_above : :new)
+      end
+
+      def extra(attendee, steps)
+        return [] if attendee.level < @choices.extra || steps.empty?
+
+        last = steps.last
+        [Item.new(kind: :extra, step: Construction::StepUse.new(key: 'extra', technique: last.technique, repeats: 1, text: :extra, values: { what: @choices.extra_text }), skill: @table.technique(last.technique), reason: :fast)]
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Core
+  module Technique
+    # What the instructor can do before class, what it saves there, and on which day it is done.
+    class Preparation
+      # One step that could be, or is, prepared. saved: minutes in class, added over the people · taken: minutes of the instructor
+      # levels: those it saves · chosen: highest level it is prepared for, 0 for none · people: how many it is prepared for, or would be
+      Offer = Value.define(:step, :skill, :saved, :taken, :chosen, :people) do
+        # @return [Float] minutes saved for one minute of preparing
+        def worth
+          taken.zero? ? 0.0 : saved / taken
+        end
+      end
+
+      # One thing on the list. days: before class · code: wording key · step: nil for what belongs to no step
+      Task = Value.define(:days, :code, :minutes, step: nil, people: 0, names: '')
+
+      # The instructor works like the most practised (from memory).
+      INSTRUCTOR_LEVEL = 5
+      MINUTES_A_KIT = 1.5
+      # What was glued is left this many days before it is handed on: cement cures overnight.
+      CURING_DAYS = 2
+      ORDER_DAYS = 10
+
+      # @param plan [Plan] @param calibration [Session::Calibration] @param short [Integer] things still to be bought
+      def initialize(plan, calibration, short: 0)
+        @plan = plan
+        @calibration = calibration
+        @short = short
+        @people = plan.people.select(&:fitted?)
+      end
+
+      # @return [Array<Offer>] worth most first
+      def offers
+        @offers ||= @plan.order.steps.select(&:preparable).map { |step| offer(step) }.sort_by { |offer| -offer.worth }
+      end
+
+      # @return [Array<Task>] by day, the earliest first
+      def tasks
+        return [] if @people.empty?
+
+        prepared = offers.select { |offer| offer.chosen.positive? && offer.people.positive? }
+        (before + prepared.map { |offer| Task.new(days: offer.step.waits.positive? ? CURING_DAYS : 1, code: :prepare_step, minutes: offer.taken, step: offer.step, people: offer.people) } + on_the_day)
+          .sort_by { |task| [-task.days, -task.minutes] }
+      end
+
+      private
+
+      def offer(step)
+        skill = @plan.technique_of(step)
+        chosen = @plan.workshop.teaching.prepared.fetch(step.key, 0)
+        doing = @people.select { |person| chosen.zero? || person.attendee.level <= chosen }
+        each = Session::Sum.minutes(step, skill, INSTRUCTOR_LEVEL, @calibration) * @plan.design.made
+        saved = doing.sum { |person| Session::Sum.minutes(step, skill, person.attendee.level, @calibration) * @plan.design.made }
+        Offer.new(step: step, skill: skill, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
+      end
+
+      def before
+        [(Task.new(days: ORDER_DAYS, code: :order, minutes: 10, people: @short) if @short.positive?), Task.new(days: 2, code: :pack, minutes: @plan.kits.size * MINUTES_A_KIT, people: @plan.kits.size)].compact
+      end
+
+      def on_the_day
+        counted = @plan.tools.select { |need| need.tool.counted }
+        [Task.new(days: 0, code: :lay_tools, minutes: 10, names: @plan.tools.select { |need| need.users.positive? }.map { |need| "#{need.needed} × #{need.tool.name.downcase}" }.join(', ')),
+         (Task.new(days: 0, code: :count_out, minutes: 2, names: counted.map { |need| "#{need.needed} × #{need.tool.name.downcase}" }.join(', ')) if counted.any?)].compact
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module Core
+  module Technique
+    # Who lacks what for a class's project, and what would make it possible.
+    class Readiness
+      # New techniques to most beyond this number make a class heavy (from memory).
+      MOST_NEW = 2
+
+      # One attendee. lacking: [Lack], the hardest first
+      Person = Value.define(:attendee, :lacking)
+      # One technique somebody does not know. far: more than one level above theirs · way: [Way], what would help, gentlest first
+      Lack = Value.define(:skill, :far, :ways)
+      # code: :practice, :easier, :prepare, :neighbour or :first_learn · minutes of practice · name: of a neighbour or technique
+      Way = Value.define(:code, minutes: 0, name: '')
+
+      # @param attendees [Array<People::Attendee>] in seating order
+      # @param steps [Array<Construction::StepUse>] @param table [Catalogue::Table] @param on [Date]
+      def initialize(attendees, steps, table, on)
+        @attendees = attendees
+        @steps = steps
+        @table = table
+        @on = on
+      end
+
+      # @return [Array<Person>] those who lack something
+      def people
+        @people ||= @attendees.map { |attendee| Person.new(attendee: attendee, lacking: lacking(attendee)) }.reject { |person| person.lacking.empty? }
+      end
+
+      # @return [Array<Skill>] new to more than half of the class
+      def new_to_most
+        @new_to_most ||= skills.select { |skill| @attendees.count { |attendee| familiarity(attendee, skill) < Familiarity::KNOWN } * 2 > @attendees.size }
+      end
+
+      def heavy?
+        new_to_most.size > MOST_NEW
+      end
+
+      # @return [Array<(Skill, Array<People::Attendee>)>] techniques that some who need them cannot reach by any way but learning others first
+      def out_of_reach
+        far = people.flat_map { |person| person.lacking.select { |lack| lack.ways.all? { |way| way.code == :first_learn } }.map { |lack| [lack.skill, person.attendee] } }
+        far.group_by(&:first).map { |skill, pairs| [skill, pairs.map(&:last)] }
+      end
+
+      # @param designs [Hash{Object=>Array<String>}] other designs with the techniques they use
+      # @return [Array<Object>] those that ask less of the same people, the nearest first
+      def gentler(designs)
+        here = asked(skills)
+        designs.transform_values { |keys| asked(keys.filter_map { |key| @table.techniques[key] }) }.select { |_, lacks| lacks < here }.sort_by { |_, lacks| -lacks }.map(&:first)
+      end
+
+      private
+
+      def skills
+        @skills ||= @steps.map(&:technique).uniq.map { |key| @table.technique(key) }
+      end
+
+      # How much of these techniques the class lacks, added up.
+      def asked(skills)
+        skills.uniq.sum { |skill| @attendees.count { |attendee| familiarity(attendee, skill) < Familiarity::KNOWN } * skill.level }
+      end
+
+      def familiarity(attendee, skill)
+        (@familiarity ||= {})[[attendee, skill.key]] ||= Familiarity.of(attendee, skill, @on)
+      end
+
+      def lacking(attendee)
+        skills.select { |skill| familiarity(attendee, skill) < Familiarity::KNOWN }.sort_by { |skill| -skill.level }.map do |skill|
+          far = skill.level > attendee.level + 1
+          Lack.new(skill: skill, far: far, ways: ways(attendee, skill, far))
+        end
+      end
+
+      def ways(attendee, skill, far)
+        before = skill.prerequisites.filter_map { |key| @table.techniques[key] }.select { |needed| familiarity(attendee, needed) < Familiarity::KNOWN }
+        easier = skill.easier && @table.techniques[skill.easier]
+        [(Way.new(code: :practice, minutes: skill.practice_minutes) if skill.practice_minutes.positive? && !far),
+         (Way.new(code: :easier, name: easier.name) if easier && easier.level <= attendee.level + 1),
+         (Way.new(code: :prepare) if @steps.select { |step| step.technique == skill.key }.all?(&:preparable)),
+         (neighbour = neighbour(attendee, skill)) && Way.new(code: :neighbour, name: neighbour.name),
+         (Way.new(code: :first_learn, name: before.map(&:name).join(', '), minutes: before.sum(&:practice_minutes) + skill.practice_minutes) if far || before.any?)].compact
+      end
+
+      # The nearest at the table who is sure of it.
+      def neighbour(attendee, skill)
+        here = @attendees.index(attendee)
+        @attendees.select { |other| other != attendee && familiarity(other, skill) >= Familiarity::SURE }.min_by { |other| (@attendees.index(other) - here).abs }
+      end
+    end
+  end
+end
