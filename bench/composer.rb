@@ -4,7 +4,7 @@
 # Run: bundle exec ruby --yjit -I. bench/composer.rb
 require_relative 'support'
 require 'rack/mock'
-EagerBench.load(:web)
+EagerBench.load(:standins, :web)
 
 studio = Bench.studio
 design = studio.projects.find('milky_veil').design

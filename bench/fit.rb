@@ -4,7 +4,7 @@
 # Run: bundle exec ruby --yjit -I. bench/fit.rb
 require_relative 'support'
 require 'rack/mock'
-EagerBench.load(:web)
+EagerBench.load(:standins, :web)
 
 studio = Bench.studio
 %w[comet_tail milky_veil eclipse_not].each do |key|

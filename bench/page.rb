@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 # The class page for 24 people against a bare Sinatra page of the same table, in the same run: 8 connections, five threads each.
-# Needs wrk (apt-get install wrk). Run: bundle exec ruby --yjit -I. bench/page.rb
+# Needs wrk (apt-get install wrk). Run: bundle exec ruby --yjit --yjit-exec-mem-size=16 -I. bench/page.rb
 require 'erb'
 require 'puma'
 require 'sinatra/base'
 require 'tmpdir'
 require_relative 'support'
-EagerBench.load(:web)
+EagerBench.load(:standins, :web)
 
 SECONDS = 5
 SCRIPT = File.join(Dir.mktmpdir, 'p95.lua')

@@ -18,6 +18,7 @@ module Store
       @packing = Packing.new(@database)
       @plans = PlanCache.new
       @supplies = PlanCache.new(4)
+      @techniques = PlanCache.new(200)
     end
 
     def name
@@ -72,6 +73,17 @@ module Store
     # @return [Core::Supply::ClassSupply, nil] where a class's materials come from; nil when they have already left the stock
     def supply(id)
       @supplies.fetch(supply_stamp) { allocate }[id]
+    end
+
+    # @param saved [Projects::Saved]
+    # @return [Array<String>] techniques its steps use, by key; none when the catalogue cannot build it
+    def techniques(saved)
+      @techniques.fetch([saved.id, catalogue.revision]) do
+        piece = Core::Sizing::Blueprint.new(saved.design, catalogue.table).fit_usual
+        piece.is_a?(Core::Sizing::Piece) ? piece.steps.map(&:technique).uniq : []
+      rescue Core::Construction::InvalidParameters, Core::UnknownKey
+        []
+      end
     end
 
     # Takes a class's kits and spares from the stock: parts, the bars they are cut from, and what is left of those comes back as offcuts.

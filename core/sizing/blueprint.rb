@@ -48,7 +48,7 @@ module Core
       def work_up(member, share, maker)
         return member.construction.call(target: share, maker: maker) if member.construction.fill
 
-        @fixed_work_ups[[member.component.key, maker.tails]] ||= member.construction.call(target: nil, maker: maker)
+        @fixed_work_ups[[member.component.key, maker]] ||= member.construction.call(target: nil, maker: maker)
       end
 
       # @return [OutOfReach] the components of fixed length leave nothing for the rest

@@ -14,7 +14,7 @@ RSpec.describe 'The steps of a class', type: :request do
   it 'shows levels 1, 3 and 5 different lists with their reasons, on screen, in print and on the handout' do
     %w[/classes/1 /classes/1/print].each do |path|
       get path
-      expect(page).to include('List for level 1', 'List for level 3', 'List for level 5', 'new to you, so first on scrap', 'for when you are done early', 'The room',
+      expect(page).to include('Level 1 <small>', 'Level 3 <small>', 'Level 5 <small>', 'new to you, so first on scrap', 'for when you are done early', 'The room',
         'Counted out and in', 'Before class')
     end
     lists = [1, 3, 5].map { |level| plan.people.find { |person| person.attendee.level == level }.tasks.map { |task| [task.kind, task.step.key] } }

@@ -73,7 +73,7 @@ module Web
 
       # @return [Array<String>] names of projects that ask less of these people
       def gentler
-        designs = @studio.projects.newest.reject { |saved| saved.design.key == @plan.design.key }.to_h { |saved| [saved.design.name, techniques_of(saved.design)] }
+        designs = @studio.projects.newest.reject { |saved| saved.design.key == @plan.design.key }.to_h { |saved| [saved.design.name, @studio.techniques(saved)] }
         readiness.gentler(designs.reject { |_, keys| keys.empty? }).first(3)
       end
 
@@ -123,15 +123,6 @@ module Web
         claimed = person.tasks.flat_map { |task| task.step.adds }
         shapes = person.piece.layout.select { |shape| added.include?(shape.role) || !claimed.include?(shape.role) }
         Formats::PieceSvg.new(shapes, title: "After: #{words(step)}", span_mm: span, unit: @unit, ruler: false, labels: false).to_s
-      end
-
-      private
-
-      def techniques_of(design)
-        sample = Core::Plan.for(workshop: @plan.workshop, design: design, attendees: [], table: @studio.catalogue.table)
-        sample.order.steps.map(&:technique)
-      rescue Core::Construction::InvalidParameters, Core::UnknownKey
-        []
       end
     end
   end
