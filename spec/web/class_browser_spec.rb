@@ -128,33 +128,41 @@ RSpec.describe 'The class page', type: :feature do
     expect(page).to have_css('.place', count: 12)
   end
 
-  %w[light dark].each do |theme|
-    it "passes axe in #{theme} surroundings on every page" do
+  ['/',
+   '/classes/1',
+   '/classes/3',
+   '/classes/new',
+   '/classes/1/people/paste',
+   '/projects',
+   '/import',
+   '/gauge',
+   '/stockroom',
+   '/stockroom/parts/pearl_7_cream',
+   '/ladder?class=1',
+   '/stockroom/techniques/ring',
+   '/classes/4',
+   '/classes/1/handouts',
+   '/classes/1/labels',
+   '/classes/1/print'].each_slice(4) do |paths|
+    it "passes axe on #{paths.join(', ')}" do
       open_studio
-      visit '/'
-      click_on 'Dark surroundings' if theme == 'dark'
-      ['/',
-       '/classes/1',
-       '/classes/2',
-       '/classes/3',
-       '/classes/new',
-       '/classes/1/people/paste',
-       '/projects',
-       '/import',
-       '/gauge',
-       '/stockroom',
-       '/stockroom/parts/pearl_7_cream',
-       '/ladder?class=1',
-       '/stockroom/techniques/ring',
-       '/classes/4',
-       '/classes/1/handouts',
-       '/classes/1/labels',
-       '/classes/1/print'].each do |path|
+      paths.each do |path|
         visit path
         expect(page).to be_axe_clean
       end
-      click_on_theme_off if theme == 'dark'
     end
+  end
+
+  # Colours are all that dark surroundings change; paper stays white.
+  it 'keeps its contrast in dark surroundings' do
+    open_studio
+    visit '/'
+    click_on 'Dark surroundings'
+    ['/', '/classes/4', '/classes/new', '/projects', '/ladder', '/stockroom', '/gauge'].each do |path|
+      visit path
+      expect(page).to be_axe_clean.checking_only(:'color-contrast')
+    end
+    click_on_theme_off
   end
 
   def click_on_theme_off
