@@ -7,5 +7,10 @@ module Core
     def plan
       Plan.for(**to_h)
     end
+
+    # @return [Planner] for plans of the same class with other choices
+    def planner
+      Planner.new(workshop, design, attendees, table, calibration, open_rings)
+    end
   end
 end

@@ -4,12 +4,12 @@ module Core
   # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
   #
   # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part => Bill::Spares}
-  # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · forecast: Session::Forecast
+  # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable: Session::Timetable
   # sample: PersonPlan at a usual size, for a class without sized people
-  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :forecast, extras: [].freeze, order: nil, table: nil) do
-    # @param supply [Supply::ClassSupply, nil]
-    def verdicts(supply = nil)
-      Verdicts.new(self, supply).call
+  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil, table: nil) do
+    # @param supply [Supply::ClassSupply, nil] @param forecast [Session::Forecast, Session::Impossible, nil]
+    def verdicts(supply = nil, forecast = nil)
+      Verdicts.new(self, supply, forecast).call
     end
 
     # @return [Array<Verdict>] what stands between the class and its evening, first thing first

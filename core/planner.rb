@@ -14,8 +14,7 @@ module Core
       @blueprints = {}
       @fits = {}
       @orders = {}
-      @held = {}.compare_by_identity
-      @lists = Technique::Lists.new(table, workshop.teaching, workshop.date)
+      begin_lists
     end
 
     # @return [Plan]
@@ -23,10 +22,33 @@ module Core
       kits = people + extras
       Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, sample: sample, steps: planned_steps,
         needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?), confidence: supply.confidence.fdiv(100)),
-        tools: tool_needs, forecast: forecast, order: common_order, table: @table)
+        tools: tool_needs, timetable: timetable, order: common_order, table: @table)
+    end
+
+    # The same class with other choices: pieces already fitted are used again.
+    # @param workshop [Workshop] with the same supply choices and the same order of steps @param attendees [Array<People::Attendee>] some of them
+    # @return [Plan]
+    def replan(workshop, attendees = @attendees)
+      dup.changed(workshop, attendees).plan
+    end
+
+    protected
+
+    def changed(workshop, attendees)
+      @workshop = workshop
+      @attendees = attendees
+      @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = nil
+      begin_lists
+      self
     end
 
     private
+
+    def begin_lists
+      @held = {}.compare_by_identity
+      @times = Session::StepTime.new(@calibration, on: @workshop.date, poor_light: @workshop.session.poor_light)
+      @lists = Technique::Lists.new(@table, @workshop.teaching, @workshop.date)
+    end
 
     def people
       @people ||= @attendees.map { |attendee| person(attendee) }
@@ -53,16 +75,16 @@ module Core
 
     def tool_needs
       used = fitted_people.to_h { |person| [person.attendee, person.tools] }
-      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets, at_once: Session::Overlap.most(forecast.rows))
+      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets, more: @workshop.session.more_tools, at_once: Session::Overlap.most(timetable.rows))
     end
 
-    def forecast
-      @forecast ||= sum_forecast
+    def timetable
+      @timetable ||= sum_timetable
     end
 
-    def sum_forecast
+    def sum_timetable
       tasks = fitted_people.to_h { |person| [person.attendee.key, person.tasks] }
-      Session::Sum.forecast(tasks, @workshop.minutes, @calibration)
+      Session::Sum.timetable(tasks, @workshop.minutes, @calibration)
     end
 
     def sample
@@ -101,7 +123,7 @@ module Core
       own = @check.person(attendee, piece, shared[:cautions], @design)
       list = @lists.for(attendee, shared[:steps])
       PersonPlan.new(attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, needs: shared[:needs], cuts: shared[:cuts],
-        tools: held_at_once(list), tasks: tasks(list, attendee.level), spared: list.spared,
+        tools: held_at_once(list), tasks: tasks(list, attendee), spared: list.spared,
         findings: own.reject { |f| f.status == :fits } + shared[:findings])
     end
 
@@ -149,20 +171,20 @@ module Core
       @held[list] ||= list.items.map { |item| item.skill.tools.tally }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
     end
 
-    def tasks(list, level)
+    def tasks(list, attendee)
       shown = {}
       list.items.map do |item|
         demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
         shown[item.skill.key] = true
-        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason, demonstration_minutes: demonstration, minutes: minutes_of(item, level))
+        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason, demonstration_minutes: demonstration, minutes: minutes_of(item, attendee))
       end
     end
 
-    def minutes_of(item, level)
+    def minutes_of(item, attendee)
       case item.kind
       when :practice then item.skill.practice_minutes
       when :extra then teaching.extra_minutes
-      else Session::Sum.minutes(item.step, item.skill, level, @calibration) * @design.made
+      else @times.minutes(item.step, item.skill, attendee) * @design.made
       end
     end
 

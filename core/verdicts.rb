@@ -9,9 +9,11 @@ module Core
     TIGHT_SHARE = 0.08
 
     # @param plan [Plan] @param supply [Supply::ClassSupply, nil] nil where no stock is known, or nothing more is needed of it
-    def initialize(plan, supply = nil)
+    # @param forecast [Session::Forecast, Session::Impossible, nil] nil where nothing is simulated: then times are judged by the plain sum
+    def initialize(plan, supply = nil, forecast = nil)
       @plan = plan
       @supply = supply
+      @forecast = forecast
     end
 
     # @return [Array<Verdict>]
@@ -85,16 +87,30 @@ module Core
                   values: { number: short.sum(&:missing), kinds: short.size })
     end
 
+    # Less than half of what was wished for is in the way; less than all of it is tight.
     def time
-      forecast = @plan.forecast
-      spare = forecast.spare_minutes
+      return summed if @forecast.nil?
+      return Verdict.new(code: :time, status: :unknown, section: :clock, values: {}) if @forecast.is_a?(Session::Impossible)
+
+      chance = (@forecast.chance * 100).round
+      wish = @plan.workshop.session.wish
+      status = if chance >= wish then :likely
+               else chance * 2 >= wish ? :doubtful : :unlikely
+               end
+      Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock, subjects: [@forecast.most_often_last].compact,
+                  values: { words: status, number: chance, wish: wish, by: @plan.workshop.start + @forecast.end_at(0.9), planned: @plan.workshop.ends })
+    end
+
+    def summed
+      timetable = @plan.timetable
+      spare = timetable.spare_minutes
       tight = @plan.workshop.minutes * TIGHT_SHARE
-      status = if forecast.rows.empty? then :unknown
+      status = if timetable.rows.empty? then :unknown
                elsif spare.negative? then :will_not
                else spare < tight ? :tight : :fits
                end
-      Verdict.new(code: :time, status: status, section: :clock, subjects: [forecast.last_attendee].compact,
-                  values: { spare: spare, ends: @plan.workshop.start + forecast.needed_minutes, planned: @plan.workshop.ends })
+      Verdict.new(code: :time, status: status, section: :clock, subjects: [timetable.last_attendee].compact,
+                  values: { spare: spare, ends: @plan.workshop.start + timetable.needed_minutes, planned: @plan.workshop.ends })
     end
 
     def keys(&block)

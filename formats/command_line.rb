@@ -18,7 +18,7 @@ module Formats
       'constructions' => -> { Core::Construction::Registry.keys },
       'rules' => -> { Core::Fit::Check::KEYS },
       'techniques' => -> { JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |t| t['key'] } },
-      'levers' => -> { [] }
+      'levers' => -> { Core::Session::Levers::CODES }
     }.freeze
 
     def initialize(arguments, input: $stdin, output: $stdout, errors: $stderr)
@@ -42,7 +42,9 @@ module Formats
     private
 
     def plan(file)
-      say(JSON.pretty_generate(PlanDocument.write(ClassDocument.read(text_of(file)).plan)))
+      inputs = ClassDocument.read(text_of(file))
+      plan = inputs.plan
+      say(JSON.pretty_generate(PlanDocument.write(plan, Core::Session::Forecast.for(plan, inputs.calibration))))
     rescue BadDocument => e
       refuse(e.message)
     rescue SystemCallError => e

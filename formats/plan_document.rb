@@ -9,13 +9,13 @@ module Formats
 
     module_function
 
-    # @param plan [Core::Plan] @return [Hash] ready for JSON
-    def write(plan)
+    # @param plan [Core::Plan] @param forecast [Core::Session::Forecast, Core::Session::Impossible, nil] @return [Hash] ready for JSON
+    def write(plan, forecast = nil)
       { 'format' => FORMAT, 'version' => VERSION, 'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
         'verdicts' => plan.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
         'lines' => plan.line_totals.map { |line, total| line(plan, line, total) },
-        'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'forecast' => forecast(plan) }
+        'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'forecast' => forecast(plan), **simulation(plan, forecast) }
     end
 
     def verdict(verdict)
@@ -92,10 +92,22 @@ module Formats
     end
 
     def forecast(plan)
-      forecast = plan.forecast
-      { 'method' => forecast.method.to_s, 'needed_minutes' => forecast.needed_minutes.round(2), 'spare_minutes' => forecast.spare_minutes.round(2),
-        'ends' => (plan.workshop.start + forecast.needed_minutes).to_s, 'last' => forecast.last_attendee }
+      timetable = plan.timetable
+      { 'method' => 'sum', 'needed_minutes' => timetable.needed_minutes.round(2), 'spare_minutes' => timetable.spare_minutes.round(2),
+        'ends' => (plan.workshop.start + timetable.needed_minutes).to_s, 'last' => timetable.last_attendee }
     end
-    private_class_method :verdict, :person, :state, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool, :step, :forecast
+    def simulation(plan, forecast)
+      return {} if forecast.nil?
+      return { 'simulation' => { 'impossible' => forecast.code.to_s, 'why' => Wording.say("impossible.#{forecast.code}", **forecast.values) } } if forecast.is_a?(Core::Session::Impossible)
+
+      { 'simulation' => { 'runs' => forecast.runs, 'chance' => forecast.chance.round(4), 'standard_error' => forecast.standard_error.round(4), 'ends_minutes' => ends(forecast),
+                          'attendees' => forecast.finishes.keys.map { |key| { 'key' => key, 'chance' => forecast.chance_of(key).round(4), 'half_minutes' => forecast.finish_at(key, 0.5).round(2) } },
+                          'last' => plan.person(forecast.most_often_last).attendee.key } }
+    end
+
+    def ends(forecast)
+      { 'early' => forecast.end_at(0.1).round(2), 'half' => forecast.end_at(0.5).round(2), 'late' => forecast.end_at(0.9).round(2) }
+    end
+    private_class_method :simulation, :ends, :verdict, :person, :state, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool, :step, :forecast
   end
 end

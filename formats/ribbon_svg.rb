@@ -3,14 +3,19 @@
 require 'cgi'
 
 module Formats
-  # Draws a forecast as a ribbon: a row an attendee, minutes along, the class's end as a line.
-  # Work is solid, a demonstration striped, welcome and clearing up open: the same in print.
+  # Draws a session as a ribbon: a row an attendee, minutes along, the class's end as a line.
+  # Work is solid, watching striped, waiting a low bar (for a tool full, for help dotted, for the group a bare line), welcome and clearing up open:
+  # the same in print. Where it is known, the stretch in which four of five finishes lie is shaded.
   class RibbonSvg
     ROW = 20
     LABEL = 150
     WIDTH = 1000
-    # One name with its row. chosen: drawn stronger
-    Row = Core::Value.define(:name, :segments, :chosen)
+    # Height and place of each kind of time within a row.
+    SHAPES = Hash.new([0, ROW - 6]).merge(wait_tool: [9, 5], wait_help: [9, 5], wait_group: [12, 2]).freeze
+    PATTERNS = '<defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern>' \
+               '<pattern id="dots" width="4" height="4" patternUnits="userSpaceOnUse"><rect width="2" height="4" fill="currentColor"/></pattern></defs>'
+    # One name with its row. chosen: drawn stronger · range: [early, late] minutes of its end, nil when not known
+    Row = Core::Value.define(:name, :segments, :chosen, range: nil)
 
     # @param rows [Array<Row>] @param start [Core::Measure::ClockTime] @param available [Integer] minutes of the class
     def initialize(rows, start:, available:, title:)
@@ -22,7 +27,13 @@ module Formats
 
     # @return [String]
     def to_s
-      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="img" aria-label="#{h(@title)}"><defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern></defs>#{hours}#{bars}#{end_line}</svg>)
+      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="img" aria-label="#{h(@title)}">#{PATTERNS}#{hours}#{bars}#{end_line}</svg>)
+    end
+
+    # @return [String] a small sample of one kind, for the legend
+    def self.sample(kind)
+      top, height = SHAPES[kind]
+      %(<svg viewBox="0 0 20 14" aria-hidden="true"><rect class="span-#{kind}" y="#{top}" width="20" height="#{height}"/></svg>)
     end
 
     private
@@ -32,7 +43,7 @@ module Formats
     end
 
     def span
-      @span ||= [@available, *@rows.map { |row| row.segments.last.to }].max * 1.04
+      @span ||= [@available, *@rows.map { |row| [row.segments.last.to, row.range&.last || 0].max }].max * 1.04
     end
 
     def x(minute)
@@ -50,14 +61,22 @@ module Formats
     def bars
       @rows.each_with_index.map do |row, index|
         top = (index * ROW) + 3
-        %(<g class="lane#{' chosen' if row.chosen}"><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{bars_of(row.segments, top)}</g>)
+        %(<g class="lane#{' chosen' if row.chosen}"><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{range(row, top)}#{bars_of(row.segments, top)}</g>)
       end.join
+    end
+
+    def range(row, top)
+      return '' unless row.range
+
+      from, to = row.range.map { |minute| x(minute) }
+      %(<rect class="range" x="#{from}" y="#{top - 2}" width="#{[to - from, 1].max.round(1)}" height="#{ROW - 2}" fill="currentColor" opacity="0.18"/>)
     end
 
     # One path for each kind: stretches of the same kind that touch become one.
     def bars_of(segments, top)
       segments.slice_when { |a, b| a.kind != b.kind }.map { |run| [run.first.kind, x(run.first.from), x(run.last.to)] }.group_by(&:first).map do |kind, runs|
-        boxes = runs.map { |_, left, right| "M#{left} #{top}h#{[right - left, 0.6].max.round(1)}v#{ROW - 6}h-#{[right - left, 0.6].max.round(1)}z" }
+        down, tall = SHAPES[kind]
+        boxes = runs.map { |_, left, right| "M#{left} #{top + down}h#{[right - left, 0.6].max.round(1)}v#{tall}h-#{[right - left, 0.6].max.round(1)}z" }
         %(<path class="span-#{kind}" d="#{boxes.join}"/>)
       end.join
     end

@@ -26,12 +26,12 @@ module Formats
     end
 
     def verdict(verdict, unit: :mm)
-      counted("verdicts.#{verdict.code}.#{verdict.status}", verdict, unit)
+      counted("verdicts.#{verdict.code}.#{words(verdict)}", verdict, unit)
     end
 
     # @param verdict [Core::Verdict] @return [String] in two or three words
     def short(verdict, unit: :mm)
-      counted("short.#{verdict.code}.#{verdict.status}", verdict, unit)
+      counted("short.#{verdict.code}.#{words(verdict)}", verdict, unit)
     end
 
     def step(step, unit: :mm)
@@ -62,6 +62,11 @@ module Formats
       say("causes.#{cause.code}", unit: unit, **cause.values)
     end
 
+    # Some verdicts have words of their own beside their status.
+    def words(verdict)
+      verdict.values.fetch(:words, verdict.status)
+    end
+
     def counted(key, verdict, unit)
       say(key, unit: unit, count: verdict.values.fetch(:number, 0), **verdict.values)
     end
@@ -75,6 +80,6 @@ module Formats
       else value.to_s
       end
     end
-    private_class_method :counted, :printed
+    private_class_method :words, :counted, :printed
   end
 end

@@ -8,7 +8,7 @@ module Store
     # What an edit came to. merged: paths that somebody else changed since the editor last looked
     Edited = Core::Value.define(:id, :revision, :merged)
 
-    CHOICES = %w[supply teaching].freeze
+    CHOICES = %w[supply teaching session].freeze
 
     def initialize(database)
       @database = database

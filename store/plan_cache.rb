@@ -11,6 +11,10 @@ module Store
       @lock = Mutex.new
     end
 
+    def put(key, value)
+      @lock.synchronize { @kept[key] = value }
+    end
+
     def fetch(key)
       found = @lock.synchronize { @kept[key] }
       return found if found

@@ -43,6 +43,7 @@ module Web
     register Routes::Errors
     register Routes::Bench
     register Routes::Exchange
+    register Routes::Sessions
     register Routes::Classes
     register Routes::People
     register Routes::Gauge
@@ -63,6 +64,9 @@ module Web
         set :studio, studio
         set :fragments, Fragments.new
         set :jobs, Jobs.new
+        set :forecasts, Refining.new(24)
+        set :project_times, Refining.new(2)
+        set :searches, Store::PlanCache.new(24)
         set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
       end
       Rack::Builder.new do

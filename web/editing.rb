@@ -6,7 +6,7 @@ module Web
   module Editing
     def class_page(id, **options)
       revision, title = studio.classes.stamp(id)
-      Presenters::ClassPage.new(studio, settings.fragments, id, revision, title, unit: unit, seat: text(:seat), **options) { |name, page| partial(name, page: page) }
+      Presenters::ClassPage.new(studio, settings, id, revision, title, unit: unit, seat: text(:seat), **options) { |name, page| partial(name, page: page) }
     end
 
     def show_class(id, **options)
@@ -50,9 +50,14 @@ module Web
       sections.flat_map { |section| section.chunks(token) }
     end
 
+    # @return [Hash{String=>String}] the sections the browser shows
+    def known_digests
+      request.env['HTTP_X_SECTIONS'].to_s.split(',').to_h { |pair| pair.split('=', 2) }
+    end
+
     # Those the browser does not show yet.
     def changed_sections(presenter)
-      known = request.env['HTTP_X_SECTIONS'].to_s.split(',').to_h { |pair| pair.split('=', 2) }
+      known = known_digests
       presenter.sections.reject { |section| known[section.name] == section.digest }
     end
   end

@@ -28,9 +28,12 @@ module Core
                                            rounding: :integer)
       TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer, extra: :integer,
                                                 extra_text: :text, extra_minutes: :integer)
+      SESSION = Record.new(Session::Choices, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer, break_at: :integer, break_minutes: :integer,
+                                             late: :integer, late_minutes: :integer, poor_light: :boolean, wish: :integer, assistant_hour: :integer, tool_hire: :integer)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text, tool_sets: :integer,
-                                      supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING))
-      CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number)
+                                      supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION))
+      CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number, slow: :number,
+                                                        between: :number, learning: :number, help: :number, help_minutes: :number)
     end
   end
 end

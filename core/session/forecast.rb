@@ -2,22 +2,137 @@
 
 module Core
   module Session
-    # How a session is expected to go. rows: {attendee key => [Segment]}, each row without gaps from minute 0
-    # method: how it was worked out (:sum)
-    Forecast = Value.define(:rows, :available_minutes, :method) do
-      # @return [Float] minutes until the last attendee has cleared up; zero for an empty class
-      def needed_minutes
-        rows.values.map { |segments| segments.last.to }.max || 0.0
+    # How a class is expected to go, from many simulated runs. All minutes count from the start; clearing up is in every finish.
+    #
+    # runs · minutes: of the class · ends: when the last has finished, sorted · finishes: {attendee key => sorted minutes}
+    # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why: {kind of time => minutes of the last, on average}
+    # typical: Watched run whose end lies in the middle · watched: [Watched]
+    Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools) do
+      # @return [Float] chance that everybody has finished and cleared up by the end
+      def chance
+        share(ends, minutes)
       end
 
-      def spare_minutes
-        available_minutes - needed_minutes
+      # Of the chance, with two runs of each kind added, so that none or all of few runs is not taken for certain
+      # (Agresti and Coull, The American Statistician 52(2), 1998).
+      # @return [Float]
+      def standard_error
+        trials = runs + 4.0
+        estimate = ((chance * runs) + 2) / trials
+        Math.sqrt(estimate * (1 - estimate) / trials)
       end
 
-      # @return [String, nil] key of the attendee who finishes last
-      def last_attendee
-        rows.max_by { |_, segments| segments.last.to }&.first
+      # @return [Float] chance that this one has
+      def chance_of(key)
+        share(finishes.fetch(key), minutes)
       end
+
+      # @param part [Float] of the people, such as 0.9
+      # @return [Float] chance that so many have
+      def chance_of_part(part)
+        needed = (finishes.size * part).ceil
+        in_time.sum { |number, times| number >= needed ? times : 0 }.fdiv(runs)
+      end
+
+      # @param share [Float] 0..1 @return [Float] minute by which the class has ended in this share of runs
+      def end_at(share)
+        quantile(ends, share)
+      end
+
+      # @return [Float] minute by which one has finished in this share of runs
+      def finish_at(key, share)
+        quantile(finishes.fetch(key), share)
+      end
+
+      # @return [String, nil] key of whoever is most often the last
+      def most_often_last
+        last.max_by(&:last)&.first
+      end
+
+      # @return [Float] share of the instructors' time that goes to people
+      def helper_load
+        watched.sum(&:helping) / (watched.sum { |run| run.finished.values.max } * helpers)
+      end
+
+      # @return [Hash{String=>Float}] share of each scarce tool's time in use until the last has done
+      def tool_loads
+        tools.to_h { |key, number| [key, watched.sum { |run| run.held.fetch(key, 0.0) } / (watched.sum { |run| run.finished.values.max } * number)] }
+      end
+
+      # When people wait: average numbers waiting in each stretch of so many minutes.
+      # @return [Array<(Float, Float, Float)>] minute at which the stretch begins, waiting for tools, waiting for help
+      def queues(stretch = 5.0)
+        last = watched.flat_map { |run| run.waiting.map(&:first) }.max || 0.0
+        (0..(last / stretch).floor).map do |index|
+          from = index * stretch
+          means = watched.map { |run| mean_waiting(run.waiting, from, from + stretch) }
+          [from, means.sum(&:first) / means.size, means.sum(&:last) / means.size]
+        end
+      end
+
+      private
+
+      def share(sorted, limit)
+        (sorted.bsearch_index { |minute| minute > limit } || sorted.size).fdiv(sorted.size)
+      end
+
+      def quantile(sorted, share)
+        sorted[((sorted.size - 1) * share).round]
+      end
+
+      def mean_waiting(changes, from, to)
+        sums = [0.0, 0.0]
+        state = [0, 0]
+        at = from
+        changes.each do |minute, *counts|
+          if minute > from
+            until_then = [minute, to].min
+            2.times { |i| sums[i] += state[i] * (until_then - at) }
+            at = until_then
+            break if minute >= to
+          end
+          state = counts
+        end
+        2.times { |i| sums[i] += state[i] * (to - at) } if at < to
+        sums.map { |sum| sum / (to - from) }
+      end
+    end
+
+    class Forecast
+      # Runs that are watched, for what a distribution does not tell.
+      WATCHED = 24
+
+      RUNS = 400
+
+      # @param plan [Plan] @return [Forecast, Impossible]
+      def self.for(plan, calibration, runs: RUNS)
+        model = Modelling.new(plan, calibration).model
+        return model if model.is_a?(Impossible)
+
+        simulation = Simulation.new(model)
+        of(simulation, simulation.run(0...runs))
+      end
+
+      # @param simulation [Simulation] @param results [Results] of its runs from 0 on @param watched [Array<Watched>] its first runs
+      # @return [Forecast]
+      def self.of(simulation, results, watched: simulation.watch(0...[WATCHED, results.size].min))
+        model = simulation.model
+        keys = model.people.map(&:key)
+        middle = results.ends.sort[results.size / 2]
+        typical = results.ends.each_index.first(watched.size).min_by { |i| (results.ends[i] - middle).abs }
+        new(runs: results.size, minutes: model.minutes, ends: results.ends.sort, finishes: keys.zip(results.finishes.map(&:sort)).to_h, in_time: in_time(results, model.minutes),
+            last: keys.zip(results.last.map { |times| times.fdiv(results.size) }).to_h, why: why(results), typical: watched[typical], watched: watched, helpers: model.helpers, tools: model.tools)
+      end
+
+      def self.in_time(results, minutes)
+        (0...results.size).map { |run| results.finishes.count { |of_person| of_person[run] <= minutes } }.tally
+      end
+
+      # Minutes of the last, by what they went into.
+      def self.why(results)
+        Engine::KINDS.zip(results.last_spent).reject { |kind, _| kind == :done }.to_h { |kind, sum| [kind, sum / results.size] }
+      end
+      private_class_method :in_time, :why
     end
   end
 end

@@ -7,15 +7,9 @@ module Core
       module_function
 
       # @param tasks [Hash{String=>Array<Task>}] by attendee, in order
-      # @return [Forecast]
-      def forecast(tasks, available_minutes, calibration)
-        Forecast.new(rows: tasks.transform_values { |list| row(list, calibration) }, available_minutes: available_minutes, method: :sum)
-      end
-
-      # Working time of one step: usual seconds × effort × repeats × pace of the level.
-      # @return [Float] minutes
-      def minutes(step, skill, level, calibration)
-        (skill.seconds * step.effort * step.repeats * calibration.pace.fetch(level)).fdiv(60)
+      # @return [Timetable]
+      def timetable(tasks, available_minutes, calibration)
+        Timetable.new(rows: tasks.transform_values { |list| row(list, calibration) }, available_minutes: available_minutes)
       end
 
       def row(tasks, calibration)

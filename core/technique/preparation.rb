@@ -17,7 +17,7 @@ module Core
       Task = Value.define(:days, :code, :minutes, step: nil, people: 0, names: '')
 
       # The instructor works like the most practised (from memory).
-      INSTRUCTOR_LEVEL = 5
+      INSTRUCTOR = People::Attendee.new(key: 'instructor', name: '', level: 5)
       MINUTES_A_KIT = 1.5
       # What was glued is left this many days before it is handed on: cement cures overnight.
       CURING_DAYS = 2
@@ -26,7 +26,7 @@ module Core
       # @param plan [Plan] @param calibration [Session::Calibration] @param short [Integer] things still to be bought
       def initialize(plan, calibration, short: 0)
         @plan = plan
-        @calibration = calibration
+        @times = Session::StepTime.new(calibration, on: plan.workshop.date)
         @short = short
         @people = plan.people.select(&:fitted?)
       end
@@ -51,8 +51,8 @@ module Core
         skill = @plan.technique_of(step)
         chosen = @plan.workshop.teaching.prepared.fetch(step.key, 0)
         doing = @people.select { |person| chosen.zero? || person.attendee.level <= chosen }
-        each = Session::Sum.minutes(step, skill, INSTRUCTOR_LEVEL, @calibration) * @plan.design.made
-        saved = doing.sum { |person| Session::Sum.minutes(step, skill, person.attendee.level, @calibration) * @plan.design.made }
+        each = @times.minutes(step, skill, INSTRUCTOR) * @plan.design.made
+        saved = doing.sum { |person| @times.minutes(step, skill, person.attendee) * @plan.design.made }
         Offer.new(step: step, skill: skill, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
       end
 

@@ -30,15 +30,15 @@ module Core
       # @param table [Catalogue::Table]
       # @param used [Hash{People::Attendee=>Hash{String=>Integer}}] tool keys with how many each attendee holds at once
       # @param sets [Integer] sets of tools: what one seat uses alone, and shared tools in proportion
-      # @param at_once [Hash{String=>Integer}] the most of each in use at one moment
+      # @param more [Hash{String=>Integer}] of each, borrowed beside the sets @param at_once [Hash{String=>Integer}] the most of each in use at one moment
       # @return [Array<ToolNeed>] missing first, then by name
-      def self.for_class(used, table, sets, at_once: {})
+      def self.for_class(used, table, sets, more: {}, at_once: {})
         used.values.flat_map(&:keys).uniq.map do |key|
           tool = table.tool(key)
           users = used.select { |_, tools| tools.key?(key) }
           each = users.values.map { |tools| tools[key] }.max
           new(tool: tool, users: users.size, each: each, needed: tool.needed_for(users.size) * each,
-              brought: users.keys.count { |attendee| attendee.brings.include?(key) } * each, on_hand: tool.needed_for(sets) * each, at_once: at_once.fetch(key, 0))
+              brought: users.keys.count { |attendee| attendee.brings.include?(key) } * each, on_hand: (tool.needed_for(sets) * each) + more.fetch(key, 0), at_once: at_once.fetch(key, 0))
         end.sort_by { |need| [-need.missing, need.tool.name] }
       end
     end

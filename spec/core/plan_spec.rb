@@ -56,7 +56,7 @@ RSpec.describe Core::Plan do
   end
 
   it 'adds up each clock without gaps: welcome, own work at the pace of the level, demonstrations, clearing up' do
-    row = plan.forecast.rows['5']
+    row = plan.timetable.rows['5']
     expect(row.each_cons(2).map { |a, b| b.from - a.to }).to all(eq(0))
     person = plan.person('5')
     watched = person.tasks.map { |t|

@@ -177,7 +177,7 @@ RSpec.describe Core::Technique do
     plan = plan_for(bracelet, (1..9).map { |i| attendee(i, 150 + (i * 7), level: 1 + (i % 5)) })
     database = Sequel.sqlite
     database.create_table(:uses) { [String(:tool), Float(:from), Float(:to), Integer(:held)] }
-    plan.forecast.rows.each_value { |row|
+    plan.timetable.rows.each_value { |row|
       row.select { |s| s.kind == :work }.each { |s|
         s.tools.tally.each { |tool, held|
           database[:uses].insert(tool: tool, from: s.from, to: s.to, held: held)
@@ -187,7 +187,7 @@ RSpec.describe Core::Technique do
     counted = database.fetch('SELECT a.tool AS tool, MAX(held) AS most FROM (SELECT x.tool, x."from" AS at, SUM(y.held) AS held FROM (SELECT DISTINCT tool, "from" FROM uses) x JOIN uses y ON y.tool = x.tool AND y."from" <= x."from" AND y."to" > x."from" GROUP BY x.tool, x."from") a GROUP BY a.tool').to_hash(
       :tool, :most
     )
-    expect(Core::Session::Overlap.most(plan.forecast.rows)).to eq(counted)
+    expect(Core::Session::Overlap.most(plan.timetable.rows)).to eq(counted)
     expect(plan.tools.map(&:at_once)).to match_array(counted.values)
   end
 

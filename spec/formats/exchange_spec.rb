@@ -29,7 +29,9 @@ RSpec.describe Formats do
 
   it 'prints the same plan from the command line' do
     status, output, = command('plan', '-', input: document)
-    expect([status, JSON.parse(output)]).to eq([0, plan_data(studio.plan(stored))])
+    printed = JSON.parse(output)
+    expect([status, printed.except('simulation')]).to eq([0, plan_data(studio.plan(stored))])
+    expect([printed['simulation']['attendees'].size, Formats::Schema.errors('plan.v1', printed)]).to eq([12, []])
   end
 
   changes = {

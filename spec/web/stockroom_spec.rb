@@ -138,11 +138,11 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     end
 
     it 'works every class out with the studio\'s own paces' do
-      before = studio.plan(studio.classes.find(1)).forecast.needed_minutes
+      before = studio.plan(studio.classes.find(1)).timetable.needed_minutes
       paces = { pace_1: '4', pace_2: '3', pace_3: '2,5', pace_4: '2', pace_5: '1', welcome_minutes: '5', clearing_minutes: '5' }
       send_form('/ladder/paces', **paces)
       expect(studio.calibration.pace[3]).to eq(2.5)
-      expect(studio.plan(studio.classes.find(1)).forecast.needed_minutes).to be > before
+      expect(studio.plan(studio.classes.find(1)).timetable.needed_minutes).to be > before
       send_form('/ladder/paces', **paces, pace_2: 'slow')
       expect([last_response.status, page]).to match([422, a_string_including('Give a number', 'value="slow"')])
     end

@@ -7,8 +7,10 @@ module Web
       # One class. drawing: SVG of its piece at the first person's size or a usual one
       Row = Core::Value.define(:id, :workshop, :project, :people, :verdicts, :next_thing, :drawing)
 
-      def initialize(studio)
+      # @param forecasts [Refining] what is known already of each class's session
+      def initialize(studio, forecasts)
         @studio = studio
+        @forecasts = forecasts
       end
 
       def rows
@@ -26,7 +28,7 @@ module Web
       end
 
       def row(klass, plan)
-        verdicts = plan.verdicts(@studio.supply(klass.id))
+        verdicts = plan.verdicts(@studio.supply(klass.id), @forecasts.peek([klass.id, klass.revision, *@studio.stamp]))
         Row.new(id: klass.id, workshop: klass.state.workshop, project: plan.design.name, people: plan.people.size, verdicts: verdicts,
                 next_thing: verdicts.find(&:in_the_way?), drawing: drawing(plan))
       end

@@ -14,13 +14,18 @@ module Web
       # Sections that depend on the stock, on what can be bought and on what other classes claim.
       SUPPLIED = %w[strip materials cuts cost steps].freeze
 
+      # Sections that show the forecast.
+      FORECAST = %w[strip bench clock].freeze
+
       attr_reader :id, :title, :notice, :drafts
 
       # @param drafts [Hash] forms that were refused, with what was typed: {form => Draft}
       # @yieldparam section [String] @yieldreturn [String] its HTML
-      def initialize(studio, fragments, id, revision, title, unit:, seat:, notice: nil, drafts: {}, &render)
+      # @param kept [#fragments, #forecasts, #searches, #jobs] what is kept between requests
+      def initialize(studio, kept, id, revision, title, unit:, seat:, notice: nil, drafts: {}, &render)
         @studio = studio
-        @fragments = fragments
+        @kept = kept
+        @fragments = kept.fragments
         @id = id
         @revision = revision
         @title = title
@@ -51,9 +56,38 @@ module Web
         @supplies ||= ClassSupplies.new(@studio, id, plan, unit)
       end
 
+      # @return [Refining::Entry] begun when first asked for
+      def forecast_entry
+        @forecast_entry ||= @kept.forecasts.look(forecast_key) { Forecasting.work(plan, @studio.calibration) }
+      end
+
+      # @return [ClassClock]
+      def clock
+        @clock ||= ClassClock.new(plan, @studio.calibration, forecast_entry, search, seat)
+      end
+
+      # @return [Jobs::Job, nil] the search for levers of the class as it is
+      def search
+        @kept.searches.fetch(forecast_key) { false } || nil
+      end
+
+      # Looks for what would help, beside the pages.
+      def search_levers
+        inputs = @studio.inputs(stored)
+        wish = workshop.session.wish / 100.0
+        seat = supplies.seat&.price&.minor.to_i
+        job = @kept.jobs.start('What would help') { |running| LeverWork.new(inputs, wish, seat).call { |share| running.reached(share) } }
+        @kept.searches.put(forecast_key, job)
+      end
+
       # @return [ClassTeaching]
       def teaching
         @teaching ||= ClassTeaching.new(@studio, plan, unit, supplies.supply&.short.to_i)
+      end
+
+      # @return [Core::Money]
+      def money(minor)
+        supplies.market.money(minor.round)
       end
 
       def workshop
@@ -65,7 +99,7 @@ module Web
       end
 
       def verdicts
-        @verdicts ||= plan.verdicts(supplies.supply)
+        @verdicts ||= plan.verdicts(supplies.supply, forecast_entry.found)
       end
 
       # @return [Core::Verdict, nil] the first thing in the way
@@ -173,26 +207,6 @@ module Web
         plan.design.colourways.keys
       end
 
-      def ribbon(keys = nil)
-        rows = people.select { |p| p.fitted? && (keys.nil? || keys.include?(p.attendee.key)) }
-                     .map { |p| Formats::RibbonSvg::Row.new(name: p.attendee.name, segments: plan.forecast.rows[p.attendee.key], chosen: p.attendee.key == seat) }
-        return if rows.empty?
-
-        Formats::RibbonSvg.new(rows, start: workshop.start, available: workshop.minutes, title: 'When each person works, watches and clears up').to_s
-      end
-
-      # One person's clock. work, watching: minutes · done: time of day
-      ClockRow = Core::Value.define(:name, :level, :work, :watching, :done)
-
-      def clock_rows
-        people.select(&:fitted?).map do |person|
-          segments = plan.forecast.rows[person.attendee.key]
-          watching = segments.select { |s| s.kind == :demonstration }.sum(&:minutes)
-          ClockRow.new(name: person.attendee.name, level: person.attendee.level, work: person.working_minutes, watching: watching,
-                       done: workshop.start + segments.last.to)
-        end
-      end
-
       # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
       def cuts_of(line)
         plan.kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
@@ -256,7 +270,16 @@ module Web
         return if drafts.any?
 
         @shown ||= [id, revision, unit, *@studio.stamp]
-        [*@shown, (@asked_seat if SEATED.include?(name)), (supply_stamp if SUPPLIED.include?(name))]
+        [*@shown, (@asked_seat if SEATED.include?(name)), (supply_stamp if SUPPLIED.include?(name)), (forecast_stamp if FORECAST.include?(name))]
+      end
+
+      # How far the forecast and the search have come.
+      def forecast_stamp
+        [Forecasting.percent(forecast_entry.found), forecast_entry.running?, search&.id, search&.percent, search&.running?]
+      end
+
+      def forecast_key
+        @forecast_key ||= [id, revision, *@studio.stamp]
       end
 
       def supply_stamp

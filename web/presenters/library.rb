@@ -9,8 +9,10 @@ module Web
 
       attr_reader :unit
 
-      def initialize(studio, unit)
+      # @param kept [#fragments, #project_times] what is kept between requests
+      def initialize(studio, kept, unit)
         @studio = studio
+        @kept = kept
         @unit = unit
       end
 
@@ -18,7 +20,46 @@ module Web
         @rows ||= @studio.projects.newest.map { |saved| row(saved.design) }
       end
 
+      # How long one design takes. name: of its section · running: whether the answer is still to come
+      Time = Core::Value.define(:name, :alone, :groups, :running)
+
+      # @yieldparam time [Time] @yieldreturn [String] its HTML
+      # @return [Array<Fragments::Section>] one a design, filled as far as the times are worked out
+      def times
+        entry = @kept.project_times.look([@studio.stamp, designs.map { |design| [design.key, design.version] }]) { times_work }
+        found = entry.found || {}
+        designs.map do |design|
+          alone, groups = found[design.key]
+          time = Time.new(name: "time-#{design.key}", alone: alone, groups: groups, running: entry.running?)
+          @kept.fragments.section(time.name, nil) { yield time }
+        end
+      end
+
+      # @return [Array<String>] the page with its sections in their places
+      def filled(page, sections)
+        sections.reduce(page) { |html, section| html.sub(Helpers::CONTENT + section.name + Helpers::CONTENT) { section.pieces.join(Helpers::TOKEN) } }
+      end
+
+      def designs
+        @designs ||= @studio.projects.newest.map(&:design)
+      end
+
       private
+
+      # Reports what is known so far, a design at a time: {key => [[Alone], [Group]]}
+      def times_work
+        table = @studio.catalogue.table
+        calibration = @studio.calibration
+        known = designs
+        lambda do |report|
+          known.reduce({}) do |all, design|
+            time = Core::Session::ProjectTime.new(design, table, calibration, Date.today)
+            all.merge(design.key => [time.alone, time.groups]).tap { |so_far| report.call(so_far) }
+          rescue Core::Construction::InvalidParameters, Core::UnknownKey
+            all
+          end
+        end
+      end
 
       def row(design)
         piece = Core::Sizing::Blueprint.new(design, @studio.catalogue.table).fit_usual

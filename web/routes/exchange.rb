@@ -9,7 +9,8 @@ module Web
       def self.registered(app)
         app.get('/classes/:id.json') do
           content_type :json
-          JSON.pretty_generate(Formats::PlanDocument.write(studio.plan(studio.classes.find(id))))
+          plan = studio.plan(studio.classes.find(id))
+          JSON.pretty_generate(Formats::PlanDocument.write(plan, Core::Session::Forecast.for(plan, studio.calibration)))
         end
         app.get('/classes/:id/file') do
           attachment "class-#{id}.json", :attachment

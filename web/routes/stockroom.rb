@@ -9,7 +9,7 @@ module Web
       def self.registered(app)
         app.get('/ladder') { ladder_page(Presenters::CalibrationForm.show(studio.calibration)) }
         app.post('/ladder/paces') do
-          form = Presenters::CalibrationForm.new(params)
+          form = Presenters::CalibrationForm.new(params, studio.calibration)
           halt 422, ladder_page(form) unless form.valid?
 
           studio.calibrate(form.calibration)

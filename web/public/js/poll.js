@@ -1,10 +1,11 @@
 // While something on the page is still being worked out, asks how far it is; follows where its result is shown.
 import { ask, page } from './redraw.js';
 
+const FIRST_MS = 120;
 const EVERY_MS = 400;
 let waiting = null;
 
-const look = () => {
+const look = (after = EVERY_MS) => {
   const waits = page()?.querySelector('[data-poll]');
   const next = page()?.querySelector('[data-go]');
   if (next) window.location.assign(next.dataset.go);
@@ -13,12 +14,12 @@ const look = () => {
   waiting = setTimeout(async () => {
     await ask(waits.dataset.poll);
     look();
-  }, EVERY_MS);
+  }, after);
 };
 
 const poll = (root) => {
-  root.addEventListener('redrawn', look);
-  look();
+  root.addEventListener('redrawn', () => look(FIRST_MS));
+  look(FIRST_MS);
 };
 
 export { poll };

@@ -1,0 +1,57 @@
+# The session model of bench/session.rb in SimPy (Debian: python3-simpy3): twelve people, 25 steps each, six kinds of tools,
+# one instructor with random calls for help, lognormal times. Prints runs a second, mean and 95 % quantile of the last to finish.
+# Run: /usr/bin/python3 bench/session_reference.py RUNS SEED
+import math
+import random
+import sys
+import time
+
+import simpy
+
+PEOPLE, STEPS, TOOLS, HELP, VISIT = 12, 25, [4, 4, 3, 6, 5, 4], 0.2, 2.0
+WITHIN, BETWEEN, VISITS, STUCK = 0.4, 0.2, 0.5, 1.9
+
+
+def lognormal(sigma):
+    return math.exp(random.gauss(0, sigma) - sigma * sigma / 2)
+
+
+def minutes(person, step):
+    return 1.0 + ((person * 7 + step * 3) % 11) / 5.0
+
+
+def maker(env, person, tools, instructor):
+    pace = lognormal(BETWEEN)
+    for step in range(STEPS):
+        with tools[(step + person) % len(TOOLS)].request() as tool:
+            yield tool
+            luck = lognormal(WITHIN)
+            work = minutes(person, step) * luck * pace
+            if random.random() < HELP or luck > STUCK:
+                before = work * random.random()
+                yield env.timeout(before)
+                with instructor.request() as help:
+                    yield help
+                    yield env.timeout(VISIT * lognormal(VISITS))
+                yield env.timeout(work - before)
+            else:
+                yield env.timeout(work)
+
+
+def run():
+    env = simpy.Environment()
+    tools = [simpy.Resource(env, number) for number in TOOLS]
+    instructor = simpy.Resource(env, 1)
+    people = [env.process(maker(env, person, tools, instructor)) for person in range(PEOPLE)]
+    env.run(simpy.AllOf(env, people))
+    return env.now
+
+
+runs, seed = int(sys.argv[1]), int(sys.argv[2])
+random.seed(seed)
+started = time.perf_counter()
+ends = sorted(run() for _ in range(runs))
+elapsed = time.perf_counter() - started
+mean = sum(ends) / runs
+deviation = math.sqrt(sum((end - mean) ** 2 for end in ends) / (runs - 1))
+print(f"{runs / elapsed:.1f} {mean:.4f} {deviation:.4f} {ends[int(0.95 * runs)]:.4f}")

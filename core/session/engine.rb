@@ -1,0 +1,331 @@
+# frozen_string_literal: true
+
+module Core
+  module Session
+    # One run of a session: a queue of moments, one for each person and one for the demonstration under way; the earliest
+    # happens next and names what it is. What is waited for has no moment until it comes.
+    #
+    # Everything a person does is counted: what kind of time, and how much. Inside, time is whole ticks of a millisecond: exact, and quick to
+    # compare; outside it is minutes.
+    class Engine
+      TICKS = 60_000
+      FOREVER = 1 << 60
+      COARSE_BITS = Spread::COARSE.bit_length - 1
+      KINDS = %i[away work tools group help helped watching checkpoint checked optional done].freeze
+      AWAY, WORK, TOOLS, GROUP, HELP, HELPED, WATCHING, CHECKPOINT, CHECKED, OPTIONAL, DONE = *0...KINDS.size
+
+      # @param model [Model]
+      def initialize(model)
+        @model = model
+        @people = model.people.size
+        @begins = model.people.map { |person| ticks(person.begins) }
+        @tools = model.tools.keys
+        lucks = model.sigmas.map { |sigma| Luck.of(sigma) }
+        @steps = model.people.map { |person| person.tasks.map { |task| Step.new(task, lucks[task.sigma], @tools) } }
+        @must = model.people.map { |person| person.tasks.take_while { |task| !task.optional }.size }
+        @between = Spread.table(model.between)
+        @visits = Spread.table(HELP_SIGMA)
+        @visit_ticks = model.help_minutes * TICKS
+        @check_ticks = ticks(model.check_minutes)
+        @showings = model.demonstrations
+        @showing_ticks = @showings.map { |showing| ticks(showing.minutes) }
+        @alone_ticks = @showings.map { |showing| ticks(showing.alone) }
+      end
+
+      # How times of one spread turn out. table: multipliers by random number · stuck_from: number from which somebody is stuck
+      Luck = Value.define(:table, :stuck_from) do
+        def self.of(sigma)
+          table = Spread.table(sigma)
+          new(table: table, stuck_from: (table.bsearch_index { |luck| luck > STUCK } || Spread::PLACES) * Spread::COARSE)
+        end
+      end
+
+      # A task as the engine uses it. ticks: on average · table: multipliers of that by random number · stuck_from: number from which somebody is stuck · tool, held: the first tool it needs, nil for none
+      # more: further ones · help_below: random numbers under it call for help · kind: WORK or OPTIONAL
+      class Step
+        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :kind
+
+        # @param luck [Luck] @param tools [Array<String>] keys of those that can be waited for
+        def initialize(task, luck, tools)
+          @ticks = task.minutes.to_f * TICKS
+          @table = luck.table
+          @stuck_from = luck.stuck_from
+          @help_below = (task.help * Spread::STEPS).round
+          @checks = task.check
+          @slot = Draws::OWN + (task.slot * Draws::EACH)
+          @showing = task.demonstration
+          @kind = task.optional ? OPTIONAL : WORK
+          (@tool, @held), *more = task.tools.filter_map { |key, held| (at = tools.index(key)) && [at, held] }
+          @more = more.empty? ? nil : more
+        end
+      end
+
+      # How much one visit differs from another (from memory).
+      HELP_SIGMA = 0.5
+      # Beyond this multiple of its usual time somebody is stuck and calls, whatever their luck (from memory).
+      STUCK = 1.9
+
+      # @param draws [Array<Array<Integer>>] see Draws
+      # @return [Engine] itself, with what came of it
+      def run(draws)
+        @draws = draws
+        reset
+        @people.times { |person| arrive_at(person) }
+        loop do
+          while (@now = @moments.min) < FOREVER
+            happens(@moments.index(@now))
+          end
+          break unless held_up?
+        end
+        self
+      end
+
+      # @return [Array<Float>] minute at which each person had done what must be done
+      def finished
+        @finished.map { |ticks| minutes(ticks) }
+      end
+
+      # @return [Array<Array<Float>>] minutes of each person, by kind of time
+      def spent
+        @spent.map { |of_people| of_people.map { |ticks| minutes(ticks) } }
+      end
+
+      # @return [Array<Float>] one person's minutes, by kind of time
+      def spent_by(person)
+        @spent.map { |of_people| minutes(of_people[person]) }
+      end
+
+      private
+
+      def ticks(minutes)
+        (minutes * TICKS).round
+      end
+
+      def minutes(ticks)
+        ticks.fdiv(TICKS)
+      end
+
+      def reset
+        @moments = Array.new(@people + 1, FOREVER)
+        @does = Array.new(@people, AWAY)
+        @since = Array.new(@people, 0)
+        @spent = Array.new(KINDS.size) { Array.new(@people, 0) }
+        @place = Array.new(@people, 0)
+        @step = Array.new(@people)
+        @left = Array.new(@people)
+        @finished = Array.new(@people, 0)
+        @pace = @draws.map { |numbers| @between[numbers[0] >> COARSE_BITS] }
+        @free = @model.tools.values
+        @for_tools = []
+        @helpers = @model.helpers
+        @calls = []
+        @shown = Array.new(@showings.size, false)
+        @there = Array.new(@showings.size) { [] }
+        @saw = Array.new(@showings.size) { [] }
+        @due = []
+        @showing = nil
+      end
+
+      # Some come late; nobody begins before their time.
+      def arrive_at(person)
+        numbers = @draws[person]
+        late = numbers[1] < @model.late_share * Spread::STEPS ? ticks(-Math.log(1 - numbers[2].fdiv(Spread::STEPS)) * @model.late_minutes) : 0
+        @moments[person] = [@begins[person], late].max
+      end
+
+      def happens(actor)
+        return demonstration_ends if actor == @people
+
+        doing = @does[actor]
+        if doing == WORK || doing == OPTIONAL then @left[actor] ? calls_for_help(actor) : ends_step(actor)
+        elsif doing == HELPED then goes_on(actor)
+        elsif doing == CHECKED then is_checked(actor)
+        elsif doing == WATCHING then has_seen(actor)
+        else begins_step(actor)
+        end
+      end
+
+      # From here on the person does something else.
+      def turn(person, kind)
+        @spent[@does[person]][person] += @now - @since[person]
+        @since[person] = @now
+        @does[person] = kind
+      end
+
+      def waits(person, kind)
+        @moments[person] = FOREVER
+        turn(person, kind)
+      end
+
+      def begins_step(person)
+        place = @place[person]
+        @finished[person] = @now if place == @must[person]
+        step = @step[person] = @steps[person][place]
+        return waits(person, DONE) if step.nil?
+        return comes_to_see(person, step.showing) if step.showing && !@saw[step.showing][person]
+        return works(person, step) if takes_tools?(step)
+
+        @for_tools << person
+        waits(person, TOOLS)
+      end
+
+      def works(person, step)
+        numbers = @draws[person]
+        slot = step.slot
+        number = numbers[slot]
+        takes = (step.ticks * step.table[number >> COARSE_BITS] * @pace[person]).to_i
+        call = numbers[slot + 1]
+        if call < step.help_below || number >= step.stuck_from
+          before = call < step.help_below ? takes * call / step.help_below : takes * call / Spread::STEPS
+          @left[person] = takes - before
+          takes = before
+        end
+        @moments[person] = @now + takes
+        turn(person, step.kind)
+      end
+
+      def calls_for_help(person)
+        @helpers.positive? ? is_helped(person) : (@calls << person) && waits(person, HELP)
+      end
+
+      def is_helped(person)
+        @helpers -= 1
+        @moments[person] = @now + (@visit_ticks * @visits[@draws[person][@step[person].slot + 2] >> COARSE_BITS]).to_i
+        turn(person, HELPED)
+      end
+
+      def goes_on(person)
+        helper_is_free
+        @moments[person] = @now + @left[person]
+        @left[person] = nil
+        turn(person, @step[person].kind)
+      end
+
+      # A demonstration that is due goes before single calls.
+      def helper_is_free
+        @helpers += 1
+        return demonstration_begins(@due.shift) unless @due.empty? || @showing
+        return if @calls.empty?
+
+        person = @calls.shift
+        if @does[person] == HELP then is_helped(person)
+        elsif @does[person] == GROUP then is_shown_alone(person)
+        else checks(person)
+        end
+      end
+
+      def ends_step(person)
+        step = @step[person]
+        hand_back(step)
+        return leaves_step(person) unless step.checks
+
+        @helpers.positive? ? checks(person) : (@calls << person) && waits(person, CHECKPOINT)
+      end
+
+      def checks(person)
+        @helpers -= 1
+        @moments[person] = @now + @check_ticks
+        turn(person, CHECKED)
+      end
+
+      def is_checked(person)
+        helper_is_free
+        leaves_step(person)
+      end
+
+      def leaves_step(person)
+        @place[person] += 1
+        begins_step(person)
+      end
+
+      # All it needs at once, or nothing.
+      def takes_tools?(step)
+        tool = step.tool or return true
+        left = @free[tool] - step.held
+        return false if left < 0 || (step.more && step.more.any? { |other, held| @free[other] < held })
+
+        @free[tool] = left
+        step.more&.each { |other, held| @free[other] -= held }
+        true
+      end
+
+      # Whoever waits gets what there is in the order in which they came; who cannot yet does not hold up who can.
+      def hand_back(step)
+        return if step.tool.nil?
+
+        @free[step.tool] += step.held
+        step.more&.each { |tool, held| @free[tool] += held }
+        place = 0
+        while (person = @for_tools[place])
+          if takes_tools?(@step[person])
+            @for_tools.delete_at(place)
+            works(person, @step[person])
+          else
+            place += 1
+          end
+        end
+      end
+
+      # --- demonstrations
+
+      def comes_to_see(person, showing)
+        waits(person, GROUP)
+        return comes_late(person) if @shown[showing]
+
+        @there[showing] << person
+        is_due(showing) if @there[showing].size >= @showings[showing].quorum
+      end
+
+      def is_due(showing)
+        @shown[showing] = true
+        @helpers.positive? && @showing.nil? ? demonstration_begins(showing) : @due << showing
+      end
+
+      def demonstration_begins(showing)
+        @helpers -= 1
+        @showing = showing
+        @moments[@people] = @now + @showing_ticks[showing]
+        @there[showing].each { |person| turn(person, WATCHING) }
+      end
+
+      def demonstration_ends
+        showing = @showing
+        @moments[@people] = FOREVER
+        @showing = nil
+        watched = @there[showing]
+        watched.each do |person|
+          @saw[showing][person] = true
+          begins_step(person)
+        end
+        @there[showing] = []
+        helper_is_free
+      end
+
+      # Whoever comes while or after it is shown gets it at their place.
+      def comes_late(person)
+        @helpers.positive? ? is_shown_alone(person) : @calls << person
+      end
+
+      def is_shown_alone(person)
+        @helpers -= 1
+        @moments[person] = @now + @alone_ticks[@step[person].showing]
+        turn(person, WATCHING)
+      end
+
+      def has_seen(person)
+        helper_is_free
+        @saw[@step[person].showing][person] = true
+        begins_step(person)
+      end
+
+      # Nothing is going on but somebody waits for a demonstration that others, waiting elsewhere, hold up: it begins without them.
+      def held_up?
+        showing = @there.each_index.reject { |i| @shown[i] || @there[i].empty? }.max_by { |i| @there[i].size } or return false
+
+        @now = @since.max
+        is_due(showing)
+        true
+      end
+    end
+  end
+end

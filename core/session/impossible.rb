@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module Core
+  module Session
+    # Why a session cannot be simulated. code: :no_people, :no_tool, :no_minutes · values: for its wording
+    Impossible = Value.define(:code, values: {}.freeze)
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Core
+  module Session
+    # How long a design takes: one maker of each level alone, and groups of a usual mixture.
+    class ProjectTime
+      # One level alone, in minutes of own work: usual, and the stretch in which eight of ten lie.
+      Alone = Value.define(:level, :usual, :early, :late)
+      # A group. half, nine: minutes by which half, and nine of ten, such classes have ended, clearing up counted
+      Group = Value.define(:people, :half, :nine)
+
+      SIZES = [4, 8, 12].freeze
+      # Levels of people in a usual group, in turn (from memory).
+      MIXTURE = [1, 2, 3, 1, 2, 4].freeze
+      RUNS = 120
+      MINUTES = 240
+      # Standard normal quantile of 0.9: eight of ten lie between minus and plus this many deviations.
+      EIGHT_OF_TEN = 1.2816
+
+      # @param design [Project::Design] @param table [Catalogue::Table] @param calibration [Calibration] @param on [Date]
+      def initialize(design, table, calibration, on)
+        @design = design
+        @table = table
+        @calibration = calibration
+        @on = on
+      end
+
+      # @return [Array<Alone>] empty when a usual size cannot be made
+      # Sum of independent steps by the central limit theorem, with the spread between people on top.
+      def alone
+        mean, deviation = Spread.pert(@calibration.quick, 1.0, @calibration.slow)
+        plan(Technique::Skill::LEVELS.to_a).people.select(&:fitted?).map do |person|
+          usual = person.tasks.sum(&:minutes)
+          expected = usual * mean
+          within = person.tasks.sum { |task| (task.minutes * deviation)**2 }
+          spread = EIGHT_OF_TEN * Math.sqrt(within + ((expected * @calibration.between)**2))
+          Alone.new(level: person.attendee.level, usual: expected, early: [expected - spread, 0.0].max, late: expected + spread)
+        end
+      end
+
+      # @return [Array<Group>]
+      def groups
+        SIZES.filter_map do |size|
+          forecast = Forecast.for(plan(Array.new(size) { |i| MIXTURE[i % MIXTURE.size] }), @calibration, runs: RUNS)
+          Group.new(people: size, half: forecast.end_at(0.5), nine: forecast.end_at(0.9)) if forecast.is_a?(Forecast)
+        end
+      end
+
+      private
+
+      def plan(levels)
+        measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
+        people = levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: '', level: level, measures: measures) }
+        workshop = Workshop.new(key: 'time', title: '', date: @on, start: Measure::ClockTime.new(0), minutes: MINUTES, tool_sets: people.size)
+        Plan.for(workshop: workshop, design: @design, attendees: people, table: @table, calibration: @calibration)
+      end
+    end
+  end
+end

@@ -1,0 +1,282 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Session do
+  let(:model_class) { described_class::Model }
+
+  def work(minutes, **rest)
+    described_class::Model::Work.new(minutes: minutes, **rest)
+  end
+
+  # @param people [Array<Array<Work>>]
+  def model(people, begins: [], **rest)
+    made = people.each_with_index.map { |tasks, i| described_class::Model::Person.new(key: (i + 1).to_s, tasks: tasks, begins: begins[i] || 0.0) }
+    described_class::Model.new(people: made, **{ tools: {}, demonstrations: [], helpers: 1, minutes: 120, slots: 40 }, **rest)
+  end
+
+  def run(model, replication = 0, seed: 1)
+    described_class::Engine.new(model).run(described_class::Draws.new(seed, model.people.size, model.slots).at(replication))
+  end
+
+  def spent(engine, kind)
+    engine.spent[described_class::Engine::KINDS.index(kind)]
+  end
+
+  def mean_and_error(values)
+    mean = values.sum / values.size
+    [mean, Math.sqrt(values.sum { |value| (value - mean)**2 } / (values.size - 1) / values.size)]
+  end
+
+  def exponential(rng, mean)
+    -mean * Math.log(1 - rng.rand)
+  end
+
+  # A demonstration-rich class of twelve with everything in it.
+  let(:full) do
+    tasks = ->(level) { (0..9).map { |s| work(2.0 + s, sigma: 0, tools: { 't' => 1 }, help: 0.3 / level, check: s == 5, slot: s, demonstration: { 0 => 0, 4 => 1 }[s]) } }
+    model((0...12).map { |i|
+      tasks.(1 + (i % 3))
+    }, tools: { 't' => 9 }, sigmas: [0.3], between: 0.2, late_share: 0.3, late_minutes: 5.0, pauses: [described_class::Model::Pause.new(from: 40.0, minutes: 10.0)],
+      demonstrations: [described_class::Model::Demonstration.new(minutes: 4.0, quorum: 12), described_class::Model::Demonstration.new(minutes: 5.0, quorum: 6, alone: 2.0)], clearing: 5.0)
+  end
+
+  describe 'how times spread' do
+    # NIST/SEMATECH e-Handbook of Statistical Methods, table of the standard normal distribution.
+    { 0.5 => 0.0, 0.9 => 1.281552, 0.975 => 1.959964, 0.999 => 3.090232, 0.0001 => -3.719016 }.each do |share, z|
+      it("has #{z} at #{share} of the normal distribution") { expect(described_class::Spread.normal(share)).to be_within(1e-6).of(z) }
+    end
+
+    it 'has the mean and deviation of a three-point estimate' do
+      mean, deviation = described_class::Spread.pert(4, 6, 14)
+      expect([mean, deviation]).to eq([7.0, 10 / 6.0])
+      table = described_class::Spread.table(described_class::Spread.sigma(mean, deviation))
+      expect(table.sum / table.size).to be_within(1e-9).of(1)
+      expect(Math.sqrt(table.sum { |value| (value - 1)**2 } / table.size)).to be_within(0.003).of(deviation / mean)
+    end
+  end
+
+  describe 'repeats' do
+    # The usual 80 % table: units 1, 0.8, 0.7021, 0.64, 0.5956, 0.5617, 0.5345, 0.512; eight together 5.346.
+    { 1 => 1.0, 2 => 1.8, 4 => 3.1421, 8 => 5.3459 }.each do |count, sum|
+      it("take #{sum} times the first for #{count} at 80 %") {
+        expect(described_class::StepTime.cumulative(count, 0, described_class::StepTime.exponent(0.8))).to be_within(2e-4).of(sum)
+      }
+    end
+
+    it 'take less for who knows the technique, and longer in poor light' do
+      skill = Core::Technique::Skill.new(key: 'x', name: 'x', level: 2, seconds: 60)
+      step = Core::Construction::StepUse.new(key: 's', technique: 'x', repeats: 4, text: :x)
+      known = { 'x' => Core::People::Experience.new(times: 20) }
+      times = ->(person, **rest) { described_class::StepTime.new(described_class::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, skill, person) }
+      fresh = attendee(1, 170, level: 1)
+      expect(times.(attendee(1, 170, level: 1, experience: known))).to be < times.(fresh)
+      expect(times.(fresh, poor_light: true)).to be_within(1e-9).of(times.(fresh) * 1.1)
+    end
+  end
+
+  describe 'the engine against queueing theory' do
+    # Erlang C: Gross and Harris, Fundamentals of Queueing Theory, M/M/c. Mean wait in queue.
+    def erlang_c_wait(servers, load, service)
+      sum = (0...servers).sum { |k| (load**k) / Math.gamma(k + 1) }
+      last = (load**servers) / Math.gamma(servers + 1) * servers / (servers - load)
+      last / (sum + last) * service / (servers - load)
+    end
+
+    { [1, 0.6] => 300, [2, 1.5] => 300, [4, 3.2] => 400 }.each do |(servers, load), customers|
+      it "waits as long for #{servers} tools at a load of #{load} as Erlang C says" do
+        waits = (1..20).map do |seed|
+          rng = Random.new(seed)
+          clock = 0.0
+          begins = Array.new(customers + 100) { clock += exponential(rng, 1 / load) }
+          engine = run(model(begins.map { [work(exponential(rng, 1.0), tools: { 't' => 1 })] }, begins: begins, tools: { 't' => servers }, slots: 1))
+          spent(engine, :tools).drop(100).sum / customers
+        end
+        mean, error = mean_and_error(waits)
+        expect(mean).to be_within(4 * error).of(erlang_c_wait(servers, load, 1.0))
+      end
+    end
+
+    # Machine repair, M/M/1//N: Gross and Harris, Fundamentals of Queueing Theory, finite source. Share of the time the one tool is in use.
+    it 'keeps one tool as busy for six people as the machine-repair model says' do
+      ratio = 0.25
+      weights = (0..6).map { |n| Math.gamma(7) / Math.gamma(7 - n) * (ratio**n) }
+      busy = 1 - (weights.first / weights.sum)
+      shares = (1..10).map do |seed|
+        rng = Random.new(seed)
+        used = 0.0
+        people = Array.new(6) do
+          Array.new(500) { [work(exponential(rng, 4.0)), work(exponential(rng, 1.0).tap { |minutes| used += minutes }, tools: { 't' => 1 })] }.flatten
+        end
+        used / run(model(people, tools: { 't' => 1 }, slots: 1)).finished.max
+      end
+      mean, error = mean_and_error(shares)
+      # People stop after 500 rounds each, so the last minutes are quieter: one and a half per cent at most.
+      expect(mean).to be_within((4 * error) + 0.015).of(busy)
+    end
+
+    # Short classes begin empty. Exact, by conditioning on who is done first (exponential, mean 1): two people and one tool, two and two,
+    # three and two: the last is done after 2, 1.5 and 0.5 + 1.5 on average; they wait 1, 0 and 0.5 in all.
+    { [2, 1] => [2.0, 1.0], [2, 2] => [1.5, 0.0], [3, 2] => [2.0, 0.5] }.each do |(people, tools), (last, waited)|
+      it "is done with #{people} people and #{tools} tools after #{last} on average, exactly" do
+        outcomes = (1..2000).map do |seed|
+          rng = Random.new(seed)
+          run(model(Array.new(people) { [work(exponential(rng, 1.0), tools: { 't' => 1 })] }, tools: { 't' => tools }, slots: 1))
+        end
+        { outcomes.map { |engine| engine.finished.max } => last, outcomes.map { |engine| spent(engine, :tools).sum } => waited }.each do |values, expected|
+          mean, error = mean_and_error(values)
+          expect(mean).to be_within((4 * error) + 1e-12).of(expected)
+        end
+      end
+    end
+
+    # SimPy 3.0.11: /usr/bin/python3 bench/session_reference.py 6000 11 → mean 149.9742, deviation 17.2626, 95 % quantile 179.3890
+    it 'agrees with the same class in SimPy, mean and 95 % quantile' do
+      tools = [4, 4, 3, 6, 5, 4]
+      people = (0...12).map { |p| (0...25).map { |s| work(1.0 + (((p * 7) + (s * 3)) % 11 / 5.0), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) } }
+      simulation = described_class::Simulation.new(model(people, tools: tools.each_with_index.to_h { |number, i| ["t#{i}", number] }, sigmas: [0.4], between: 0.2))
+      ends = simulation.run(0...1000).ends
+      mean, error = mean_and_error(ends)
+      expect(mean).to be_within(4 * Math.hypot(error, 17.2626 / Math.sqrt(6000))).of(149.9742)
+      # The error of this quantile is about 2.1 deviations over the root of the number of runs (normal density at the quantile).
+      expect(ends.sort[950]).to be_within(4 * 2.1 * 17.2626 * Math.hypot(1 / Math.sqrt(1000), 1 / Math.sqrt(6000))).of(179.389)
+    end
+  end
+
+  describe 'a whole class' do
+    it 'accounts for every minute of everybody, in every run' do
+      60.times do |replication|
+        engine = run(full, replication)
+        clocks = engine.spent.transpose.map(&:sum)
+        expect(clocks.zip(engine.finished).map { |clock, finished| (clock - finished).abs }.max).to be < 1e-9
+        expect(engine.spent.flatten.min).to be >= 0
+      end
+    end
+
+    it 'comes out the same for the same seed, whichever runs are asked for first' do
+      simulate = ->(*ranges) { ranges.map { |range| described_class::Simulation.new(full, seed: 7).run(range).ends }.flatten }
+      expect(simulate.(0...120)).to eq(simulate.(0...37, 37...120))
+      expect(simulate.(0...20)).not_to eq(described_class::Simulation.new(full, seed: 8).run(0...20).ends)
+    end
+
+    it 'is watched without being changed' do
+      simulation = described_class::Simulation.new(full)
+      ends = simulation.run(0...10).ends
+      watched = described_class::Simulation.new(full).watch(0...10)
+      expect(watched.map { |run| run.finished.values.max + 5.0 }).to eq(ends)
+      watched.each { |run| run.rows.each_value { |row| expect(row.each_cons(2).map { |a, b| (b.from - a.to).abs }.max).to be < 1e-9 } }
+    end
+
+    { more_tools: ->(m) { m.with(tools: { 't' => 11 }) }, another_helper: ->(m) { m.with(helpers: 2) } }.each do |name, change|
+      it "is never worse with #{name.to_s.tr('_', ' ')}, on the same luck, within error" do
+        before, after = [full, change.(full)].map { |variant| described_class::Simulation.new(variant).run(0...300).ends }
+        mean, error = mean_and_error(before.zip(after).map { |a, b| a - b })
+        expect(mean).to be > -3 * error
+      end
+    end
+
+    it 'waits for everybody before a demonstration, and gives it alone to whoever comes later' do
+      show = described_class::Model::Demonstration.new(minutes: 4.0, quorum: 2, alone: 1.0)
+      engine = run(model([[work(1.0), work(2.0, demonstration: 0)], [work(6.0), work(2.0, demonstration: 0)], [work(20.0), work(2.0, demonstration: 0)]], demonstrations: [show]))
+      expect([engine.finished, spent(engine, :group), spent(engine, :watching)]).to eq([[12.0, 12.0, 23.0], [5.0, 0.0, 0.0], [4.0, 4.0, 1.0]])
+    end
+
+    it 'goes on where two demonstrations would wait for each other' do
+      shows = Array.new(2) { described_class::Model::Demonstration.new(minutes: 1.0, quorum: 2, alone: 1.0) }
+      engine = run(model([[work(1.0, demonstration: 0), work(1.0, demonstration: 1)], [work(1.0, demonstration: 1), work(1.0, demonstration: 0)]], demonstrations: shows,
+        helpers: 2))
+      expect(engine.finished).to all(be_between(4.0, 6.0))
+    end
+
+    it 'rests while a pause lasts' do
+      with, without = [[described_class::Model::Pause.new(from: 10.0, minutes: 15.0)], []].map { |pauses| described_class::Simulation.new(model([[work(8.0)], [work(30.0)]], pauses: pauses)).run(0...1).finishes.flatten }
+      expect(with.zip(without).map { |a, b| a - b }).to eq([0.0, 15.0])
+    end
+  end
+
+  describe 'a forecast of a plan' do
+    let(:people) { (1..12).map { |i| attendee(i, 150 + (i * 5), level: 1 + (i % 5)) } }
+
+    def plan(people, minutes: 120, **session)
+      inputs(people, minutes: minutes, **session).plan
+    end
+
+    def inputs(people, minutes: 120, teaching: {}, **session)
+      shop = workshop.with(minutes: minutes, session: described_class::Choices.new(**session), teaching: Core::Technique::Choices.new(**teaching))
+      Core::Inputs.new(workshop: shop, design: bracelet, attendees: people, table: sample_table)
+    end
+
+    def forecast(plan, runs: 200)
+      described_class::Forecast.for(plan, described_class::Calibration.new, runs: runs)
+    end
+
+    it 'grows surer with time, and its parts agree' do
+      chances = [45, 55, 65, 120].map { |minutes| forecast(plan(people, minutes: minutes)).chance }
+      expect(chances).to eq(chances.sort)
+      found = forecast(plan(people, minutes: 55))
+      expect(found.chance_of_part(1.0)).to eq(found.chance)
+      expect(people.map { |person| found.chance_of(person.key) }.min).to be >= found.chance
+      expect(found.last.values.sum).to be_within(1e-9).of(1)
+      expect(found.why.values.sum).to be_within(1e-6).of(found.ends.sum / 200 - 10)
+    end
+
+    {
+      'nobody has a size' => [->(s) { s.plan([s.attendee(1, nil)]) }, :no_people],
+      'a tool is not there at all' => [->(s) { s.plan(s.people).then { |p| p.with(tools: p.tools.map { |need| need.with(on_hand: 0, brought: 0) }) } }, :no_tool],
+      'the welcome takes the whole class' => [->(s) { s.plan(s.people, minutes: 15, demonstrations: :at_start) }, :too_short]
+    }.each do |why, (made, code)|
+      it("says so before simulating where #{why}") { expect(described_class::Modelling.new(made.(self), described_class::Calibration.new).model).to have_attributes(code: code) }
+    end
+
+    it('says so where a step takes no time') do
+      table = sample_table.with(techniques: sample_table.techniques.merge('stringing' => sample_table.technique('stringing').with(seconds: 0)))
+      expect(described_class::Modelling.new(Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table),
+        described_class::Calibration.new).model).to have_attributes(code: :no_minutes)
+    end
+
+    it('holds sixty people') { expect(forecast(plan((1..60).map { |i| attendee(i, 150 + i) }, minutes: 240), runs: 20).finishes.size).to eq(60) }
+
+    it 'proposes changes, tries them on the same luck and finds a combination that reaches the wish' do
+      asked = inputs(people, minutes: 52)
+      shares = []
+      found = described_class::LeverSearch.new(asked, wish: 0.9) { |share| shares << share }.call
+      expect([found.base.chance < 0.9, found.reaches, found.combination.chance >= 0.9]).to eq([true, true, true])
+      expect(found.singles.map { |one| one.levers.first.code }.uniq).to include(:prepare, :demonstrations, :longer, :fewer, :assistant)
+      expect([shares.max <= 1, found.tried > found.singles.size]).to eq([true, true])
+      applied = asked.with(workshop: found.combination.levers.reduce(asked.workshop) { |shop, lever| lever.apply(shop) })
+      expect(forecast(applied.plan, runs: 600).chance).to eq(found.combination.chance)
+    end
+
+    it('needs nothing where the wish is met, and says that nothing can be done for an empty class') do
+      expect(described_class::LeverSearch.new(inputs(people, minutes: 240), wish: 0.9).call).to have_attributes(reaches: true, combination: nil)
+      expect(described_class::LeverSearch.new(inputs([]), wish: 0.9).call).to have_attributes(code: :no_people)
+    end
+
+    it 'measures a gain more closely on the same luck than on another' do
+      before, after = [52, 60].map { |minutes| plan(people, minutes: minutes) }.map { |p| described_class::Modelling.new(p, described_class::Calibration.new).model }
+      met = ->(m, seed) { described_class::Simulation.new(m, seed: seed).run(0...200).ends.map { |minute| minute <= m.minutes } }
+      errors = [1, 2].map { |seed| described_class::Tried.of([], met.(after, seed), met.(before, 1)).gain_error }
+      expect(errors.first).to be < errors.last
+    end
+
+    it 'lays a run sheet out by the clock, with what must be begun by when' do
+      made = inputs(people, minutes: 80, teaching: { extra: 4 }, break_at: 30, break_minutes: 5).plan
+      lines = described_class::RunSheet.new(made, forecast(made), described_class::Calibration.new).lines
+      expect(lines.map(&:minute)).to eq(lines.map(&:minute).sort)
+      expect(lines.map(&:code).uniq).to match_array(%i[welcome demonstration step break time_out clearing end])
+      steps = lines.select { |line| line.code == :step }
+      expect(steps.map { |line| line.step.key }).to match_array(made.order.steps.map(&:key))
+      expect(steps.map(&:latest).each_cons(2).count { |a, b| b >= a }).to be >= steps.size - 2
+    end
+
+    it 'tells how long a design takes alone, and in groups that wait for each other' do
+      time = described_class::ProjectTime.new(bracelet, sample_table, described_class::Calibration.new, Date.new(2026, 12, 3))
+      alone = time.alone
+      expect(alone.map(&:usual)).to eq(alone.map(&:usual).sort.reverse)
+      simulated = plan([attendee(1, 170, level: 2)])
+      model = described_class::Modelling.new(simulated, described_class::Calibration.new(help: 0.0)).model
+      own = (0...400).map { |replication| spent(run(model, replication), :work).sum }.sort
+      expect(own[200]).to be_within(0.08 * alone[1].usual).of(alone[1].usual)
+      expect([own[40], own[360]]).to match([be_within(0.12 * alone[1].early).of(alone[1].early), be_within(0.12 * alone[1].late).of(alone[1].late)])
+      expect(time.groups.map(&:half)).to eq(time.groups.map(&:half).sort)
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+require_relative '../browser_helper'
+
+RSpec.describe 'Will we finish?', type: :feature do
+  it 'shows a poor chance and why, finds what helps, and does it in one action' do
+    open_studio
+    visit '/classes/1'
+    execute_script('window.kept = true')
+    expect(page).to have_css('#strip .verdict-will_not', text: /in time: \d+ of 100/, wait: 20)
+    within('#clock') do
+      expect(page).to have_css('svg.ribbon .lane', count: 12).and have_css('svg.ribbon .range').and have_css('svg.queue').and have_text('is the last in')
+      click_on 'Look for what would help'
+      expect(page).to have_text('This reaches it', wait: 60)
+      expect(page).to have_css('.levers tbody tr', minimum: 20).and have_text('variants were tried')
+      click_on 'Do all of this'
+    end
+    expect(page).to have_css('#strip .verdict-fits', text: /in time: 9\d of 100/, wait: 20)
+    expect(evaluate_script('window.kept')).to be(true)
+    find('details.settings summary').click
+    click_on 'Undo'
+    expect(page).to have_css('#strip .verdict-will_not', text: 'of 100', wait: 20)
+    visit '/classes/1/run-sheet'
+    expect(page).to be_axe_clean
+  end
+end

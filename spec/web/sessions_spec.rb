@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+require_relative '../web_helper'
+require 'icalendar'
+
+RSpec.describe Web::Routes::Sessions, type: :request do
+  def choose(path = 'session', **fields)
+    send_form("/classes/1/#{path}", revision: studio.classes.find(1).revision, **fields)
+  end
+
+  def session
+    studio.classes.find(1).state.workshop.session
+  end
+
+  {
+    { assistants: '9' } => 'from 0 to 6', { wish: '100' } => 'from 50 to 99', { late: '-1' } => 'from 0 to 100', { break_at: 'noon' } => 'from 0 to 720', { demonstrations: 'never' } => 'Choose one', { tool_hire: '-2' } => 'not below zero'
+  }.each do |typed, message|
+    it("answers #{typed} with #{message.inspect} and keeps it") {
+      choose(**typed) && expect([last_response.status, page]).to(match([422, a_string_including(typed.key?(:demonstrations) ? 'Clock' : message)]))
+    }
+  end
+
+  it 'changes how a class runs, and takes it back' do
+    choose(assistants: '1', poor_light: '1', demonstrations: 'carry_on', wish: '80', tool_hire: '2.50', 'more_tools[cutters]': '2', 'more_tools[none]': '4')
+    expect([session.assistants,
+            session.poor_light,
+            session.demonstrations,
+            session.wish,
+            session.tool_hire,
+            session.more_tools]).to eq([1, true, :carry_on, 80, 250, { 'cutters' => 2 }])
+    send_form('/classes/1/undo')
+    expect(session).to eq(Core::Session::Choices.new)
+  end
+
+  # Asks for the page until the text is there.
+  def until_shown(path, text)
+    1000.times do
+      get path
+      return page if page.include?(text)
+
+      Thread.pass
+    end
+    raise "#{text} never came"
+  end
+
+  it 'shows the plain sum at once, then the simulated class and its reasons' do
+    get '/classes/1'
+    expect(last_response.status).to eq(200)
+    expect(until_shown('/classes/1', 'simulated classes')).to include('is the last in', 'waiting for tools', 'Who and what is busy', 'in time: ')
+  end
+
+  it 'stops refining and keeps what there is' do
+    until_shown('/classes/1', 'simulated classes')
+    send_form('/classes/1/forecast/stop')
+    expect(until_shown('/classes/1', 'simulated classes')).to include('of 100 end in time')
+  end
+
+  it 'says what stands against simulating a class' do
+    choose('settings', title: 'x', date: '2026-12-03', start: '18:30', minutes: '120', venue: '', tool_sets: '0')
+    expect(until_shown('/classes/1', 'and 12 are needed')).to include('There is no ')
+  end
+
+  it 'applies a lever, and a combination of them, in one action that is undone in one' do
+    choose('levers/apply', levers: 'assistant longer-15 drop_extra no-such')
+    workshop = studio.classes.find(1).state.workshop
+    expect([workshop.session.assistants, workshop.minutes, workshop.teaching.extra]).to eq([1, 135, 6])
+    send_form('/classes/1/undo')
+    expect(studio.classes.find(1).state.workshop).to have_attributes(minutes: 120, session: Core::Session::Choices.new)
+    choose('levers/apply', levers: 'fewer-2 nonsense')
+    expect(page).to include('no longer possible')
+  end
+
+  it 'prints a run sheet and gives a calendar with the same times' do
+    get '/classes/1/run-sheet'
+    expect(page).to include('Latest start', 'Show: Flattened crimp', 'From now on nobody begins')
+    get '/classes/1.ics'
+    events = Icalendar::Calendar.parse(last_response.body).first.events
+    expect([events.first.summary,
+            *[events.first.dtstart, events.first.dtend].map { |time|
+              time.strftime('%F %R')
+            }]).to eq(['First light: Comet Tail', '2026-12-03 18:30', '2026-12-03 20:30'])
+    expect(events.map(&:summary)).to include(a_string_including('Show: Flattened crimp'), a_string_including('Call time'))
+    get '/classes/3/run-sheet'
+    expect(page).to include('Nobody has a size yet')
+  end
+
+  it 'tells how long each project takes, filled in as it is worked out' do
+    get '/projects'
+    expect(page).to include('being worked out')
+    expect(until_shown('/projects', 'In a group, half of the classes')).to include('Alone:')
+  end
+end
