@@ -29,4 +29,8 @@ module Requests
   end
 end
 
-RSpec.configure { |config| config.include Requests, type: :request }
+RSpec.configure do |config|
+  config.include Requests, type: :request
+  # Forecasts beside the pages end after fewer runs, so that the specs do not wait for two cores.
+  %i[request feature].each { |type| config.before(:each, type: type) { stub_const('Web::Forecasting::STAGES', [60, 200]) } }
+end

@@ -6,15 +6,17 @@ module Web
     module_function
 
     # Runs the block in a child process; each value it passes to its argument is yielded here as it comes.
-    # @param work [Proc] called with something to report with
+    # @param work [Proc] called with something to report with @param begun [Proc] told the child's process number
     # @yieldparam report [Object] anything Marshal can carry
     # @return [Boolean] whether it came to its end
-    def run(work)
+    def run(work, begun: ->(_) {})
       reader, writer = IO.pipe(binmode: true)
       child = fork { child(work, reader, writer) }
       writer.close
+      begun.call(child)
       loop { yield Marshal.load(reader) } # rubocop:disable Security/MarshalLoad -- our own child writes it
-    rescue EOFError
+    rescue EOFError, ArgumentError, TypeError
+      # The last of these where a child was stopped in the middle of a report.
       Process.wait2(child).last.success?
     ensure
       reader&.close

@@ -11,6 +11,8 @@ module Web
 
     def show_class(id, **options)
       presenter = class_page(id, **options)
+      # Somebody else changed the class: what is half typed here stays on what it was typed on.
+      halt 204 if polled? && text(:at) != presenter.revision.to_s
       return chunks(changed_sections(presenter)) if redraw?
 
       head, tail = page(:class, title: presenter.title, page: presenter).split(Helpers::CONTENT)
@@ -55,10 +57,15 @@ module Web
       request.env['HTTP_X_SECTIONS'].to_s.split(',').to_h { |pair| pair.split('=', 2) }
     end
 
+    # @return [Boolean] whether a script only asks how far something is: what was told stays
+    def polled?
+      request.env['HTTP_X_POLL'] == '1'
+    end
+
     # Those the browser does not show yet.
     def changed_sections(presenter)
       known = known_digests
-      presenter.sections.reject { |section| known[section.name] == section.digest }
+      presenter.sections.reject { |section| known[section.name] == section.digest || (section.name == 'notice' && polled?) }
     end
   end
 end

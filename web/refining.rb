@@ -19,7 +19,12 @@ module Web
 
       # Keeps the answer there is.
       def stop
-        @stopping = true
+        @lock.synchronize do
+          @stopping = true
+          Process.kill(:TERM, @child) if @child && @running
+        end
+      rescue Errno::ESRCH
+        nil
       end
 
       # @return [Object] the newest report, waited for where there is none yet; nil when there will be none
@@ -30,7 +35,9 @@ module Web
 
       # @param work [Proc] see Apart.run
       def run(work)
-        Apart.run(work) do |report|
+        return if @stopping
+
+        Apart.run(work, begun: ->(child) { change { @child = child } }) do |report|
           change { @found = report }
           break if @stopping
         end
@@ -55,7 +62,7 @@ module Web
       @lock = Mutex.new
     end
 
-    # @param key [Array] all that the answer depends on
+    # @param key [Array] what it is about, then all that the answer depends on; an older answer about the same is no longer worked on
     # @yieldreturn [Proc] the work, asked for only when it is begun
     # @return [Entry]
     def look(key)
@@ -63,6 +70,7 @@ module Web
       @lock.synchronize do
         return @entries[key] if @entries[key]
 
+        @entries.each { |other, known| known.stop if other.first == key.first }
         @entries.shift.last.stop if @entries.size >= @most
         entry = @entries[key] = Entry.new
       end

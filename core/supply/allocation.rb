@@ -21,7 +21,7 @@ module Core
           lines = lines_of(plan, free, claims)
           free = free.less(parts.to_h { |supply| [supply.part.key, supply.from_stock] }, lines.to_h { |supply| [supply.line.key, supply.opened] })
           (parts.select { |supply| supply.from_stock.positive? }.map(&:part) + lines.select { |supply| supply.opened.any? }.map(&:line)).each { |thing| claims[thing] << key }
-          [key, ClassSupply.new(parts: parts, lines: lines, order: Order.for(parts, lines, @market))]
+          [key, ClassSupply.new(parts: parts, lines: lines, ordering: Lazy.new { Order.for(parts, lines, @market) })]
         end
       end
 

@@ -3,8 +3,13 @@
 module Core
   module Supply
     # Where the materials of one class come from, and what is to be bought.
-    # parts: [PartSupply] · lines: [LineSupply] · order: Order
-    ClassSupply = Value.define(:parts, :lines, :order) do
+    # parts: [PartSupply] · lines: [LineSupply] · ordering: Lazy of Order, since only the class one looks at needs one
+    ClassSupply = Value.define(:parts, :lines, :ordering) do
+      # @return [Order]
+      def order
+        ordering.value
+      end
+
       # @return [Integer] different things still to be bought
       def short
         parts.count { |supply| supply.short.positive? } + lines.count { |supply| supply.short.any? || supply.cuts.unplaced.any? }

@@ -58,6 +58,7 @@ module Formats
           text = "#{index + 1}. #{safe(Wording.step(task.step, unit: @unit))}"
           text += " (#{safe(Wording.say("list_reasons.#{task.reason}"))})" if task.reason
           task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
+          pdf.indent(14) { rich("<b>Left hand:</b> #{safe(task.left_hand(person.attendee))}", size: SMALL) } unless task.left_hand(person.attendee).empty?
           (task.technique.cautions + task.step.cautions).uniq.each { |caution| pdf.indent(14) { rich("<b>Mind:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL) } }
           pdf.move_down(2)
         end

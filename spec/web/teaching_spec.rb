@@ -20,7 +20,7 @@ RSpec.describe 'The steps of a class', type: :request do
     lists = [1, 3, 5].map { |level| plan.people.find { |person| person.attendee.level == level }.tasks.map { |task| [task.kind, task.step.key] } }
     expect(lists.uniq.size).to eq(3)
     get '/classes/1/handouts'
-    expect(page).to include('Practise: crimp two tubes', 'class="state"')
+    expect(page).to include('Practise: crimp two tubes', 'class="state"', 'Left hand: Hold the bead end in the right hand')
   end
 
   it 'moves a step by hand, says what that breaks, keeps it and works it out again' do

@@ -71,6 +71,11 @@ module Web
         (share * 100).round
       end
 
+      # @return [Integer] two standard errors, in hundredths: give or take
+      def margin(error)
+        hundredths(2 * error)
+      end
+
       # @return [String] who is most often the last, how often, and what their time goes into
       def last
         key = forecast.most_often_last

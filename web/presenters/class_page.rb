@@ -4,7 +4,7 @@ module Web
   module Presenters
     # The page of one class: its sections, and what each of them shows.
     class ClassPage
-      SECTIONS = %w[strip bench people piece fit materials cuts cost tools steps clock print].freeze
+      SECTIONS = %w[notice strip bench people piece fit materials cuts cost tools steps clock print].freeze
       # Those the section list and the number keys lead to.
       NAMED = %w[people piece fit materials cuts cost tools steps clock print].freeze
       # Room on the ruler for the words beside the last mark.
@@ -267,7 +267,7 @@ module Web
       private
 
       def cache_key(name)
-        return if drafts.any?
+        return if drafts.any? || name == 'notice'
 
         @shown ||= [id, revision, unit, *@studio.stamp]
         [*@shown, (@asked_seat if SEATED.include?(name)), (supply_stamp if SUPPLIED.include?(name)), (forecast_stamp if FORECAST.include?(name))]

@@ -20,17 +20,17 @@ module Web
         @rows ||= @studio.projects.newest.map { |saved| row(saved.design) }
       end
 
-      # How long one design takes. name: of its section · running: whether the answer is still to come
-      Time = Core::Value.define(:name, :alone, :groups, :running)
+      # How long one design takes. name: of its section · design: its name · running: whether the answer is still to come
+      Time = Core::Value.define(:name, :design, :alone, :groups, :running)
 
       # @yieldparam time [Time] @yieldreturn [String] its HTML
       # @return [Array<Fragments::Section>] one a design, filled as far as the times are worked out
       def times
-        entry = @kept.project_times.look([@studio.stamp, designs.map { |design| [design.key, design.version] }]) { times_work }
+        entry = @kept.project_times.look([:projects, @studio.stamp, designs.map { |design| [design.key, design.version] }]) { times_work }
         found = entry.found || {}
         designs.map do |design|
           alone, groups = found[design.key]
-          time = Time.new(name: "time-#{design.key}", alone: alone, groups: groups, running: entry.running?)
+          time = Time.new(name: "time-#{design.key}", design: design.name, alone: alone, groups: groups, running: entry.running?)
           @kept.fragments.section(time.name, nil) { yield time }
         end
       end

@@ -12,8 +12,8 @@ const look = (after = EVERY_MS) => {
   clearTimeout(waiting);
   if (!waits) return;
   waiting = setTimeout(async () => {
-    await ask(waits.dataset.poll);
-    look();
+    const answer = await ask(waits.dataset.poll, { headers: { 'X-Poll': '1' } });
+    if (!answer.outdated) look();
   }, after);
 };
 

@@ -12,8 +12,9 @@ const say = (text) => {
   said.timer = setTimeout(() => { said.textContent = ''; }, 6000);
 };
 
-// A row that was refused keeps what was typed in it until it is sent again.
+// A row that was refused keeps what was typed in it until it is sent again; what was opened stays open.
 const keepDrafts = (sentForm) => ({
+  beforeAttributeUpdated: (name, node) => !(name === 'open' && node instanceof HTMLDetailsElement),
   beforeNodeMorphed: (old) => !(old instanceof Element && old.matches('[data-draft]') && old.id !== sentForm && !(sentForm && old.querySelector(`#${sentForm}`))),
 });
 
@@ -29,11 +30,19 @@ const place = (html, sentForm) => {
   });
 };
 
+// Counts what was asked for by somebody; an answer to a mere look at how far something is gives way to it.
+let asked = 0;
+
 const ask = async (address, options = {}, sentForm = null) => {
+  const looking = Boolean(options.headers?.['X-Poll']);
+  if (!looking) asked += 1;
+  const mine = asked;
   page().setAttribute('aria-busy', 'true');
   try {
-    const response = await fetch(address, { ...options, headers: { 'X-Redraw': '1', 'X-Sections': known() } });
+    const response = await fetch(address, { ...options, headers: { 'X-Redraw': '1', 'X-Sections': known(), ...options.headers } });
+    if (response.status === 204) return { outdated: true };
     const html = await response.text();
+    if (looking && mine !== asked) return { ok: false };
     if (response.status === 409) return { conflict: html };
     if (response.ok || response.status === 422) {
       place(html, sentForm);
