@@ -64,7 +64,11 @@ RSpec.describe Core::Plan do
     }.uniq.sum { |key| sample_table.technique(key).demonstration_minutes }
     expect(row.last.to).to be_within(1e-9).of(10 + person.working_minutes + watched + 10)
     flat = Core::Session::Calibration.new(pace: (1..5).to_h { |level| [level, 1.0] })
-    paces = (1..5).map { |level| [{}, { calibration: flat }].map { |rest| plan_for(bracelet, [attendee(1, 170, level: level)], **rest).people.first.working_minutes }.reduce(:/).round(3) }
+    paces = (1..5).map { |level|
+      [{}, { calibration: flat }].map { |rest|
+        plan_for(bracelet, [attendee(1, 170, level: level)], **rest).people.first.working_minutes
+      }.reduce(:/).round(3)
+    }
     # Pace by level, from memory: 2.2, 1.6, 1.25, 1.0, 0.8.
     expect(paces).to eq([2.2, 1.6, 1.25, 1.0, 0.8])
   end

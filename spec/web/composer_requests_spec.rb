@@ -92,4 +92,22 @@ RSpec.describe Web::Routes::Composer, type: :request do
     get "/drafts/#{id}", {}, { 'HTTP_X_REDRAW' => '1', 'HTTP_X_SECTIONS' => known }
     expect(page.scan('data-digest').size).to be <= 1
   end
+
+  it 'plans, draws and prints every construction for people of four sizes' do
+    sizes = {
+      wrist: [132, 158, 190, 248],
+      neck: [300, 340, 380, 460],
+      ankle: [180, 220, 250, 300],
+      length: [40, 60, 80, 120]
+    }
+    people = (0..3).map { |i| Core::People::Attendee.new(key: '0', name: "Person #{i}", level: i + 1, measures: sizes.transform_values { |all| mm(all[i]) }) }
+    studio.projects.newest.each do |saved|
+      id = studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name),
+        project_version_id: saved.id, attendees: people))
+      plan = studio.plan(studio.classes.find(id))
+      get "/classes/#{id}/print"
+      expect([saved.design.key, page.scan('class="kit-print"').size, page.scan('class="piece"').size]).to eq([saved.design.key, 4, 4])
+      expect([saved.design.key, plan.people.count(&:fitted?)]).to eq([saved.design.key, 4])
+    end
+  end
 end

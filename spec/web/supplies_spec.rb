@@ -78,6 +78,14 @@ RSpec.describe Web::Routes::Supplies, type: :request do
     expect([last_response.status, page]).to match([422, a_string_including('Give a name', 'such as 4.50', 'value="free"')])
   end
 
+  it 'reckons in another currency, and in none it does not know' do
+    send_form('/settings/currency', currency: 'GBP')
+    get '/classes/1'
+    expect(page).to include('GBP')
+    send_form('/settings/currency', currency: 'beads')
+    expect(studio.market.all.currency).to eq('GBP')
+  end
+
   # Follows a piece of work to its end.
   def finished(path)
     deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 60

@@ -17,6 +17,11 @@ module Web
           studio.update(open_rings: chosen) if chosen
           redirect to(Settings.back(text(:back))), 303
         end
+        app.post('/settings/currency') do
+          chosen = Core::Money::DIGITS.keys.find { |known| known == text(:currency) }
+          studio.update(currency: chosen) if chosen
+          redirect to('/stockroom/suppliers'), 303
+        end
         app.post('/settings/theme') do
           chosen = %w[light dark].find { |known| known == text(:theme) }
           response.set_cookie('theme', value: chosen, path: '/', same_site: :strict, httponly: true, max_age: 31_536_000) if chosen
