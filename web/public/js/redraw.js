@@ -32,10 +32,15 @@ const place = (html, sentForm) => {
 
 // Counts what was asked for by somebody; an answer to a mere look at how far something is gives way to it.
 let asked = 0;
+let answering = 0;
 
 const ask = async (address, options = {}, sentForm = null) => {
   const looking = Boolean(options.headers?.['X-Poll']);
-  if (!looking) asked += 1;
+  if (looking && answering) return { ok: false };
+  if (!looking) {
+    asked += 1;
+    answering += 1;
+  }
   const mine = asked;
   page().setAttribute('aria-busy', 'true');
   try {
@@ -52,6 +57,7 @@ const ask = async (address, options = {}, sentForm = null) => {
   } catch {
     say('The studio does not answer. What you typed is still here; try again when it runs.');
   } finally {
+    if (!looking) answering -= 1;
     page().removeAttribute('aria-busy');
   }
   return { ok: false };
