@@ -3,6 +3,13 @@
 module Web
   # Answers that are worked out beside the pages and get better: each is begun when first looked at, and shown as far as it has come.
   class Refining
+    # An answer at one moment, for a page whose parts must agree.
+    State = Core::Value.define(:found, :running) do
+      def running?
+        running
+      end
+    end
+
     # One answer as it stands. found: the newest report, nil before the first
     class Entry
       attr_reader :found
@@ -15,6 +22,11 @@ module Web
 
       def running?
         @running
+      end
+
+      # @return [State]
+      def state
+        @lock.synchronize { State.new(found: @found, running: @running) }
       end
 
       # Keeps the answer there is.

@@ -8,30 +8,30 @@ module Web
       Row = Core::Value.define(:name, :level, :work, :watching, :waits, :middle, :late, :chance)
       KINDS = %i[welcome work demonstration wait_tool wait_help wait_group helped extra clearing].freeze
 
-      # @param entry [Refining::Entry] @param search [Jobs::Job, nil] for levers
-      def initialize(plan, calibration, entry, search, seat)
+      # @param state [Refining::State] @param search [Jobs::Job, nil] for levers
+      def initialize(plan, calibration, state, search, seat)
         @plan = plan
         @calibration = calibration
-        @entry = entry
+        @state = state
         @search = search
         @seat = seat
       end
 
-      attr_reader :entry, :search
+      attr_reader :state, :search
 
       # @return [Core::Session::Forecast, nil]
       def forecast
-        found = entry.found
+        found = state.found
         found if found.is_a?(Core::Session::Forecast)
       end
 
       # @return [Integer] hundredths of the runs that are done
       def percent
-        Forecasting.percent(entry.found)
+        Forecasting.percent(state.found)
       end
 
       def impossible
-        found = entry.found
+        found = state.found
         Formats::Wording.say("impossible.#{found.code}", **found.values) if found.is_a?(Core::Session::Impossible)
       end
 

@@ -61,9 +61,14 @@ module Web
         @forecast_entry ||= @kept.forecasts.look(forecast_key) { Forecasting.work(plan, @studio.calibration) }
       end
 
+      # @return [Refining::State] the same for all of this page
+      def forecast
+        @forecast ||= forecast_entry.state
+      end
+
       # @return [ClassClock]
       def clock
-        @clock ||= ClassClock.new(plan, @studio.calibration, forecast_entry, search, seat)
+        @clock ||= ClassClock.new(plan, @studio.calibration, forecast, search, seat)
       end
 
       # @return [Jobs::Job, nil] the search for levers of the class as it is
@@ -99,7 +104,7 @@ module Web
       end
 
       def verdicts
-        @verdicts ||= plan.verdicts(supplies.supply, forecast_entry.found)
+        @verdicts ||= plan.verdicts(supplies.supply, forecast.found)
       end
 
       # @return [Core::Verdict, nil] the first thing in the way
@@ -275,7 +280,7 @@ module Web
 
       # How far the forecast and the search have come.
       def forecast_stamp
-        [Forecasting.percent(forecast_entry.found), forecast_entry.running?, search&.id, search&.percent, search&.running?]
+        [Forecasting.percent(forecast.found), forecast.running?, search&.id, search&.percent, search&.running?]
       end
 
       def forecast_key
