@@ -21,7 +21,13 @@ module Formats
       "#{plain(Rational(length.nm, 1_000_000_000))} m"
     end
 
-    # @return [String] grams for a count of small beads, '' when their weight is not known
+    # Small beads are handed out by weight.
+    # @return [String] grams, '' for what is counted or whose weight is not known
+    def handed_out(part, count)
+      part.bead? && part.outer < Core::Construction::Strung::SMALL_BELOW ? weight(part, count) : ''
+    end
+
+    # @return [String] grams for so many, '' when the weight of one is not known
     def weight(part, count)
       mass = Core::Catalogue::Mass.milligrams(part) or return ''
 

@@ -7,11 +7,10 @@ module Formats
       # @param plan [Core::Plan] @param span [Float] the ruler all drawings share, in millimetres
       # @yieldparam share [Float] how many are done
       def initialize(plan, tools:, span:, unit: :mm, size: 'A4', &progress)
-        super(title: "#{plan.workshop.title}: handouts", size: size)
+        super(title: "#{plan.workshop.title}: handouts", unit: unit, size: size)
         @plan = plan
         @tools = tools
         @span = span
-        @unit = unit
         plan.people.each_with_index do |person, index|
           progress&.call(index.fdiv(plan.people.size))
           pdf.start_new_page if index.positive?
@@ -27,10 +26,10 @@ module Formats
         line(person.attendee.name, size: 20, style: :bold)
         colourway = person.attendee.colourway && ", #{person.attendee.colourway}"
         line("#{@plan.design.name}#{colourway} · #{workshop.title}, #{workshop.date.strftime('%A %-d %B %Y')}, #{workshop.start}")
-        return line(Wording.unfitted(person.piece, unit: @unit)) unless person.fitted?
+        return line(Wording.unfitted(person.piece, unit: unit)) unless person.fitted?
 
         pdf.move_down(6)
-        drawing(PieceSvg.new(person.piece.layout, title: person.attendee.name, span_mm: @span, unit: @unit).to_s)
+        drawing(PieceSvg.new(person.piece.layout, title: person.attendee.name, span_mm: @span, unit: unit).to_s)
         rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.landing)}</b> worn inside · <b>#{person.bead_count}</b> beads")
         bag(person)
         steps(person)
@@ -55,7 +54,7 @@ module Formats
       def steps(person)
         heading('Step by step')
         person.tasks.each_with_index do |task, index|
-          text = "#{index + 1}. #{safe(Wording.step(task.step, unit: @unit))}"
+          text = "#{index + 1}. #{safe(Wording.step(task.step, unit: unit))}"
           text += " (#{safe(Wording.say("list_reasons.#{task.reason}"))})" if task.reason
           task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
           pdf.indent(14) { rich("<b>Left hand:</b> #{safe(task.left_hand(person.attendee))}", size: SMALL) } unless task.left_hand(person.attendee).empty?
@@ -65,11 +64,7 @@ module Formats
       end
 
       def minded(person)
-        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: @unit))}</b>") }
-      end
-
-      def length(value)
-        LengthPrint.call(value, @unit)
+        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: unit))}</b>") }
       end
     end
   end

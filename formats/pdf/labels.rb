@@ -11,9 +11,8 @@ module Formats
       # @param plan [Core::Plan] @param grid [LabelGrid] @param kinds [Hash{String=>String}] kit key => letter of kits that are alike
       # @param skip [Integer] labels already gone from the first sheet
       def initialize(plan, grid:, kinds:, unit: :mm, skip: 0)
-        super(title: "#{plan.workshop.title}: labels", size: grid.paper, margin: 0)
+        super(title: "#{plan.workshop.title}: labels", unit: unit, size: grid.paper, margin: 0)
         @plan = plan
-        @unit = unit
         @kinds = kinds
         plan.kits.each_with_index do |person, index|
           sheet, place = (index + (skip % grid.each_sheet)).divmod(grid.each_sheet)
@@ -43,17 +42,13 @@ module Formats
       def lines_of(person)
         attendee = person.attendee
         head = "<b>#{safe(attendee.name)}</b> · level #{attendee.level}#{" · #{safe(attendee.colourway)}" if attendee.colourway}"
-        return [head, safe(Wording.unfitted(person.piece, unit: @unit))] unless person.fitted?
+        return [head, safe(Wording.unfitted(person.piece, unit: unit))] unless person.fitted?
 
         flags = attendee.flags.map { |flag| "<b>#{safe(Wording.say("flags.#{flag}"))}</b>" }.join(', ')
         size = person.measure && " #{length(person.measure)}"
         [head, "#{safe(@plan.design.name)},#{size}, kit #{@kinds[attendee.key]}",
          person.needs.map { |need| "<b>#{need.count}</b> #{safe(need.part.mark)}" }.join('  '),
          person.cuts.map { |cut| "#{cut.count} × <b>#{length(cut.length)}</b> #{safe(cut.line.name)}" }.join('; '), (flags unless flags.empty?)].compact
-      end
-
-      def length(value)
-        LengthPrint.call(value, @unit)
       end
     end
   end

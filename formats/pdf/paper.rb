@@ -18,8 +18,9 @@ module Formats
       USUAL = 10
       RULE = 'aaaaaa'
 
-      # @param size [String] one of SIZES @param margin [Numeric, Array] in points
-      def initialize(title:, size: 'A4', margin: 36)
+      # @param unit [Symbol] of lengths @param size [String] one of SIZES @param margin [Numeric, Array] in points
+      def initialize(title:, unit: :mm, size: 'A4', margin: 36)
+        @unit = unit
         @pdf = Prawn::Document.new(page_size: size, margin: margin, info: { Title: title, Creator: 'Eager Bench' })
         { 'latin' => :Studio, 'latin-ext' => :StudioMore }.each do |script, name|
           @pdf.font_families.update(name.to_s => { normal: face(script, 400), bold: face(script, 700) })
@@ -36,7 +37,11 @@ module Formats
 
       private
 
-      attr_reader :pdf
+      attr_reader :pdf, :unit
+
+      def length(value)
+        LengthPrint.call(value, unit)
+      end
 
       def face(script, weight)
         File.join(FONTS, "#{FACE}-#{script}-#{weight}-normal.ttf")

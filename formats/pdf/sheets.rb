@@ -7,12 +7,11 @@ module Formats
       # @param supply [Core::Supply::ClassSupply, nil] nil when the kits have left the stock
       # @param market [Core::Supply::Market] @param seat [Core::Bill::Seat, nil]
       def initialize(plan, supply:, market:, seat:, unit: :mm, size: 'A4')
-        super(title: "#{plan.workshop.title}: sheets", size: size)
+        super(title: "#{plan.workshop.title}: sheets", unit: unit, size: size)
         @plan = plan
         @supply = supply
         @market = market
         @seat = seat
-        @unit = unit
         head
         order if supply
         cuts if supply
@@ -39,7 +38,7 @@ module Formats
         return line('Nothing: the stock covers it.') if order.purchases.empty? && order.unoffered.empty?
 
         order.by_supplier.each do |key, purchases|
-          rows = purchases.map { |bought| [bought.number.to_s, OfferText.content(bought.offer, @unit), bought.item.name, bought.offer.price.to_s, bought.cost.to_s] }
+          rows = purchases.map { |bought| [bought.number.to_s, OfferText.content(bought.offer, unit), bought.item.name, bought.offer.price.to_s, bought.cost.to_s] }
           rich("<b>#{safe(@market.suppliers.fetch(key).name)}</b>, delivery #{order.delivery.fetch(key)}, together #{order.total_of(key)}")
           table([['Packs', 'of', 'Item', 'Price', 'Cost'], *rows], right: [0, 3, 4])
           pdf.move_down(6)
@@ -55,7 +54,7 @@ module Formats
           line.cuts.bars.each_with_index do |bar, index|
             from = bar.fresh? ? "new reel of #{OfferText.reel(bar.length)}" : "#{length(bar.length)} on hand"
             line("#{index + 1}. #{from}, #{length(bar.left)} left", size: SMALL)
-            drawing(ReelSvg.new(bar.pieces, bar.length, unit: @unit, title: from).to_s)
+            drawing(ReelSvg.new(bar.pieces, bar.length, unit: unit, title: from).to_s)
           end
           line.cuts.too_long.each { |piece| rich("<b>#{safe(piece.owner)}: #{length(piece.length)} is longer than any reel</b>") }
         end
@@ -80,12 +79,8 @@ module Formats
 
       def steps
         heading('Steps')
-        rows = @plan.steps.map { |step| [step.number.to_s, Wording.step(step.step, unit: @unit), step.technique.level.to_s, step.tools.map(&:name).join(', ')] }
+        rows = @plan.steps.map { |step| [step.number.to_s, Wording.step(step.step, unit: unit), step.technique.level.to_s, step.tools.map(&:name).join(', ')] }
         table([['', 'Step', 'Level', 'Tools'], *rows], right: [0, 2], widths: { 0 => 22, 2 => 38, 3 => 130 })
-      end
-
-      def length(value)
-        LengthPrint.call(value, @unit)
       end
     end
   end

@@ -51,10 +51,8 @@ module Web
         Formats::OfferText.reel(length)
       end
 
-      # Small beads are handed out by weight.
       def weight(need)
-        small = need.part.bead? && need.part.outer < Core::Construction::Strung::SMALL_BELOW
-        small ? Formats::OfferText.weight(need.part, need.count) : ''
+        Formats::OfferText.handed_out(need.part, need.count)
       end
 
       # @return [Integer] of one item, bought beyond what is wanted

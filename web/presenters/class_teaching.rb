@@ -54,10 +54,6 @@ module Web
         order.beyond.select { |_, more| more.negative? }.map { |code, more| Formats::Wording.say("costs.#{code}", count: -more) }
       end
 
-      def preparable?(step)
-        step.preparable
-      end
-
       # @return [Array<Core::Technique::Skill>] of the class's steps that have an easier school
       def with_easier
         order.steps.map { |step| @plan.technique_of(step) }.uniq.select { |skill| skill.easier && @studio.catalogue.table.techniques.key?(skill.easier) }

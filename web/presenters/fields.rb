@@ -25,6 +25,13 @@ module Web
 
       private
 
+      # @param taken [#key?] @return [String] a key made from a name that nothing else has
+      def key_from(name, taken, otherwise:)
+        plain = name.unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 50]
+        base = plain.empty? ? otherwise : plain
+        (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |key| !taken.key?(key) }
+      end
+
       # Line breaks and tabs in a one-line field become spaces; what is no text counts as empty.
       def clean(text)
         text.is_a?(String) ? text.dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''

@@ -47,8 +47,7 @@ module Web
       end
 
       def weight(item)
-        small = item.length.nil? && item.item.bead? && item.item.outer < Core::Construction::Strung::SMALL_BELOW
-        small ? Formats::OfferText.weight(item.item, item.count) : ''
+        item.length ? '' : Formats::OfferText.handed_out(item.item, item.count)
       end
 
       private

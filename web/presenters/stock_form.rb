@@ -243,10 +243,7 @@ module Web
       end
 
       def free_key
-        plain = value(:name).unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 50]
-        base = plain.empty? ? 'part' : plain
-        taken = @studio.catalogue.table.public_send(table_name)
-        (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |name| !taken.key?(name) }
+        key_from(value(:name), @studio.catalogue.table.public_send(table_name), otherwise: 'part')
       end
     end
   end

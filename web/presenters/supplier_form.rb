@@ -18,7 +18,7 @@ module Web
 
       # @return [Core::Supply::Supplier]
       def supplier
-        Core::Supply::Supplier.new(key: key || free_key, name: value(:name), delivery: money(:delivery), minimum: money(:minimum))
+        Core::Supply::Supplier.new(key: key || key_from(value(:name), @market.suppliers, otherwise: 'supplier'), name: value(:name), delivery: money(:delivery), minimum: money(:minimum))
       end
 
       private
@@ -32,12 +32,6 @@ module Web
         errors[:name] = 'Give a name of at most 120 characters.' if value(:name).empty? || value(:name).length > 120
         %i[delivery minimum].each { |name| errors[name] = 'Give an amount such as 4.50, or leave it empty.' unless money(name) && !money(name).minor.negative? }
         errors
-      end
-
-      def free_key
-        base = value(:name).unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 50]
-        base = 'supplier' if base.empty?
-        (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |name| !@market.suppliers.key?(name) }
       end
     end
   end
