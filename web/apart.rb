@@ -23,8 +23,12 @@ module Web
       reap(child) if child
     end
 
+    # Gives way to the pages.
+    NICENESS = 10
+
     # Nothing of the parent is left running or closed: no exit handlers, no database.
     def child(work, reader, writer)
+      Process.setpriority(Process::PRIO_PROCESS, 0, NICENESS)
       reader.close
       %w[INT TERM].each { |signal| trap(signal, 'DEFAULT') }
       work.call(->(report) { writer.write(Marshal.dump(report)) && writer.flush })
