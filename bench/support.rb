@@ -2,7 +2,7 @@
 
 # Shared by the measurements: a class of 24 people, medians, a served application.
 require 'eager_bench'
-EagerBench.load(:core, :formats, :store, :demo)
+EagerBench.load(:core, :formats, :store, :application, :demo)
 
 module Bench
   module_function

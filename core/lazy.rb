@@ -13,6 +13,16 @@ module Core
       @lock.synchronize { @value ||= @work.call }
     end
 
+    # What is carried to another process is worked out first.
+    def marshal_dump
+      value
+    end
+
+    def marshal_load(value)
+      @lock = Mutex.new
+      @value = value
+    end
+
     def ==(other)
       other.is_a?(Lazy) && (equal?(other) || value == other.value)
     end

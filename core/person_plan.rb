@@ -1,15 +1,15 @@
 # frozen_string_literal: true
 
 module Core
-  # One attendee's part of a plan. piece: Sizing::Piece, Sizing::OutOfReach or Sizing::MissingMeasure
-  # body: the measure sized by · measure, ease: what the wish was built from (nil without a measure) · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
+  # One attendee's part of a plan. piece: Sizing::Piece or Sizing::OutOfReach · assumed: whether they were not measured and are planned at an assumed size
+  # body: the measure sized by · measure, ease: what the size asked for was built from · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
   # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared: [(Construction::StepUse, reason)], steps of the piece they do not do
-  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze, spared: [].freeze) do
+  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze, spared: [].freeze, assumed: false) do
     def fitted?
       piece.is_a?(Sizing::Piece)
     end
 
-    # @return [Array<Sizing::Term>] from the body measure to what the piece lands on; empty when not fitted
+    # @return [Array<Sizing::Term>] from the body measure to the finished size; empty when not fitted
     def working
       return [] unless fitted?
 

@@ -7,9 +7,9 @@ module Core
   # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable: Session::Timetable
   # sample: PersonPlan at a usual size, for a class without sized people
   Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil, table: nil) do
-    # @param supply [Supply::ClassSupply, nil] @param forecast [Session::Forecast, Session::Impossible, nil]
-    def verdicts(supply = nil, forecast = nil)
-      Verdicts.new(self, supply, forecast).call
+    # @param supply [Supply::ClassSupply, nil] @param outlook [Session::Outlook, Session::Impossible, nil]
+    def verdicts(supply = nil, outlook = nil)
+      Verdicts.new(self, supply, outlook).call
     end
 
     # @return [Array<Verdict>] what stands between the class and its evening, first thing first
@@ -32,8 +32,18 @@ module Core
       Room::Seating.new(people.map(&:attendee), tools).plan
     end
 
+    # @return [Measure::Length, nil] at which those are planned who were not measured; nil when all were
+    def assumed_size
+      people.find(&:assumed)&.measure
+    end
+
     def person(key)
       people.find { |person| person.attendee.key == key }
+    end
+
+    # @param part [Catalogue::Part] @return [Integer] spares of it, as this class holds them back
+    def held_back(part)
+      spares[part].held(workshop.supply.spares)
     end
 
     # @return [Array<PersonPlan>] everybody's kit, those for late sign-ups too

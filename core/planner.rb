@@ -13,6 +13,8 @@ module Core
       @check = Fit::Check.new(table, open_rings: open_rings)
       @blueprints = {}
       @fits = {}
+      # What pieces share that are one and the same object.
+      @shared = {}.compare_by_identity
       @orders = {}
       begin_lists
     end
@@ -37,7 +39,7 @@ module Core
     def changed(workshop, attendees)
       @workshop = workshop
       @attendees = attendees
-      @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = nil
+      @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = @assumed_size = nil
       begin_lists
       self
     end
@@ -61,7 +63,7 @@ module Core
     # Kits for people who may still come, as beginners of a usual or the largest size there is.
     def extras
       @extras ||= begin
-        sized = people.select(&:measure).sort_by(&:measure)
+        sized = people.reject(&:assumed).sort_by(&:measure)
         model = supply.extra_size == :largest ? sized.last : sized[sized.size / 2]
         (1..(model ? supply.extra_kits : 0)).map do |number|
           person(People::Attendee.new(key: "extra-#{number}", name: "Late sign-up #{number}", level: 1, measures: model.attendee.measures, ease: model.attendee.ease))
@@ -93,27 +95,28 @@ module Core
     end
 
     def person(attendee)
-      measure = measure_of(attendee)
-      return unfitted(attendee, Sizing::MissingMeasure.new(body: @design.body)) if measure.nil?
-
+      known = measure_of(attendee)
+      measure = known || assumed_size
       ease = @design.body == :own ? Measure::Length::ZERO : attendee.ease || @design.ease
       piece = fit(attendee, measure + ease)
-      return unfitted(attendee, piece, measure, ease) if piece.is_a?(Sizing::OutOfReach)
-
-      fitted(attendee, piece, measure, ease)
+      common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
+      piece.is_a?(Sizing::OutOfReach) ? PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [], **common) : fitted(attendee, piece, common)
     end
 
     def measure_of(attendee)
       @design.body == :own ? blueprint(attendee.colourway).own_size : attendee.measures[@design.body]
     end
 
-    def unfitted(attendee, reason, measure = nil, ease = nil)
-      PersonPlan.new(attendee: attendee, body: @design.body, piece: reason, measure: measure, ease: ease, needs: [], cuts: [], tools: {},
-        tasks: [])
+    # Whoever was not measured counts all the same: at the size set for them, at the middle of the group's, or at a usual one.
+    def assumed_size
+      @assumed_size ||= begin
+        known = @attendees.filter_map { |attendee| attendee.measures[@design.body] }.sort
+        @workshop.assumed_size || known[known.size / 2] || Measure::Length.mm(Sizing::Blueprint::USUAL_MM.fetch(@design.body))
+      end
     end
 
-    def fitted(attendee, piece, measure, ease)
-      shared = @fits[piece.object_id] ||= {
+    def fitted(attendee, piece, common)
+      shared = @shared[piece] ||= {
         needs: Bill::Need.sum(piece.parts, times: @design.made),
         cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.off_reel),
         steps: ordered(piece.steps),
@@ -122,9 +125,8 @@ module Core
       }
       own = @check.person(attendee, piece, shared[:cautions], @design)
       list = @lists.for(attendee, shared[:steps])
-      PersonPlan.new(attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, needs: shared[:needs], cuts: shared[:cuts],
-        tools: held_at_once(list), tasks: tasks(list, attendee), spared: list.spared,
-        findings: own.reject { |f| f.status == :fits } + shared[:findings])
+      PersonPlan.new(needs: shared[:needs], cuts: shared[:cuts], tools: held_at_once(list), tasks: tasks(list, attendee), spared: list.spared,
+        findings: own.reject { |f| f.status == :fits } + shared[:findings], **common)
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.

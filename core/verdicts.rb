@@ -3,17 +3,14 @@
 module Core
   # Judges a plan: what is still in the way of the class, in the order in which it is best mended.
   class Verdicts
-    CODES = %i[people sizes landings fit parts steps tools time].freeze
-
-    # Less spare time than this share of the class is tight (from memory).
-    TIGHT_SHARE = 0.08
+    CODES = %i[people sizes finished fit watch parts steps tools time].freeze
 
     # @param plan [Plan] @param supply [Supply::ClassSupply, nil] nil where no stock is known, or nothing more is needed of it
-    # @param forecast [Session::Forecast, Session::Impossible, nil] nil where nothing is simulated: then times are judged by the plain sum
-    def initialize(plan, supply = nil, forecast = nil)
+    # @param outlook [Session::Outlook, Session::Impossible, nil] nil while nothing is known of the session: the plain sum is no promise
+    def initialize(plan, supply = nil, outlook = nil)
       @plan = plan
       @supply = supply
-      @forecast = forecast
+      @outlook = outlook
     end
 
     # @return [Array<Verdict>]
@@ -29,19 +26,19 @@ module Core
     end
 
     def sizes
-      missing = keys { |person| person.piece.is_a?(Sizing::MissingMeasure) }
-      unreachable = keys { |person| person.piece.is_a?(Sizing::OutOfReach) }
+      missing = keys(&:assumed)
+      unreachable = keys { |person| !person.fitted? }
       status = if unreachable.any? then :will_not
                elsif missing.any? then :unknown
                else :fits
                end
       Verdict.new(code: :sizes, status: status, section: :people, subjects: unreachable + missing,
-                  values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size })
+                  values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size, assumed: @plan.assumed_size || Measure::Length::ZERO })
     end
 
-    def landings
+    def finished
       off = keys { |person| person.fitted? && person.piece.status == :tight }
-      Verdict.new(code: :landings, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
+      Verdict.new(code: :finished, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
                   values: { number: off.size, near: Sizing::Piece::NEAR, all: @plan.people.count(&:fitted?) })
     end
 
@@ -54,6 +51,11 @@ module Core
                end
       Verdict.new(code: :fit, status: status, section: :fit, subjects: (wrong + unknown).map(&:first).uniq,
                   values: { number: kinds([wrong, unknown, tight].find(&:any?) || []) })
+    end
+
+    def watch
+      watched = keys { |person| person.findings.any? { |finding| finding.status == :watch } }
+      Verdict.new(code: :watch, status: :tight, section: :people, subjects: watched, values: { number: watched.size }) if watched.any?
     end
 
     def parts
@@ -87,30 +89,22 @@ module Core
                   values: { number: short.sum(&:missing), kinds: short.size })
     end
 
-    # Less than half of what was wished for is in the way; less than all of it is tight.
+    # Less than half of the target is in the way; less than all of it is tight.
     def time
-      return summed if @forecast.nil?
-      return Verdict.new(code: :time, status: :unknown, section: :clock, values: {}) if @forecast.is_a?(Session::Impossible)
+      return awaited if @outlook.nil?
+      return Verdict.new(code: :time, status: :unknown, section: :clock, values: {}) if @outlook.is_a?(Session::Impossible)
 
-      chance = (@forecast.chance * 100).round
-      wish = @plan.workshop.session.wish
-      status = if chance >= wish then :likely
-               else chance * 2 >= wish ? :doubtful : :unlikely
+      chance = (@outlook.chance * 100).round
+      target = @plan.workshop.session.target
+      status = if chance >= target then :likely
+               else chance * 2 >= target ? :doubtful : :unlikely
                end
-      Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock, subjects: [@forecast.most_often_last].compact,
-                  values: { words: status, number: chance, wish: wish, by: @plan.workshop.start + @forecast.end_at(0.9), planned: @plan.workshop.ends })
+      Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock, subjects: [@outlook.last].compact,
+                  values: { words: status, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end, planned: @plan.workshop.ends })
     end
 
-    def summed
-      timetable = @plan.timetable
-      spare = timetable.spare_minutes
-      tight = @plan.workshop.minutes * TIGHT_SHARE
-      status = if timetable.rows.empty? then :unknown
-               elsif spare.negative? then :will_not
-               else spare < tight ? :tight : :fits
-               end
-      Verdict.new(code: :time, status: status, section: :clock, subjects: [timetable.last_attendee].compact,
-                  values: { spare: spare, ends: @plan.workshop.start + timetable.needed_minutes, planned: @plan.workshop.ends })
+    def awaited
+      Verdict.new(code: :time, status: :awaited, section: :clock)
     end
 
     def keys(&block)

@@ -15,10 +15,13 @@ module Demo
       { parts: R::PART, lines: R::LINE, tools: R::TOOL, techniques: R::TECHNIQUE }.each do |name, record|
         studio.catalogue.save(name, data[name.to_s].map { |d| record.read(d) })
       end
-      data['closures'].each do |d|
-        studio.catalogue.save_closure(Store::Catalogue::Closure.new(key: d['key'], name: d['name'], first: d['first'], last: d['last'], takes_clasp: d['takes_clasp'] || false))
-      end
+      data['closures'].each { |d| studio.catalogue.save_closure(closure(d)) }
       data['projects'].each { |d| studio.projects.save(R::DESIGN.read(d)) }
+    end
+
+    # @param data [Hash] @return [Store::Catalogue::Closure]
+    def closure(data)
+      Store::Catalogue::Closure.new(key: data['key'], name: data['name'], first: data['first'], last: data['last'], takes_clasp: data['takes_clasp'] || false)
     end
 
     def classes(studio)

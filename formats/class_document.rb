@@ -3,8 +3,11 @@
 require 'json'
 
 module Formats
-  # A class as one JSON file: everything its plan depends on. The schema is docs/formats/class.v1.schema.json.
+  # A class as one JSON file: everything its result depends on. The schema is docs/formats/class.v1.schema.json.
   module ClassDocument
+    # inputs: Core::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock
+    Content = Core::Value.define(:inputs, :market, :stock)
+
     FORMAT = 'eager-bench.class'
     VERSION = 1
     LARGEST_BYTES = 2_000_000
@@ -13,7 +16,7 @@ module Formats
 
     module_function
 
-    # @param text [String] JSON @return [Core::Inputs] ready to plan
+    # @param text [String] JSON @return [Content]
     # @raise [BadDocument] naming every place that is wrong
     def read(text)
       data = parse(text)
@@ -22,15 +25,16 @@ module Formats
       errors = Schema.errors('class.v1', data)
       raise BadDocument.new(errors) if errors.any?
 
-      inputs = build(data)
-      check_whole(inputs)
-      inputs
+      content = build(in_present_names(data))
+      check_whole(content.inputs)
+      content
     end
 
-    # @param inputs [Core::Inputs] @return [Hash] ready for JSON
-    def write(inputs)
+    # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock] @return [Hash] ready for JSON
+    def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new)
       { 'format' => FORMAT, 'version' => VERSION, 'class' => R::WORKSHOP.write(inputs.workshop), 'project' => R::DESIGN.write(inputs.design),
-        'attendees' => inputs.attendees.map { |a| R::ATTENDEE.write(a) }, 'catalogue' => catalogue(inputs), 'calibration' => R::CALIBRATION.write(inputs.calibration) }
+        'attendees' => inputs.attendees.map { |a| R::ATTENDEE.write(a) }, 'catalogue' => catalogue(inputs), 'open_rings' => inputs.open_rings.to_s,
+        'calibration' => R::CALIBRATION.write(inputs.calibration), 'market' => market(market), 'stock' => stock(stock) }
     end
 
     def parse(text)
@@ -46,8 +50,9 @@ module Formats
       table = Core::Catalogue::Table.new(parts: keyed(R::PART, catalogue['parts'], 'parts'), lines: keyed(R::LINE, catalogue['lines'], 'lines'),
                                          tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
                                          techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'))
-      Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
-                       attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
+      inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table, open_rings: data.fetch('open_rings', 'warn').to_sym,
+        attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
+      Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])))
     rescue Core::Measure::NotALength => e
       raise BadDocument.at('', 'lengths with a unit, such as "190 mm"', e.text.to_s)
     end
@@ -90,23 +95,50 @@ module Formats
       raise BadDocument.at("/attendees/#{index}/colourway", "one of #{design.colourways.keys.join(', ')}", attendee.colourway)
     end
 
-    # Only the parts and lines the project names; tools and techniques whole, since constructions choose among them.
-    def catalogue(inputs)
-      named = strings(R::DESIGN.write(inputs.design)).to_h { |text| [text, true] }
-      table = inputs.table
-      { 'parts' => table.parts.values.select { |p| named[p.key] }.map { |p| R::PART.write(p) },
-        'lines' => table.lines.values.select { |l| named[l.key] }.map { |l| R::LINE.write(l) },
-        'tools' => table.tools.values.map { |t| R::TOOL.write(t) }, 'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) } }
+    # Names that older files use.
+    def in_present_names(data)
+      session = data.dig('class', 'session')
+      session['target'] = session.delete('wish') if session&.key?('wish')
+      data['attendees'].each do |person|
+        next unless person.key?('mind')
+
+        person['notes'] ||= person.delete('mind')
+        person['needs'] ||= R::NEEDS.write(Core::People::NeedsReader.read(person['notes']))
+      end
+      data
     end
 
-    def strings(data)
-      case data
-      when Hash then data.keys + data.values.flat_map { |value| strings(value) }
-      when Array then data.flat_map { |value| strings(value) }
-      when String then [data]
-      else []
-      end
+    def market(market)
+      { 'currency' => market.currency, 'suppliers' => market.suppliers.values.map { |supplier| { **R::SUPPLIER.write(supplier), 'delivery' => supplier.delivery.minor, 'minimum' => supplier.minimum.minor } },
+        'offers' => market.offers.map { |offer| { **R::OFFER.write(offer), 'price' => offer.price.minor } } }
     end
-    private_class_method :parse, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :strings
+
+    def read_market(data)
+      return Core::Supply::Market.new if data.nil?
+
+      money = ->(minor) { Core::Money.new(minor: minor.to_i, currency: data['currency']) }
+      suppliers = data['suppliers'].to_h { |one| [one['key'], R::SUPPLIER.read(one.merge('delivery' => money.(one['delivery']), 'minimum' => money.(one['minimum'])))] }
+      stray = data['offers'].index { |offer| !suppliers.key?(offer['supplier']) }
+      raise BadDocument.at("/market/offers/#{stray}/supplier", "one of #{suppliers.keys.join(', ')}", data['offers'][stray]['supplier']) if stray
+
+      Core::Supply::Market.of(data['offers'].map { |offer| R::OFFER.read(offer.merge('price' => money.(offer['price']))) }, suppliers, data['currency'])
+    end
+
+    def stock(stock)
+      stock.parts.select { |_, count| count.positive? }.map { |key, count| { 'kind' => 'part', 'item' => key, 'quantity' => count } } +
+        stock.lines.flat_map { |key, bars| bars.select { |_, count| count.positive? }.map { |length, count| { 'kind' => 'line', 'item' => key, 'quantity' => count, 'length' => length.to_s } } }
+    end
+
+    def read_stock(entries)
+      Core::Supply::Stock.of(entries.map { |entry| R::ENTRY.read({ **entry, 'reason' => 'counted' }) })
+    end
+
+    # Whole: constructions and cures choose among all there is.
+    def catalogue(inputs)
+      table = inputs.table
+      { 'parts' => table.parts.values.map { |p| R::PART.write(p) }, 'lines' => table.lines.values.map { |l| R::LINE.write(l) },
+        'tools' => table.tools.values.map { |t| R::TOOL.write(t) }, 'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) } }
+    end
+    private_class_method :parse, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :in_present_names, :market, :read_market, :stock, :read_stock
   end
 end

@@ -1,17 +1,19 @@
 # frozen_string_literal: true
 
 module Formats
-  # A gauge's question as text, from an address or a command line, with what is wrong at each field.
+  # A fit check's question as text, from an address or a command line, with what is wrong at each field.
   class GaugeQuestion
     FIELDS = %i[purpose line passes line2 passes2 hole outer part].freeze
     USUAL = { 'purpose' => 'hole', 'line' => '0.38 mm', 'passes' => '2', 'line2' => '', 'passes2' => '1', 'hole' => '1.0 mm', 'outer' => '', 'part' => '' }.freeze
+
+    LONGEST = 60
 
     attr_reader :values, :errors
 
     # @param given [Hash{String=>Object}] @param table [Core::Catalogue::Table]
     def initialize(given, table)
       @table = table
-      @values = USUAL.to_h { |name, usual| [name, given[name].is_a?(String) ? given[name].scrub.delete("\u0000").strip : usual] }
+      @values = USUAL.to_h { |name, usual| [name, given[name].is_a?(String) ? given[name].byteslice(0, LONGEST * 4).scrub[0, LONGEST].delete("\u0000").strip : usual] }
       @errors = {}
       read
     end

@@ -4,13 +4,20 @@ module Formats
   # Turns a pasted or loaded list into attendees: guesses what each column holds, lets the guess be corrected,
   # and says what is wrong at each cell. Nothing is saved here.
   class PeopleImport
-    FIELDS = %i[name wrist neck ankle level mind].freeze
+    FIELDS = %i[name wrist neck ankle level notes].freeze
     HEADERS = {
       name: /\b(name|who|attendee|participant|person|student)\b/i, wrist: /wrist|\bhand\b/i, neck: /neck|collar/i, ankle: /ankle/i,
-      level: /level|experience|skill/i, mind: /mind|note|allerg|remark|comment|care|need/i
+      level: /level|experience|skill|ability/i, notes: /mind|note|allerg|remark|comment|care|need/i
     }.freeze
     UNIT_IN_HEADER = /\b(mm|cm|inch(?:es)?|ins?)\b|(")/i
     LONGEST_NAME = 80
+    LONGEST_NOTES = 2000
+    LONGEST_MEASURE = 40
+    # Words for levels, and for how long somebody has done it (from memory).
+    LEVEL_WORDS = { 1 => /\b(?:absolute |complete |total )?(?:beginner|novice|none|never|new|newcomer|first time)\b/i, 2 => /\b(?:improver|some|a little|elementary|basic)\b/i,
+                    3 => /\b(?:intermediate|medium|average)\b/i, 4 => /\b(?:experienced|advanced|confident)\b/i, 5 => /\b(?:expert|professional|teacher|master)\b/i }.freeze
+    YEARS = /(\d{1,2})\+? ?(?:years?|yrs?)/i
+    LEVEL_BY_YEARS = [[5, 4], [2, 3], [1, 2], [0, 1]].freeze
 
     # One row. attendee: nil when a cell stops it · problems, notes: {field => [wording key, values]}
     Entry = Core::Value.define(:number, :cells, :attendee, :problems, :notes)
@@ -86,7 +93,7 @@ module Formats
       return :level if cells.all? { |cell| cell.match?(/\A[1-5]\z/) } && !guessed.value?(:level)
       return :wrist if cells.count { |cell| cell.match?(%r{\A[\d.,/ ½¼¾]+ ?(mm|cm|in|inch|inches|")?\z}i) } > cells.size / 2
 
-      guessed.value?(:name) ? :mind : :name
+      guessed.value?(:name) ? :notes : :name
     end
 
     def cell(row, field)
@@ -100,7 +107,8 @@ module Formats
       name = read_name(row, names, problems, notes)
       measures = %i[wrist neck ankle].to_h { |body| [body, read_measure(row, body, problems, notes)] }.compact
       level = read_level(row, problems, notes)
-      attendee = Core::People::Attendee.new(key: number.to_s, name: name, level: level, measures: measures, mind: cell(row, :mind)) if problems.empty?
+      needs = read_needs(row, problems, notes)
+      attendee = Core::People::Attendee.new(key: number.to_s, name: name, level: level, measures: measures, needs: needs, notes: cell(row, :notes)) if problems.empty?
       Entry.new(number: number, cells: FIELDS.to_h { |field| [field, cell(row, field)] }, attendee: attendee, problems: problems, notes: notes)
     end
 
@@ -114,7 +122,8 @@ module Formats
 
     def read_measure(row, body, problems, notes)
       text = cell(row, body)
-      return if text.empty?
+      return if text.empty? || text.match?(/\A[-\u2013?]+\z/)
+      return (problems[body] = [:measure_unreadable, { text: "#{text[0, LONGEST_MEASURE]}\u2026" }]) && nil if text.length > LONGEST_MEASURE
 
       result = MeasureText.read(text, body, unit_in_header(body))
       problems[body] = result.problem if result.problem
@@ -135,8 +144,26 @@ module Formats
         notes[:level] = [:level_assumed, {}]
         return 1
       end
-      level = text[/\A(?:level )?([1-5])\z/i, 1] or problems[:level] = [:level_unreadable, { text: text }]
+      level = text[/\A(?:level )?([1-5])\z/i, 1]&.to_i || level_in_words(text)
+      problems[:level] = [:level_unreadable, { text: text[0, 60] }] if level.nil?
+      notes[:level] = [:level_read, { text: text[0, 60], level: level }] if level && text.to_i != level
       level.to_i
+    end
+
+    # @return [Integer, nil]
+    def level_in_words(text)
+      LEVEL_WORDS.find { |_, pattern| pattern.match?(text) }&.first || (years = text[YEARS, 1]) && LEVEL_BY_YEARS.find { |least, _| years.to_i >= least }.last
+    end
+
+    # What the notes suggest, shown before it is saved.
+    def read_needs(row, problems, notes)
+      text = cell(row, :notes)
+      return Core::People::Needs.new.tap { problems[:notes] = [:notes_too_long, {}] } if text.length > LONGEST_NOTES
+
+      needs = Core::People::NeedsReader.read(text)
+      suggested = needs.flags.map { |flag| Wording.say("flags.#{flag}") } + [("age #{needs.age}" if needs.age)].compact
+      notes[:notes] = [:needs_suggested, { needs: suggested.join(', ') }] if suggested.any?
+      needs
     end
   end
 end

@@ -5,10 +5,10 @@ require 'cgi'
 module Formats
   # Draws a piece laid flat, to scale, on a ruler. One unit of the drawing is one millimetre.
   class PieceSvg
-    # A mark along the ruler's edge. status: :fits, :tight, :will_not or :wish · at: millimetres from the ruler's zero
+    # A mark along the ruler's edge. status: :fits, :tight, :will_not or :asked · at: millimetres from the ruler's zero
     Mark = Core::Value.define(:at, :status, :text)
 
-    # A verdict at a place. at: millimetres from the ruler's zero · status: a key of RING_PATHS · text: its number
+    # A verdict at a place. at: millimetres from the ruler's zero · status: a key of MARK_PATHS · text: its number
     Pin = Core::Value.define(:at, :status, :text)
 
     MARGIN = 6.0
@@ -172,7 +172,7 @@ module Formats
         base = -half_height - (@marks.any? ? MARKS * scale : 1)
         y = base - ((row + 0.5) * PIN * scale)
         %(<g class="mark mark-#{pin.status}"><path d="M#{n(pin.at)} #{n(y + (2 * scale))}V#{n(-half_height * 0.4)}" stroke="currentColor" stroke-width="0.25" fill="none"/>) +
-          %(<path d="#{RING_PATHS.fetch(pin.status)}" transform="translate(#{n(pin.at)} #{n(y)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>) +
+          %(<path d="#{MARK_PATHS.fetch(pin.status)}" transform="translate(#{n(pin.at)} #{n(y)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>) +
           %(<text x="#{n(pin.at + (2.6 * scale))}" y="#{n(y + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" fill="currentColor" font-weight="700">#{h(pin.text)}</text></g>)
       end.join
     end
@@ -214,25 +214,27 @@ module Formats
       [(mark(first, 'end', -3) if first), *others.map { |mark| mark(mark, 'start', 3) }].join
     end
 
-    # Rings at the upper edge: whole fits, half is tight, open will not; the wish is a line across.
+    # Verdicts at the upper edge; the size asked for is a line across.
     def mark(mark, anchor, aside)
       top = -half_height - (6 * scale)
-      line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" #{'stroke-dasharray="1.2 0.8"' if mark.status == :wish} fill="none"/>)
+      line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" #{'stroke-dasharray="1.2 0.8"' if mark.status == :asked} fill="none"/>)
       words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
       %(<g class="mark mark-#{mark.status}">#{line}#{ring(mark, top)}#{words}</g>)
     end
 
     def ring(mark, top)
-      return '' if mark.status == :wish
+      return '' if mark.status == :asked
 
-      %(<path d="#{RING_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>)
+      %(<path d="#{MARK_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>)
     end
 
-    # Rings of radius 1.8 about the origin.
-    RING_PATHS = {
-      press: 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0M-1.8 0H1.8',
-      fits: 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0', tight: 'M0 -1.8A1.8 1.8 0 0 1 0 1.8Z',
-      will_not: 'M1.27 -1.27A1.8 1.8 0 1 0 1.27 1.27', unknown: 'M-0.7 -1.66A1.8 1.8 0 0 1 0.7 -1.66M1.66 -0.7A1.8 1.8 0 0 1 1.66 0.7M0.7 1.66A1.8 1.8 0 0 1 -0.7 1.66M-1.66 0.7A1.8 1.8 0 0 1 -1.66 -0.7'
+    CIRCLE = 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0'
+    # Marks about the origin, told apart by form alone: a tick, a hatched half, a cross, a broken ring with a dot, a bar, an eye, three dots.
+    MARK_PATHS = {
+      fits: "#{CIRCLE}M-0.9 0.1L-0.2 0.8L1 -0.7", tight: "#{CIRCLE}M0 -1.8V1.8M0 -1.2H1.3M0 -0.4H1.75M0 0.4H1.75M0 1.2H1.3",
+      will_not: "#{CIRCLE}M-0.85 -0.85L0.85 0.85M0.85 -0.85L-0.85 0.85", press: "#{CIRCLE}M-1 0H1", watch: "#{CIRCLE}M0.6 0A0.6 0.6 0 1 1 -0.6 0A0.6 0.6 0 1 1 0.6 0",
+      unknown: 'M-0.7 -1.66A1.8 1.8 0 0 1 0.7 -1.66M1.66 -0.7A1.8 1.8 0 0 1 1.66 0.7M0.7 1.66A1.8 1.8 0 0 1 -0.7 1.66M-1.66 0.7A1.8 1.8 0 0 1 -1.66 -0.7M0 0h0.01',
+      awaited: 'M-1.4 0h0.01M0 0h0.01M1.4 0h0.01'
     }.freeze
 
     def n(number)

@@ -1,21 +1,23 @@
 # frozen_string_literal: true
 
 module Formats
-  # A plan as JSON: the same numbers the page shows. The schema is docs/formats/plan.v1.schema.json.
+  # A class's result as JSON: the same numbers the pages show. The schema is docs/formats/plan.v2.schema.json.
   # Lengths are numbers of millimetres, names end in _mm; times are minutes, names end in _minutes.
   module PlanDocument
     FORMAT = 'eager-bench.plan'
-    VERSION = 1
+    VERSION = 2
 
     module_function
 
-    # @param plan [Core::Plan] @param forecast [Core::Session::Forecast, Core::Session::Impossible, nil] @return [Hash] ready for JSON
-    def write(plan, forecast = nil)
+    # @param result [Application::ClassResult] of a class that can be built @return [Hash] ready for JSON
+    def write(result)
+      plan = result.plan
       { 'format' => FORMAT, 'version' => VERSION, 'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
-        'verdicts' => plan.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
+        'verdicts' => result.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
         'lines' => plan.line_totals.map { |line, total| line(plan, line, total) },
-        'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'forecast' => forecast(plan), **simulation(plan, forecast) }
+        'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'if_nobody_waited' => unwaited(plan), 'simulation' => simulation(plan, result.forecast),
+        'order' => result.supply && order(result.supply.order), 'seat' => result.seat_costs && seat(result.seat_costs), 'calibration' => calibration(result) }.compact
     end
 
     def verdict(verdict)
@@ -24,18 +26,14 @@ module Formats
 
     def person(person)
       base = { 'key' => person.attendee.key, 'name' => person.attendee.name, 'level' => person.attendee.level,
-               'mind' => person.attendee.flags.map(&:to_s) }
-      person.fitted? ? base.merge(fitted(person)) : base.merge('state' => state(person.piece), 'why' => Wording.unfitted(person.piece))
-    end
-
-    def state(piece)
-      piece.is_a?(Core::Sizing::OutOfReach) ? 'out_of_reach' : 'missing_measure'
+               'flags' => person.attendee.flags.map(&:to_s), 'size_assumed' => person.assumed }
+      person.fitted? ? base.merge(fitted(person)) : base.merge('state' => 'out_of_reach', 'why' => Wording.unfitted(person.piece))
     end
 
     def fitted(person)
       piece = person.piece
-      { 'state' => 'fitted', 'measure_mm' => person.measure.to_mm, 'ease_mm' => person.ease.to_mm, 'worn_mm' => piece.worn.to_mm,
-        'on_line_mm' => piece.on_line.to_mm, 'beaded_mm' => beaded(piece).to_mm, 'lands_mm' => piece.landing.to_mm, 'play_mm' => piece.play.to_mm,
+      { 'state' => 'fitted', 'repeats' => piece.repeats, 'beads' => person.bead_count, 'measure_mm' => person.measure.to_mm, 'ease_mm' => person.ease.to_mm, 'worn_mm' => piece.worn.to_mm,
+        'on_line_mm' => piece.on_line.to_mm, 'beaded_mm' => beaded(piece).to_mm, 'inside_mm' => piece.inside.to_mm, 'play_mm' => piece.play.to_mm,
         'deviation_mm' => piece.deviation.to_mm, 'working' => person.working.map { |t| term(t) }, 'materials' => person.needs.map { |n| need(n) },
         'cuts' => person.cuts.map { |c| cut(c) }, 'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
         'fit' => person.findings.map { |f| finding(f) }, 'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) } },
@@ -87,27 +85,50 @@ module Formats
 
     def step(step)
       { 'number' => step.number, 'key' => step.step.key, 'technique' => step.technique.key, 'level' => step.technique.level,
-        'after' => step.step.after, 'tools' => step.tools.map(&:key), 'cautions' => step.cautions.map(&:to_s), 'text' => Wording.step(step.step), 'reason' => step.reason.code.to_s,
+        'after' => step.step.after, 'checkpoint' => step.step.checkpoint ? true : false, 'tools' => step.tools.map(&:key), 'cautions' => step.cautions.map(&:to_s), 'text' => Wording.step(step.step), 'reason' => step.reason.code.to_s,
         'minutes_by_level' => step.minutes_by_level.to_h { |level, minutes| [level.to_s, minutes.round(2)] } }
     end
 
-    def forecast(plan)
+    def unwaited(plan)
       timetable = plan.timetable
-      { 'method' => 'sum', 'needed_minutes' => timetable.needed_minutes.round(2), 'spare_minutes' => timetable.spare_minutes.round(2),
+      { 'needed_minutes' => timetable.needed_minutes.round(2), 'spare_minutes' => timetable.spare_minutes.round(2),
         'ends' => (plan.workshop.start + timetable.needed_minutes).to_s, 'last' => timetable.last_attendee }
     end
-    def simulation(plan, forecast)
-      return {} if forecast.nil?
-      return { 'simulation' => { 'impossible' => forecast.code.to_s, 'why' => Wording.say("impossible.#{forecast.code}", **forecast.values) } } if forecast.is_a?(Core::Session::Impossible)
 
-      { 'simulation' => { 'runs' => forecast.runs, 'chance' => forecast.chance.round(4), 'standard_error' => forecast.standard_error.round(4), 'ends_minutes' => ends(forecast),
-                          'attendees' => forecast.finishes.keys.map { |key| { 'key' => key, 'chance' => forecast.chance_of(key).round(4), 'half_minutes' => forecast.finish_at(key, 0.5).round(2) } },
-                          'last' => plan.person(forecast.most_often_last).attendee.key } }
+    def simulation(plan, state)
+      found = state.found
+      return { 'state' => 'awaited' } if found.nil?
+      return { 'state' => 'impossible', 'code' => found.code.to_s, 'why' => Wording.say("impossible.#{found.code}", **found.values) } if found.is_a?(Core::Session::Impossible)
+
+      { 'state' => state.running ? 'refining' : 'done', 'runs' => found.runs, 'chance' => found.chance.round(4), 'standard_error' => found.standard_error.round(4),
+        'ends_minutes' => ends(found), 'late_end' => (plan.workshop.start + found.end_at(0.9)).to_s, 'last' => found.most_often_last,
+        'attendees' => found.finishes.keys.map { |key| { 'key' => key, 'chance' => found.chance_of(key).round(4), 'half_minutes' => found.finish_at(key, 0.5).round(2) } } }
+    end
+
+    def order(order)
+      { 'total' => money(order.total), 'proven' => order.proven, 'unoffered' => order.unoffered.map { |item, count| { 'item' => item.key, 'count' => count } },
+        'purchases' => order.purchases.map do |bought|
+          { 'supplier' => bought.offer.supplier, 'item' => bought.item.key, 'packs' => bought.number, 'units' => bought.units, 'wanted' => bought.wanted, 'cost' => money(bought.cost),
+            'length_mm' => bought.length&.to_mm }.compact
+        end }
+    end
+
+    def seat(seat)
+      { 'people' => seat.people, 'total' => money(seat.total), 'price' => seat.price && money(seat.price), 'break_even' => seat.break_even }.compact
+    end
+
+    def money(money)
+      { 'minor' => money.minor, 'currency' => money.currency, 'text' => money.to_s }
+    end
+
+    # All of it, also what stands at its starting value.
+    def calibration(result)
+      result.library.calibration.to_h.to_h { |name, value| [name.to_s, value.is_a?(Hash) ? value.transform_keys(&:to_s) : value] }
     end
 
     def ends(forecast)
       { 'early' => forecast.end_at(0.1).round(2), 'half' => forecast.end_at(0.5).round(2), 'late' => forecast.end_at(0.9).round(2) }
     end
-    private_class_method :simulation, :ends, :verdict, :person, :state, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool, :step, :forecast
+    private_class_method :simulation, :ends, :verdict, :person, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool, :step, :unwaited, :order, :seat, :money, :calibration
   end
 end

@@ -31,6 +31,8 @@ module Formats
       cells = CellTable.new(bytes).rows
       @trouble = columns_of(cells.first || []) || (%i[too_many] if cells.size > MOST_ROWS + 1)
       @rows = read(cells.drop(1), progress) unless @trouble
+      # Only the rows are kept: a list that was read is carried from one process to another.
+      @matcher = nil
     rescue CellTable::Unreadable => e
       @trouble = [:bad_quotes, { line: e.line }]
     end

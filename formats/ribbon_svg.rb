@@ -14,8 +14,8 @@ module Formats
     SHAPES = Hash.new([0, ROW - 6]).merge(wait_tool: [9, 5], wait_help: [9, 5], wait_group: [12, 2]).freeze
     PATTERNS = '<defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern>' \
                '<pattern id="dots" width="4" height="4" patternUnits="userSpaceOnUse"><rect width="2" height="4" fill="currentColor"/></pattern></defs>'
-    # One name with its row. chosen: drawn stronger · range: [early, late] minutes of its end, nil when not known
-    Row = Core::Value.define(:name, :segments, :chosen, range: nil)
+    # One name with its row. key: of the person · chosen: drawn stronger · range: [early, late] minutes of its end, nil when not known
+    Row = Core::Value.define(:key, :name, :segments, :chosen, range: nil)
 
     # @param rows [Array<Row>] @param start [Core::Measure::ClockTime] @param available [Integer] minutes of the class
     def initialize(rows, start:, available:, title:)
@@ -27,7 +27,7 @@ module Formats
 
     # @return [String]
     def to_s
-      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="img" aria-label="#{h(@title)}">#{PATTERNS}#{hours}#{bars}#{end_line}</svg>)
+      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="group" aria-label="#{h(@title)}">#{PATTERNS}#{hours}#{bars}#{end_line}</svg>)
     end
 
     # @return [String] a small sample of one kind, for the legend
@@ -61,7 +61,7 @@ module Formats
     def bars
       @rows.each_with_index.map do |row, index|
         top = (index * ROW) + 3
-        %(<g class="lane#{' chosen' if row.chosen}"><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{range(row, top)}#{bars_of(row.segments, top)}</g>)
+        %(<a class="lane#{' chosen' if row.chosen}" href="?seat=#{h(row.key)}" data-seat="#{h(row.key)}"><rect class="lane-hit" x="0" y="#{top - 2}" width="#{WIDTH}" height="#{ROW}" fill="transparent"/><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{range(row, top)}#{bars_of(row.segments, top)}</a>)
       end.join
     end
 

@@ -19,10 +19,11 @@ module Formats
     end
 
     def schemer(name)
+      # Patterns are those of ECMA-262, where ^ and $ are the ends of the text, not of a line.
       # Takes a third of a second to load, and most runs never check a file.
       require 'json_schemer'
       @schemers ||= {}
-      @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true)
+      @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true, regexp_resolver: 'ecma')
     end
 
     def expectation(error)

@@ -42,10 +42,8 @@ module Formats
       say("terms.#{term.code}", unit: unit, **term.values)
     end
 
-    # @param piece [Core::Sizing::OutOfReach, Core::Sizing::MissingMeasure]
+    # @param piece [Core::Sizing::OutOfReach]
     def unfitted(piece, unit: :mm)
-      return say("unfitted.missing_#{piece.body}") if piece.is_a?(Core::Sizing::MissingMeasure)
-
       [piece.causes.map { |c| cause(c, unit: unit) }, piece.cures.map { |c| cause(c, unit: unit) }.join(' ')].flatten.join(' ')
     end
 

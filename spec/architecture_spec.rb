@@ -4,8 +4,9 @@
 RSpec.describe 'The architecture' do
   forbidden = {
     'core' => /\b(Sinatra|Sequel|Rack|Puma|Prawn|ERB|JSON|CSV|File|Dir|IO|Store|Formats|Web|Demo|Standins)\b|Time\.now|Date\.today|\bENV\b|\$std|\brand\b(?!\()|\bputs\b/,
-    'formats' => /\b(Sinatra|Sequel|Rack|Store::|Web::|Demo::)\b/,
-    'store' => /\b(Sinatra|Rack|Web::|Formats::|Demo::)\b/,
+    'formats' => /\b(Sinatra|Sequel|Rack|Store::|Application::|Web::|Demo::)\b/,
+    'store' => /\b(Sinatra|Rack|Web::|Formats::|Application::|Demo::)\b/,
+    'application' => /\b(Sinatra|Rack|Sequel|Web::|Demo::)\b/,
     'demo' => /\b(Sinatra|Rack|Web::|Sequel)\b/
   }
 

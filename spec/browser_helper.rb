@@ -18,12 +18,22 @@ module Browsing
 
   def open_studio(demo: true)
     @studio = new_studio(path: File.join(Dir.mktmpdir, 'studio.sqlite3'), demo: demo)
-    CURRENT.app = Web::App.for_studio(@studio, secret: 'x' * 64)
+    CURRENT.app = Web::App.for_studio(@studio, secret: 'x' * 64, runner: Studios::RUNNER, stages: Studios::STAGES, today: -> { Studios::TODAY })
     @studio
   end
 
   def press(*keys)
     page.driver.browser.action.send_keys(*keys).perform
+  end
+
+  # Opens a folded part of the page.
+  def unfold(id)
+    find("##{id} > summary").click
+  end
+
+  # @return [Store::Studio] of the page
+  def studio
+    @studio
   end
 
   # Types where the focus is.

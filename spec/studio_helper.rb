@@ -3,7 +3,7 @@
 require_relative 'spec_helper'
 require 'fileutils'
 require 'tmpdir'
-EagerBench.load(:formats, :store, :demo)
+EagerBench.load(:formats, :store, :application, :demo)
 
 # A studio of its own for each example.
 module Studios
@@ -11,6 +11,47 @@ module Studios
   def new_studio(path: File.join(Dir.mktmpdir, 'studio.sqlite3'), demo: true)
     FileUtils.cp(Studios.filled(demo), path) unless File.exist?(path)
     Store::Studio.new(path)
+  end
+
+  # Work beside the pages is done by one runner for all examples.
+  RUNNER = Application::Work::Runner.new
+  at_exit { RUNNER.close }
+  # Forecasts end after fewer runs, so that the specs do not wait for two cores.
+  STAGES = [60, 200].freeze
+  # The day on which the demo's classes are all to come.
+  TODAY = Date.new(2026, 11, 27)
+
+  # @return [Application::Results] of a studio, whose forecasts are asked for through #forecasts
+  def results_of(studio, today: TODAY)
+    @forecasts = Application::Forecasts.new(RUNNER, studio.worked_out, stages: STAGES)
+    Application::Results.new(studio, @forecasts, Application::Searches.new(RUNNER), today: -> { today })
+  end
+
+  # @return [Core::Plan]
+  def plan_of(id)
+    results_of(studio).of(id).plan
+  end
+
+  # @return [Core::Supply::ClassSupply, nil]
+  def supply_of(id)
+    results_of(studio).of(id).supply
+  end
+
+  # @return [Core::Inputs]
+  def inputs_of(id)
+    results_of(studio).of(id).inputs
+  end
+
+  # @return [Application::KitStock]
+  def kit_stock
+    Application::KitStock.new(studio, results_of(studio))
+  end
+
+  # @return [Application::ClassResult] of a class whose forecast is done
+  def result_of(studio, id = studio.classes.all.first.id)
+    results = results_of(studio)
+    @forecasts.ask(id, results.of(id).model)&.wait(20)
+    results.of(id)
   end
 
   # Filled once, then copied.

@@ -15,7 +15,7 @@ module Requests
   end
 
   def app
-    @app ||= Web::App.for_studio(studio, secret: SECRET)
+    @app ||= Web::App.for_studio(studio, secret: SECRET, runner: Studios::RUNNER, stages: Studios::STAGES, today: -> { Studios::TODAY })
   end
 
   # Posts with the token that the page's own forms carry.
@@ -27,10 +27,21 @@ module Requests
   def page
     last_response.body
   end
+
+  # Waits until what the pages asked for is worked out.
+  def settle(id = 1)
+    results = app_settings.results
+    app_settings.forecasts.ask(id, results.of(id).model)&.wait(20)
+  end
+
+  # @return [#results, #forecasts, #runner] what the application was given
+  def app_settings
+    app
+    @settings ||= ObjectSpace.each_object(Class).find { |klass| klass < Web::App && klass.settings.studio.equal?(studio) }
+  end
 end
 
 RSpec.configure do |config|
   config.include Requests, type: :request
-  # Forecasts beside the pages end after fewer runs, so that the specs do not wait for two cores.
-  %i[request feature].each { |type| config.before(:each, type: type) { stub_const('Web::Forecasting::STAGES', [60, 200]) } }
+  config.before(:each, type: :request) { header 'Host', '127.0.0.1' }
 end

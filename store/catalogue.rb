@@ -3,11 +3,13 @@
 module Store
   # The studio's parts, lines, tools and techniques. Every change raises the catalogue's revision.
   class Catalogue
+    include Writing
+
     RECORDS = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL,
                 techniques: Core::Data::Records::TECHNIQUE }.freeze
 
     def initialize(database)
-      @database = database
+      super
       @rows = RECORDS.transform_values { |record| Rows.new(record) }
     end
 
@@ -28,7 +30,7 @@ module Store
     # Adds or replaces. @param name [Symbol] a key of RECORDS
     def save(name, values)
       rows = values.map { |value| @rows.fetch(name).row(value) }
-      @database.transaction do
+      write do
         rows.each { |row| @database[name].insert_conflict(:replace).insert(row) }
         @database[:studio].update(catalogue_revision: Sequel[:catalogue_revision] + 1)
       end
@@ -45,8 +47,10 @@ module Store
     end
 
     def save_closure(closure)
-      @database[:closures].insert_conflict(:replace).insert(key: closure.key, name: closure.name, first: JSON.generate(closure.first),
-                                                            last: JSON.generate(closure.last), takes_clasp: closure.takes_clasp)
+      write do
+        @database[:closures].insert_conflict(:replace)
+          .insert(key: closure.key, name: closure.name, first: JSON.generate(closure.first), last: JSON.generate(closure.last), takes_clasp: closure.takes_clasp)
+      end
     end
 
     private

@@ -1,68 +1,78 @@
 # frozen_string_literal: true
 
+require 'json'
+
 module Store
-  # Classes with their people, and every state they were in.
+  # Classes with their people, and every state they were in. What a class is stands once, in the document of its newest revision;
+  # its row holds what lists and other tables need.
   class Classes
-    # One stored class. state: ClassState
-    Stored = Core::Value.define(:id, :revision, :state)
+    include Writing
+
+    # One stored class. state: ClassState · rank: the lower, the earlier it takes from the stock
+    Stored = Core::Value.define(:id, :revision, :state, :rank)
     # What an edit came to. merged: paths that somebody else changed since the editor last looked
     Edited = Core::Value.define(:id, :revision, :merged)
+    # One step that can be undone or redone. action: what was done · path: the place it changed, for its wording
+    Step = Core::Value.define(:action, :before, :after)
 
-    CHOICES = %w[supply teaching session].freeze
-
-    def initialize(database)
-      @database = database
-    end
+    # States kept of each class: as many can be undone.
+    MOST_STATES = 500
 
     # @return [Array<Stored>] by date, those not removed
     def all
-      live.order(:date, :start_minute, :id).all.map { |row| stored(row) }
+      states(live.order(:date, :start_minute, :id))
+    end
+
+    # @param today [Date] @return [Array<Stored>] from today on, the next first
+    def coming(today)
+      states(live.where { date >= today }.order(:date, :start_minute, :id))
+    end
+
+    # @param today [Date] @return [Array<Stored>] before today, the newest first
+    def held(today)
+      states(live.where { date < today }.reverse(:date, :start_minute, :id))
     end
 
     def removed
-      @database[:classes].exclude(deleted_at: nil).reverse(:deleted_at).all.map { |row| stored(row) }
-    end
-
-    # @return [Array<(Integer, Integer)>] id and revision, those planned first first, cheaply
-    def stamps
-      live.order(:id).select_map(%i[id revision])
+      states(@database[:classes].exclude(deleted_at: nil).reverse(:deleted_at))
     end
 
     # @raise [NotFound] for an unknown or removed class
     def find(id)
-      stored(live.first(id: id) || raise(NotFound.new(:class, id)))
+      states(live.where(id: id)).first || raise(NotFound.new(:class, id))
     end
 
-    # @return [Array(Integer, String)] revision and title, cheaply @raise [NotFound]
-    def stamp(id)
-      live.where(id: id).get(%i[revision title]) || raise(NotFound.new(:class, id))
+    # @return [String] its title, cheaply @raise [NotFound]
+    def title(id)
+      live.where(id: id).get(:title) || raise(NotFound.new(:class, id))
     end
 
     # @param state [ClassState] its people get keys here @return [Integer] the new class's id
     def create(state)
-      @database.transaction(mode: :immediate) do
-        id = @database[:classes].insert(columns(state).merge(revision: 0))
-        write(id, state.with(attendees: number(id, state.attendees)), 'create')
+      write do
+        id = @database[:classes].insert(row(state).merge(revision: 0))
+        @database[:classes].where(id: id).update(reserve_rank: id)
+        put(id, state.with(attendees: number(id, state.attendees)), 'create')
         id
       end
     end
 
     # Changes a class as its editor saw it at a revision. Changes made meanwhile elsewhere are kept.
     # @yieldparam state [ClassState] as it was at that revision @yieldreturn [ClassState]
-    # @return [Edited]
     # @param take_over [Boolean] whether the editor's change wins where both changed the same place
+    # @return [Edited]
     # @raise [Conflict] when somebody else changed the same place @raise [NotFound]
     def edit(id, revision, action, take_over: false)
-      @database.transaction(mode: :immediate) do
+      write do
         now = find(id)
         seen = revision == now.revision ? now.state : at(id, revision)
         mine = yield seen
-        next Edited.new(id: id, revision: write(id, mine, action), merged: []) if revision == now.revision
+        next Edited.new(id: id, revision: put(id, mine, action), merged: []) if revision == now.revision
 
         merge = Core::Data::Merge.three_way(seen.to_data, mine.to_data, now.state.to_data, mine_wins: take_over)
         raise Conflict.new(merge.conflicts, now.revision) if merge.conflicts.any?
 
-        Edited.new(id: id, revision: write(id, ClassState.from_data(merge.merged), action), merged: merge.theirs_changed)
+        Edited.new(id: id, revision: put(id, ClassState.from_data(merge.merged), action), merged: merge.theirs_changed)
       end
     end
 
@@ -83,21 +93,48 @@ module Store
       move(id) { |current| revisions(id).where(before: current[:source], revision: :source).max(:revision) }
     end
 
-    # @return [Hash] {undo: action or nil, redo: action or nil}
+    # @return [Hash{Symbol=>Step, nil}] what :undo would take back and :redo bring again
     def reversible(id)
       source = revisions(id).reverse(:revision).get(:source)
       edit = revisions(id).first(revision: source)
-      { undo: (edit[:action] if edit && edit[:before]), redo: revisions(id).where(before: source, revision: :source).reverse(:revision).get(:action) }
+      again = revisions(id).where(before: source, revision: :source).reverse(:revision).first
+      { undo: (step(id, edit) if edit && edit[:before]), redo: (step(id, again) if again) }
     end
 
     def remove(id)
       find(id)
-      @database[:classes].where(id: id).update(deleted_at: Time.now.utc)
+      write { @database[:classes].where(id: id).update(deleted_at: Time.now.utc) }
     end
 
     def restore(id)
-      changed = @database[:classes].where(id: id).exclude(deleted_at: nil).update(deleted_at: nil)
+      changed = write { @database[:classes].where(id: id).exclude(deleted_at: nil).update(deleted_at: nil) }
       raise NotFound.new(:class, id) if changed.zero?
+    end
+
+    # Takes first from the stock from now on. @raise [NotFound]
+    def reserve_first(id)
+      find(id)
+      write { @database[:classes].where(id: id).update(reserve_rank: (live.min(:reserve_rank) || 1) - 1) }
+    end
+
+    # Everybody who was taken out of a class and still stands in a state it can go back to.
+    # @return [Hash{String=>String}] key => the name they last had
+    def taken_out(id)
+      present = find(id).state.attendees.map(&:key)
+      documents(id).each_with_object({}) { |document, all| document['attendees'].each { |key, person| all[key] = person['name'] } }.except(*present)
+    end
+
+    # Takes somebody out of every state of the class: this cannot be undone.
+    def erase(id, key)
+      write do
+        revisions(id).all.each do |row|
+          document = JSON.parse(row[:document])
+          next unless document['attendees'].delete(key)
+
+          revisions(id).where(revision: row[:revision]).update(document: JSON.generate(document))
+        end
+        @database[:packed].where(class_id: id, kit: key).delete
+      end
     end
 
     private
@@ -110,73 +147,62 @@ module Store
       @database[:class_revisions].where(class_id: id)
     end
 
+    def documents(id)
+      revisions(id).order(:revision).select_map(:document).map { |text| JSON.parse(text) }
+    end
+
+    # @param rows [Sequel::Dataset] of classes @return [Array<Stored>] in the same order
+    def states(rows)
+      found = rows.select_map(%i[id revision reserve_rank])
+      documents = @database[:class_revisions].join(:classes, id: :class_id, revision: Sequel[:class_revisions][:revision]).where(class_id: found.map(&:first))
+        .select_hash(:class_id, :document)
+      found.map { |id, revision, rank| Stored.new(id: id, revision: revision, rank: rank, state: ClassState.from_data(JSON.parse(documents.fetch(id)))) }
+    end
+
     def at(id, revision)
       row = revisions(id).first(revision: revision) or raise NotFound.new(:revision, revision)
       ClassState.from_data(JSON.parse(row[:document]))
     end
 
+    def step(id, edit)
+      before, after = [edit[:before], edit[:revision]].map { |revision| revision && at(id, revision) }
+      Step.new(action: edit[:action], before: before, after: after)
+    end
+
     def move(id)
-      @database.transaction(mode: :immediate) do
+      write do
         find(id)
         target = yield revisions(id).reverse(:revision).first
-        target && write(id, at(id, target), 'undo', source: target)
+        target && put(id, at(id, target), 'undo', source: target)
       end
     end
 
-    def write(id, state, action, source: nil)
+    def put(id, state, action, source: nil)
       state = state.with(workshop: state.workshop.with(key: "class_#{id}"))
       last = revisions(id).reverse(:revision).first
       revision = (last ? last[:revision] : 0) + 1
-      @database[:classes].where(id: id).update(columns(state).merge(revision: revision))
-      replace_people(id, state)
       revisions(id).insert(class_id: id, revision: revision, source: source || revision, before: before(id, source, last), action: action,
-                           document: JSON.generate(state.to_data), made_at: Time.now.utc)
+        document: JSON.generate(state.to_data), made_at: Time.now.utc)
+      @database[:classes].where(id: id).update(row(state).merge(revision: revision))
+      forget_old(id, revision)
       revision
+    end
+
+    # The oldest states go; what would be undone to them can be undone no more.
+    def forget_old(id, revision)
+      oldest = revision - MOST_STATES
+      return unless oldest.positive?
+
+      revisions(id).where { before <= oldest }.update(before: nil)
+      revisions(id).where { (Sequel[:revision] <= oldest) & (source <= oldest) }.delete
     end
 
     def before(id, source, last)
       source ? revisions(id).where(revision: source).get(:before) : last && last[:source]
     end
 
-    def columns(state)
-      workshop = state.workshop
-      { title: workshop.title, date: workshop.date, start_minute: workshop.start.minutes, minutes: workshop.minutes, venue: workshop.venue,
-        tool_sets: workshop.tool_sets, project_version_id: state.project_version_id, choices: JSON.generate(choices(workshop)) }
-    end
-
-    # What a class has beside its columns, as plain data.
-    def choices(workshop)
-      Core::Data::Records::WORKSHOP.write(workshop).slice(*CHOICES)
-    end
-
-    def replace_people(id, state)
-      @database[:attendees].where(class_id: id).delete
-      @database[:attendees].multi_insert(state.attendees.map { |attendee| person_row(attendee).merge(class_id: id) })
-    end
-
-    def person_row(attendee)
-      { key: attendee.key.to_i, name: attendee.name, level: attendee.level, mind: attendee.mind, colourway: attendee.colourway,
-        brings: JSON.generate(attendee.brings), tails: attendee.tails&.to_s,
-        experience: JSON.generate(Core::Data::Records::ATTENDEE.write(attendee).fetch('experience', {})), ease_nm: attendee.ease&.nm }
-        .merge(Core::People::Measures::BOUNDS.keys.to_h { |body| [:"#{body}_nm", attendee.measures[body]&.nm] })
-    end
-
-    def stored(row)
-      people = @database[:attendees].where(class_id: row[:id]).order(:key).all.map { |person| attendee(person) }
-      workshop = Core::Data::Records::WORKSHOP.read(
-        { 'key' => "class_#{row[:id]}", 'title' => row[:title], 'date' => row[:date].iso8601, 'minutes' => row[:minutes], 'venue' => row[:venue],
-          'start' => Core::Measure::ClockTime.new(row[:start_minute]).to_s, 'tool_sets' => row[:tool_sets] }.merge(JSON.parse(row[:choices]))
-      )
-      Stored.new(id: row[:id], revision: row[:revision],
-                 state: ClassState.new(workshop: workshop, project_version_id: row[:project_version_id], attendees: people))
-    end
-
-    def attendee(row)
-      length = ->(name) { row[name] && Core::Measure::Length.new(row[name]) }
-      measures = Core::People::Measures::BOUNDS.keys.to_h { |body| [body, length.(:"#{body}_nm")] }.compact
-      Core::People::Attendee.new(key: row[:key].to_s, name: row[:name], level: row[:level], measures: measures, ease: length.(:ease_nm),
-                                 mind: row[:mind], colourway: row[:colourway], brings: JSON.parse(row[:brings]), tails: row[:tails]&.to_sym,
-                                 experience: Core::Data::Record::READ.fetch(:experience).call(JSON.parse(row[:experience])))
+    def row(state)
+      { title: state.workshop.title, date: state.workshop.date, start_minute: state.workshop.start.minutes, project_version_id: state.project_version_id }
     end
   end
 end

@@ -9,23 +9,44 @@ module Store
     MIGRATIONS = File.join(EagerBench::ROOT, 'store', 'migrations')
     BUSY_MILLISECONDS = 5000
     WAIT_SECONDS = 0.002
+    OWNER_ONLY = 0o600
 
     module_function
 
     # @param path [String] a file, made when missing, or ':memory:'
     # @return [Sequel::Database]
+    # @raise [Unusable] with one sentence, the file left as it is
     def open(path)
-      FileUtils.mkdir_p(File.dirname(path)) unless path == ':memory:'
-      database = Sequel.connect(adapter: 'sqlite', database: path, foreign_keys: true, max_connections: path == ':memory:' ? 1 : 8,
-                                after_connect: ->(connection) { prepare(connection) })
-      database.run('PRAGMA journal_mode = WAL') unless path == ':memory:'
+      in_memory = path == ':memory:'
+      prepare_file(path) unless in_memory
+      database = Sequel.connect(adapter: 'sqlite', database: path, foreign_keys: true, max_connections: in_memory ? 1 : 8,
+        after_connect: ->(connection) { prepare(connection) })
+      database.run('PRAGMA journal_mode = WAL') unless in_memory
       migrate(database)
       database
+    rescue Sequel::Migrator::Error
+      raise Unusable.new(:newer, path)
+    rescue Sequel::DatabaseError, SQLite3::Exception => e
+      raise Unusable.of(e, path)
+    end
+
+    # Runs the block in one immediate transaction, so that what it reads cannot change before it writes, and raises the studio's
+    # revision: whatever was worked out from the data knows that it may have changed. Every change of the studio goes through here.
+    # @return [Object] what the block returns @raise [NotSaved] when nothing was written
+    def write(database)
+      database.transaction(mode: :immediate) do
+        result = yield
+        database[:studio].update(revision: Sequel[:revision] + 1)
+        result
+      end
+    rescue Sequel::Error => e
+      raise NotSaved, e.message
     end
 
     # Waiting for another writer happens in Ruby: SQLite's own timeout would keep every thread of this process from going on.
+    # An answer says "saved", so what is written is on the disk before it (synchronous FULL).
     def prepare(connection)
-      connection.execute('PRAGMA synchronous = NORMAL')
+      connection.execute('PRAGMA synchronous = FULL')
       connection.busy_handler do |tried|
         sleep(WAIT_SECONDS)
         tried * WAIT_SECONDS * 1000 < BUSY_MILLISECONDS
@@ -37,6 +58,16 @@ module Store
       Sequel.extension :migration
       Sequel::Migrator.run(database, MIGRATIONS, target: version)
     end
-    private_class_method :prepare
+
+    # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.
+    def prepare_file(path)
+      FileUtils.mkdir_p(File.dirname(path))
+      raise Unusable.new(:empty, path) if File.exist?(path) && File.zero?(path) && File.exist?("#{path}.began")
+
+      File.open(path, File::RDWR | File::CREAT, OWNER_ONLY) { |file| file.chmod(OWNER_ONLY) }
+    rescue SystemCallError => e
+      raise Unusable.of(e, path)
+    end
+    private_class_method :prepare, :prepare_file
   end
 end

@@ -3,19 +3,17 @@
 module Store
   # Designs being composed. Every change can be undone and redone; saving makes a version of the project.
   class Drafts
-    # One draft. back, forward: whether there is a state to go to
-    Stored = Core::Value.define(:id, :design, :position, :back, :forward)
+    include Writing
+
+    # One draft. state: id of the state that stands · back, forward: whether there is a state to go to · saved: whether this state was saved as a project · at: when it was begun
+    Stored = Core::Value.define(:id, :design, :state, :position, :back, :forward, :saved, :at)
     MOST_STATES = 300
 
     R = Core::Data::Records
 
-    def initialize(database)
-      @database = database
-    end
-
     # @return [Integer] the new draft's id
     def begin(design)
-      @database.transaction do
+      write do
         id = @database[:drafts].insert(begun_at: Time.now.utc)
         put(id, 0, design)
         id
@@ -28,12 +26,22 @@ module Store
       stored(id, position)
     end
 
+    # @return [Array<Stored>] that are still kept, the newest first
+    def all
+      @database[:drafts].reverse(:id).select_map(%i[id position]).map { |id, position| stored(id, position) }
+    end
+
+    # Changes a draft as its composer saw it. Changes made meanwhile elsewhere are kept.
+    # @param seen [Integer, nil] id of the state it was seen in; nil, or one that is gone, takes the one that stands
     # @yieldparam design [Core::Project::Design] @yieldreturn [Core::Project::Design]
     # @return [Stored]
-    def change(id)
-      @database.transaction(mode: :immediate) do
+    # @raise [Conflict] when somebody else changed the same place meanwhile
+    def change(id, seen = nil)
+      write do
         now = find(id)
-        design = yield now.design
+        base = states(id).where(id: seen).get(:document) if seen && seen != now.state
+        base &&= R::DESIGN.read(JSON.parse(base))
+        design = base ? merged(base, yield(base), now) : yield(now.design)
         next now if design == now.design
 
         states(id).where { position > now.position }.delete
@@ -45,7 +53,7 @@ module Store
 
     # @param by [Integer] -1 for undo, 1 for redo @return [Stored] as it was when there is no such state
     def step(id, by)
-      @database.transaction(mode: :immediate) do
+      write do
         now = find(id)
         next now unless by.negative? ? now.back : now.forward
 
@@ -56,10 +64,22 @@ module Store
 
     def discard(id)
       find(id)
-      @database[:drafts].where(id: id).delete
+      write { @database[:drafts].where(id: id).delete }
+    end
+
+    # The state that stands was saved as this version of a project.
+    def saved_as(id, version_id)
+      write { states(id).where(id: find(id).state).update(saved_as: version_id) }
     end
 
     private
+
+    def merged(base, mine, now)
+      merge = Core::Data::Merge.three_way(*[base, mine, now.design].map { |design| R.branches(design) })
+      raise Conflict.new(merge.conflicts, now.state) if merge.conflicts.any?
+
+      R.from_branches(merge.merged)
+    end
 
     def states(id)
       @database[:draft_states].where(draft_id: id)
@@ -72,8 +92,9 @@ module Store
 
     def stored(id, position)
       around = states(id).where(position: [position - 1, position + 1]).select_map(:position)
-      Stored.new(id: id, position: position, back: around.include?(position - 1), forward: around.include?(position + 1),
-                 design: R::DESIGN.read(JSON.parse(states(id).first(position: position)[:document])))
+      state = states(id).first(position: position)
+      Stored.new(id: id, state: state[:id], position: position, saved: !state[:saved_as].nil?, at: @database[:drafts].where(id: id).get(:begun_at), back: around.include?(position - 1), forward: around.include?(position + 1),
+        design: R::DESIGN.read(JSON.parse(state[:document])))
     end
   end
 end

@@ -2,7 +2,7 @@
 
 module Store
   # Brings a class from outside into the studio. What the studio already has under the same key and alike is used;
-  # a part, line or project that differs comes in under a key of its own, so that the plan stays the same.
+  # a part, line or project that differs comes in under a key of its own, so that the plan stays the same. Parts that the project does not name stay out.
   class Importing
     R = Core::Data::Records
 
@@ -12,8 +12,9 @@ module Store
 
     # @param inputs [Core::Inputs] @return [Integer] the new class's id
     def call(inputs)
-      @studio.database.transaction do
-        renamed = bring(:parts, inputs.table.parts).merge(bring(:lines, inputs.table.lines))
+      @studio.write do
+        named = strings(R::DESIGN.write(inputs.design)).to_h { |text| [text, true] }
+        renamed = %i[parts lines].map { |name| bring(name, inputs.table.public_send(name).select { |key, _| named[key] }) }.reduce(:merge)
         add_missing(:tools, inputs.table.tools)
         add_missing(:techniques, inputs.table.techniques)
         saved = @studio.projects.save(named(rewritten(inputs.design, renamed)))
@@ -40,6 +41,16 @@ module Store
     def add_missing(name, values)
       known = @studio.catalogue.table.public_send(name)
       @studio.catalogue.save(name, values.values.reject { |value| known.key?(value.key) })
+    end
+
+    # @return [Array<String>] every text in plain data, keys too
+    def strings(data)
+      case data
+      when Hash then data.keys + data.values.flat_map { |value| strings(value) }
+      when Array then data.flat_map { |value| strings(value) }
+      when String then [data]
+      else []
+      end
     end
 
     def rewritten(design, renamed)

@@ -3,9 +3,10 @@
 module Store
   # The stock, as entries that are only ever added: the balance of a thing is the sum of its entries and never below zero.
   class Ledger
-    def initialize(database)
-      @database = database
-    end
+    include Writing
+
+    # Reasons of entries by which a class's kits leave the stock and come back.
+    TAKING = %w[taken returned offcut].freeze
 
     # @return [Core::Supply::Stock]
     def stock
@@ -22,7 +23,7 @@ module Store
     # @param entries [Array<Core::Supply::Entry>]
     # @raise [Shortfall] when something would go below zero
     def post(entries)
-      @database.transaction(mode: :immediate) do
+      write do
         entries.reject { |entry| entry.quantity.zero? }.each do |entry|
           held = balance(entry)
           raise Shortfall.new(entry, held) if (held + entry.quantity).negative?
@@ -35,13 +36,20 @@ module Store
 
     # @return [Array<Core::Supply::Entry>] what a class has taken and not brought back, one for each thing
     def taken_by(class_id)
-      rows = @database[:ledger].where(class_id: class_id).group(:kind, :item, :length_nm).select(:kind, :item, :length_nm, Sequel.function(:sum, :quantity).as(:quantity)).all
+      rows = @database[:ledger].where(class_id: class_id, reason: TAKING).group(:kind, :item, :length_nm)
+        .select(:kind, :item, :length_nm, Sequel.function(:sum, :quantity).as(:quantity)).all
       rows.reject { |row| row[:quantity].zero? }.map { |row| entry(row.merge(reason: 'taken', class_id: class_id)) }
     end
 
     # @return [Array<Integer>] ids of classes whose kits have left the stock
     def classes_served
-      @database[:ledger].exclude(class_id: nil).group(:class_id, :kind, :item, :length_nm).having { sum(quantity) !~ 0 }.select_map(:class_id).uniq
+      @database[:ledger].exclude(class_id: nil).where(reason: TAKING).group(:class_id, :kind, :item, :length_nm).having { sum(quantity) !~ 0 }.select_map(:class_id).uniq
+    end
+
+    # @return [Hash{Integer=>Core::Supply::Stock}] what was bought for each class, by its id
+    def bought
+      @database[:ledger].exclude(class_id: nil).where(reason: 'received').order(:id).all.group_by { |row| row[:class_id] }
+        .transform_values { |rows| Core::Supply::Stock.of(rows.map { |row| entry(row) }) }
     end
 
     private

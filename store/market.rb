@@ -3,9 +3,7 @@
 module Store
   # Suppliers and what they offer.
   class Market
-    def initialize(database)
-      @database = database
-    end
+    include Writing
 
     # @return [Core::Supply::Market]
     def all
@@ -40,10 +38,27 @@ module Store
       changing { @database[:offers].where(supplier: offer.supplier, kind: offer.kind.to_s, item: offer.item, unit: offer.unit.to_s, amount: offer.amount).delete.positive? }
     end
 
+    # Takes another currency with the same figures: 4.50 stays 4.50, whole units where the new one has no smaller ones.
+    # The amounts that classes hold (venue, hours) are minor units too and are carried over with them.
+    # @param currency [String] a key of Core::Money::DIGITS
+    def change_currency(currency)
+      changing do
+        from = Core::Money::DIGITS.fetch(@database[:studio].get(:currency))
+        shift = 10.0**(Core::Money::DIGITS.fetch(currency) - from)
+        unless shift == 1
+          { suppliers: %i[delivery minimum], offers: %i[price] }.each do |table, columns|
+            @database[table].update(columns.to_h { |column| [column, Sequel.cast(Sequel.function(:round, Sequel[column] * shift), Integer)] })
+          end
+          ClassAmounts.shift(@database, shift)
+        end
+        @database[:studio].update(currency: currency)
+      end
+    end
+
     private
 
     def changing
-      @database.transaction do
+      write do
         result = yield
         @database[:studio].update(supply_revision: Sequel[:supply_revision] + 1)
         result

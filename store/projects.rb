@@ -3,11 +3,13 @@
 module Store
   # Designs, each saved version kept as it was: a class planned on one is not changed by the next.
   class Projects
+    include Writing
+
     # One saved version. id: its row · design: Core::Project::Design
     Saved = Core::Value.define(:id, :design)
 
     def initialize(database)
-      @database = database
+      super
       @versions = {}
     end
 
@@ -15,6 +17,14 @@ module Store
     def newest
       newest = @database[:project_versions].group(:project_key).select { max(:id) }
       @database[:project_versions].where(id: newest).order(:name).all.map { |row| saved(row) }
+    end
+
+    def none?
+      @database[:project_versions].empty?
+    end
+
+    def key?(key)
+      !@database[:project_versions].where(project_key: key).empty?
     end
 
     # @return [Array<Saved>] the newest of each, and older ones that classes were planned with
@@ -36,7 +46,7 @@ module Store
     # @param design [Core::Project::Design] saved as the version after the newest
     # @return [Saved] the newest one itself when nothing differs
     def save(design)
-      @database.transaction(mode: :immediate) do
+      write do
         newest = @database[:project_versions].where(project_key: design.key).reverse(:version).first
         numbered = design.with(version: newest ? newest[:version] + 1 : 1)
         next saved(newest) if newest && saved(newest).design.with(version: numbered.version) == numbered

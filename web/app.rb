@@ -7,9 +7,10 @@ require 'tmpdir'
 module Web
   # The application: settings and the parts every page shares. The pages are in web/routes.
   class App < Sinatra::Base
-    PERMITTED_HOSTS = %w[127.0.0.1 localhost [::1] example.org].freeze
+    PERMITTED_HOSTS = %w[127.0.0.1 localhost [::1]].freeze
     POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; " \
              "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+    STATIC = %w[/css /js /vendor /icon.svg].freeze
 
     set :root, __dir__
     set :views, File.join(__dir__, 'views')
@@ -19,31 +20,27 @@ module Web
     set :reload_templates, false
     set :show_exceptions, false
     set :raise_errors, false
-    set :dump_errors, true
+    # What was typed stands in messages and traces of libraries: only the kind of an error is written down, by Routes::Errors.
+    set :dump_errors, false
+    set :logging, false
     set :sessions, false
     set :protection, false
     set :host_authorization, { permitted_hosts: PERMITTED_HOSTS }
     set(:studio) { raise 'give the application a studio' }
 
-    helpers Helpers
+    helpers Helpers, Sections
 
     before do
       headers 'Content-Security-Policy' => POLICY, 'X-Content-Type-Options' => 'nosniff', 'Referrer-Policy' => 'same-origin'
-      cache_control :no_store unless request.path.end_with?('.css', '.js', '.woff2')
-    end
-
-    # The token goes in last, so that what is around it can be kept between requests.
-    after do
-      next unless response.content_type.nil? || response.content_type.start_with?('text/html')
-
-      token = csrf_token
-      response.body = response.body.map { |chunk| chunk.include?(Helpers::TOKEN) ? chunk.gsub(Helpers::TOKEN, token) : chunk }
+      cache_control :no_store
     end
 
     register Routes::Errors
     register Routes::Bench
     register Routes::Exchange
     register Routes::Sessions
+    register Routes::Prints
+    register Routes::Kits
     register Routes::Classes
     register Routes::People
     register Routes::Gauge
@@ -53,30 +50,40 @@ module Web
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings
-    register Routes::Kits
     register Routes::Jobs
 
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
+    # @param folder [String] where the label printer leaves its sheets @param runner [Application::Work::Runner] does what is done beside the pages
+    # @param stages [Array<Integer>, nil] see Application::Forecasts @param today [#call] @return [Date]
     # @return [#call] the application with its middleware
-    # @param folder [String] where the label printer leaves its sheets
-    def self.for_studio(studio, secret:, folder: Dir.tmpdir)
-      app = Class.new(self) do
-        set :studio, studio
-        set :fragments, Fragments.new
-        set :jobs, Jobs.new
-        set :forecasts, Refining.new(24)
-        set :project_times, Refining.new(2)
-        set :searches, Store::PlanCache.new(24)
-        set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
-      end
+    def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today })
+      app = serving(studio, runner, folder, stages, today)
       Rack::Builder.new do
-        use Rack::Static, urls: %w[/css /js /vendor /icon.svg], root: Assets::FOLDER, header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
-        use BodyLimit
+        use Rack::Static, urls: STATIC, root: Assets::FOLDER, header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
+        use RequestLimits
         use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'
         use Rack::Protection::HttpOrigin
         run app
       end.to_app
     end
+
+    def self.serving(studio, runner, folder, stages, today)
+      forecasts = Application::Forecasts.new(runner, studio.worked_out, stages: stages)
+      searches = Application::Searches.new(runner)
+      results = Application::Results.new(studio, forecasts, searches, today: today)
+      Class.new(self) do
+        set :studio, studio
+        set :runner, runner
+        set :forecasts, forecasts
+        set :searches, searches
+        set :results, results
+        set :kits, Application::KitStock.new(studio, results)
+        set :project_times, Application::ProjectTimes.new(runner)
+        set :fragments, Fragments.new
+        set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
+      end
+    end
+    private_class_method :serving
   end
 end

@@ -3,23 +3,27 @@
 module Web
   # How a draft is shown and changed: the sections that differ for a script, a redirect without one.
   module Composing
-    def composer(id, place: nil, form: nil)
-      Presenters::Composer.new(studio, settings.fragments, studio.drafts.find(id), unit: unit, place: place || text(:at), size: text(:size), form: form) do |name, page|
-        partial(:"compose_#{name}", page: page)
-      end
+    def composer(id, place: nil, form: nil, notice: nil)
+      Presenters::Composer.new(studio, library, studio.drafts.find(id), unit: unit, place: place || text(:at), size: text(:size), form: form, notice: notice)
     end
 
     def show_draft(id, **options)
       presenter = composer(id, **options)
-      return chunks(changed_sections(presenter)) if redraw?
-
-      head, tail = page(:composer, title: presenter.design.name, page: presenter).split(Helpers::CONTENT)
-      [head, *chunks(presenter.sections), tail]
+      sections = Presenters::Composer::SECTIONS.map { |name| fresh_section("compose-#{name}", :"compose_#{name}", page: presenter) }
+      show_sections(sections, title: presenter.design.name, kind: 'class-page composer')
     end
 
+    # A change somebody else made meanwhile is kept; at the same place it goes before.
     def composed(id, gesture = nil, &block)
-      studio.drafts.change(id, &block)
+      studio.drafts.change(id, seen_state, &block)
       answer(id, gesture && gesture.place)
+    rescue Store::Conflict
+      status 409 unless redraw?
+      show_draft(id, notice: 'Somebody changed the same place in another window. Their change is shown; do yours again if it is still wanted.')
+    end
+
+    def seen_state
+      Integer(text(:state), 10, exception: false)
     end
 
     def moved(id, by)
@@ -30,7 +34,7 @@ module Web
     def answer(id, place)
       return show_draft(id, place: place) if redraw?
 
-      redirect to("/drafts/#{id}?#{Rack::Utils.build_query('at' => (place || text(:at)).to_s, 'size' => text(:size))}"), 303
+      redirect to("/drafts/#{id}?#{Rack::Utils.build_query('at' => (place || text(:at)).to_s[0, 200], 'size' => text(:size)[0, 20])}"), 303
     end
 
     def refuse_draft(id, form)

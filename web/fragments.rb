@@ -1,40 +1,56 @@
 # frozen_string_literal: true
 
 require 'digest/md5'
+require 'securerandom'
 
 module Web
-  # Rendered sections of one studio's pages, kept until what they show changes.
+  # Rendered sections of one studio's pages, kept as long as all that was read for them is as it was.
   class Fragments
+    # Stand in a rendered section where a form's token and its one-time key go, until it is cut there. Nobody outside can know them.
+    TOKEN_PLACE = SecureRandom.hex(24).freeze
+    ONCE_PLACE = SecureRandom.hex(24).freeze
+    PLACES = /(#{TOKEN_PLACE}|#{ONCE_PLACE})/
+    MOST = 600
+    # Readings kept of each section, for those who look at it in different ways.
+    READINGS = 4
+
     # A section of a page. digest: of its content, so that a browser need not be sent what it has
-    # pieces: its HTML, cut where each form's token goes in, so that nothing large is copied for a request
+    # pieces: its HTML, cut where each form's token and one-time key go in
     Section = Core::Value.define(:name, :digest, :pieces) do
-      # @return [Array<String>]
-      def chunks(token)
-        pieces.flat_map { |piece| [piece, token] }[0...-1]
+      # @return [String]
+      def html(token)
+        pieces.map { |piece| filled(piece, token) }.join
+      end
+
+      private
+
+      def filled(piece, token)
+        return token if piece == TOKEN_PLACE
+
+        piece == ONCE_PLACE ? SecureRandom.hex(16) : piece
       end
     end
 
-    MOST = 600
-
     def initialize
-      @kept = Store::PlanCache.new(MOST)
+      @kept = Application::Kept.new(MOST)
     end
 
-    # @param key [Array, nil] everything the section depends on; nil renders afresh
-    # @yieldreturn [String] its HTML
+    # @param key [Array] what the section belongs to @param reading [Application::Reading] fresh
+    # @yieldreturn [String] its HTML, made from what is read
     # @return [Section]
-    def section(name, key)
-      return build(name, yield) if key.nil?
+    def section(name, key, reading)
+      known = @kept[[name, *key]] || []
+      _, found = known.find { |notes, _| reading.same?(notes) }
+      return found if found
 
-      @kept.fetch([name, *key]) { build(name, yield) }
+      Fragments.build(name, yield).tap { |made| @kept[[name, *key]] = [[reading.notes.dup.freeze, made], *known].first(READINGS) }
     end
 
-    private
-
-    def build(name, html)
-      digest = Digest::MD5.hexdigest(html)[0, 12]
+    # @return [Section] of HTML that is not kept
+    def self.build(name, html)
+      digest = Digest::MD5.hexdigest(html.gsub(PLACES, ''))[0, 12]
       whole = %(<section id="#{name}" data-digest="#{digest}" aria-labelledby="#{name}-heading">#{html}</section>)
-      Section.new(name: name, digest: digest, pieces: whole.split(Helpers::TOKEN, -1).each(&:freeze))
+      Section.new(name: name, digest: digest, pieces: whole.split(PLACES, -1).each(&:freeze))
     end
   end
 end

@@ -22,6 +22,7 @@ module Web
       OTHERS.key?(name) ? instance_exec(design, edit, &OTHERS[name]) : design
     end
 
+    LONGEST = 2_100
     PATTERN = %w[insert earlier later more fewer remove group ungroup fill carry].freeze
     OTHERS = {
       'set' => ->(design, edit) { edit.set(string('component'), settings(design)) },
@@ -35,19 +36,27 @@ module Web
     private
 
     def string(name)
-      @params[name].is_a?(String) ? @params[name].scrub.delete("\u0000").strip : ''
+      @params[name].is_a?(String) ? @params[name][0, LONGEST].dup.force_encoding(Encoding::UTF_8).scrub.delete("\u0000").strip : ''
     end
 
     def in_pattern(design, edit, name)
       case name
       when 'insert' then inserted(design, edit)
       when 'carry' then carried(design, edit)
-      when 'earlier' then follow(@at.path.last - 1) && edit.move(@at, -1)
-      when 'later' then follow(@at.path.last + 1) && edit.move(@at, 1)
+      when 'earlier' then moved(design, edit, -1)
+      when 'later' then moved(design, edit, 1)
       when 'more' then edit.count(@at, 1)
       when 'fewer' then edit.count(@at, -1)
       else edit.pattern_change(name.to_sym, @at)
       end
+    end
+
+    # The start of a row is no item and stays.
+    def moved(design, edit, by)
+      return design if @at.path.empty?
+
+      follow(@at.path.last + by)
+      edit.move(@at, by)
     end
 
     # The chosen place goes along with what was moved.
@@ -64,7 +73,7 @@ module Web
 
     def carried(design, edit)
       target = Core::Project::Edit::Place.parse(string('to'))
-      target && target.path.any? ? edit.carry(@at, target) : design
+      target && target.path.any? && @at.path.any? ? edit.carry(@at, target) : design
     end
 
     # What a component's form holds, as its parameters' data. What does not read as its type stays text, and is marked.

@@ -6,41 +6,40 @@ require 'concurrent/map'
 module Web
   # What every view and route may use.
   module Helpers
-    TOKEN = '%%authenticity-token%%'
-    # Stands in a page where its sections go.
-    CONTENT = '%%content%%'
+    include Presenters::Printing
+
     PICTURES = Concurrent::Map.new
-    SIGNS = { start: '', plus: '+', minus: '−', times: '×', part: '·', equals: '=' }.freeze
+    # A message must go into the cookie that carries it.
+    MOST_TOLD = 600
+    LONGEST_TEXT = 1_100_000
 
     def studio
       settings.studio
     end
 
+    # @return [Application::ClassResult] of a class as it is now
+    def result(id = self.id)
+      settings.results.of(id)
+    end
+
+    # @return [Application::Library] what all classes share
+    def library
+      settings.results.now.library
+    end
+
     def studio_name
-      @studio_name ||= studio.name
+      library.settings.name
     end
 
     # @return [Symbol] unit lengths are shown in
     def unit
-      @unit ||= studio.unit
-    end
-
-    def length(value, signed: false)
-      Formats::LengthPrint.call(value, unit, signed: signed)
-    end
-
-    def fine(value, signed: false)
-      Formats::LengthPrint.fine(value, unit, signed: signed)
-    end
-
-    def say(key, **values)
-      Formats::Wording.say(key, unit: unit, **values)
+      @unit ||= library.settings.unit
     end
 
     # @return [String] a text parameter, '' when absent or of another kind; never invalid UTF-8
     def text(name)
       value = params[name.to_s]
-      value.is_a?(String) ? value.scrub("\uFFFD").delete("\u0000").strip : ''
+      value.is_a?(String) ? value[0, LONGEST_TEXT].scrub("\uFFFD").delete("\u0000").strip : ''
     end
 
     # @return [Integer] the :id of the path @raise [Store::NotFound] when it is no number that a row may have
@@ -64,13 +63,31 @@ module Web
       erb(:"pages/#{name}", locals: locals.merge(title: title))
     end
 
+    # @return [Boolean] whether a script only asks how far something is: what was told stays
+    def polled?
+      request.env['HTTP_X_POLL'] == '1'
+    end
+
+    # Does what adds something once for each one-time key, however often its form is sent.
+    # @yieldreturn [String] where the answer is @return [String] that of the first time
+    def once(&block)
+      key = text(:once)
+      Store::Answers::KEY.match?(key) ? studio.answers.once(key, &block) : block.call
+    end
+
     # @return [Boolean] whether a script asked for the changed sections only
     def redraw?
       request.env['HTTP_X_REDRAW'] == '1'
     end
 
+    # Only forms carry the token: it is written where the form is, never put into a finished page.
     def csrf_field
-      %(<input type="hidden" name="authenticity_token" value="#{TOKEN}">)
+      %(<input type="hidden" name="authenticity_token" value="#{@in_fragment ? Fragments::TOKEN_PLACE : csrf_token}">)
+    end
+
+    # For forms that add something: sent twice, they add once.
+    def once_field
+      %(<input type="hidden" name="once" value="#{@in_fragment ? Fragments::ONCE_PLACE : SecureRandom.hex(16)}">)
     end
 
     def csrf_token
@@ -93,9 +110,10 @@ module Web
       %w[light dark].find { |known| known == request.cookies['theme'] }
     end
 
-    def verdict_ring(status)
-      path = Formats::PieceSvg::RING_PATHS.fetch(status)
-      %(<svg class="ring ring-#{status}" viewBox="-2.6 -2.6 5.2 5.2" aria-hidden="true"><path d="#{path}" fill="none" stroke="currentColor" stroke-width="0.9"/></svg>)
+    # @param status [Symbol] of a verdict or finding
+    def mark(status)
+      path = Formats::PieceSvg::MARK_PATHS.fetch(status)
+      %(<svg class="verdict-mark mark-#{status}" viewBox="-2.6 -2.6 5.2 5.2" aria-hidden="true"><path d="#{path}" fill="none" stroke="currentColor" stroke-width="0.7" stroke-linecap="round"/></svg>)
     end
 
     # Level as one to five beads on a short strand.
@@ -107,7 +125,7 @@ module Web
     # A part's or line's colour with its mark, so that neither stands alone.
     def swatch(item)
       mark = item.respond_to?(:mark) ? item.mark : ''
-      %(<svg class="swatch" viewBox="0 0 12 12" aria-hidden="true"><circle cx="6" cy="6" r="5.2" fill="#{item.colour}" stroke="currentColor" stroke-width="0.6"/></svg><span class="swatch-mark">#{h(mark)}</span>)
+      %(<svg class="swatch" viewBox="0 0 12 12" aria-hidden="true"><circle cx="6" cy="6" r="5.2" fill="#{h(item.colour)}" stroke="currentColor" stroke-width="0.6"/></svg><span class="swatch-mark">#{h(mark)}</span>)
     end
 
     # A part drawn on its own, as it lies on the line.
@@ -124,19 +142,9 @@ module Web
       Formats::PieceSvg.stroke(line, 11.3)
     end
 
-    def minutes_text(value)
-      return '' if value.nil?
-
-      value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
-    end
-
-    def minutes(value)
-      "#{value.round} min"
-    end
-
     # Keeps a message for the page after a redirect.
     def tell(text, kind: :done, undo: nil)
-      env['rack.session']['notice'] = { 'text' => text, 'kind' => kind.to_s, 'undo' => undo }
+      env['rack.session']['notice'] = { 'text' => text.length > MOST_TOLD ? "#{text[0, MOST_TOLD]}…" : text, 'kind' => kind.to_s, 'undo' => undo }
     end
 
     def take_notice

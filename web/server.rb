@@ -9,8 +9,15 @@ require 'securerandom'
 module Web
   # Opens a data folder and serves the application on the loopback address until it is told to stop.
   class Server
+    # The studio cannot be served. Nothing was changed.
+    class CannotStart < StandardError; end
+
     HOST = '127.0.0.1'
     THREADS = 5
+    # Requests under way are given so long at the end.
+    STOP_SECONDS = 5
+    SECRET_BYTES = 64
+    OWNER_ONLY = 0o700
 
     # @param data [String] folder, made when missing @param demo [Boolean] whether a new studio gets the demo's classes
     def initialize(data:, port:, demo: true, output: $stdout)
@@ -22,36 +29,95 @@ module Web
 
     # Returns after Ctrl-C or a termination signal.
     def run
-      Zeitwerk::Loader.eager_load_all
-      app = App.for_studio(studio, secret: secret, folder: @data)
-      server = Puma::Server.new(app, nil, min_threads: THREADS, max_threads: THREADS)
+      folder
+      lock
+      server = Puma::Server.new(->(env) { @app.call(env) }, nil, min_threads: THREADS, max_threads: THREADS, force_shutdown_after: STOP_SECONDS)
       @port = server.add_tcp_listener(HOST, @port).addr[1]
-      server.run
-      @output.puts "Eager Bench is at http://#{HOST}:#{@port}  (stop with Ctrl-C)"
-      @output.flush
-      wait
-      server.stop(true)
-      @output.puts 'Stopped.'
+      serve(server)
     rescue Errno::EADDRINUSE
       abort "Port #{@port} is taken. Stop what runs there, or choose another: bin/start --port #{@port + 1}"
+    rescue CannotStart, Store::Unusable => e
+      abort e.message
     end
 
     private
 
-    def studio
-      FileUtils.mkdir_p(@data)
-      studio = Store::Studio.new(File.join(@data, 'studio.sqlite3'))
-      return studio if studio.projects.newest.any?
+    # The port is taken first, so that nothing is written where it cannot be served.
+    def serve(server)
+      Zeitwerk::Loader.eager_load_all
+      runner = Application::Work::Runner.new
+      studio = open_studio
+      @app = App.for_studio(studio, secret: secret, folder: @data, runner: runner)
+      server.run
+      @lock.rewind
+      @lock.truncate(0)
+      @lock.write(address)
+      @lock.flush
+      @output.puts "Eager Bench is at #{address}  (stop with Ctrl-C)"
+      @output.flush
+      wait
+      finish(server, runner, studio)
+    end
 
-      Demo::Loading.library(studio)
-      Demo::Loading.classes(studio) if @demo
-      @output.puts @demo ? 'A new studio with the demo classes is ready.' : 'A new, empty studio is ready.'
+    def finish(server, runner, studio)
+      runner.close
+      server.stop(true)
+      studio.worked_out.settle
+      studio.close
+      @output.puts 'Stopped.'
+    end
+
+    def address
+      "http://#{HOST}:#{@port}"
+    end
+
+    def folder
+      FileUtils.mkdir_p(@data, mode: OWNER_ONLY)
+      File.chmod(OWNER_ONLY, @data) if File.owned?(@data)
+      raise CannotStart, "The folder #{@data} cannot be written. Give yourself the right to write there, or choose another with --data." unless File.writable?(@data)
+    rescue Errno::EEXIST, Errno::ENOTDIR
+      raise CannotStart, "#{@data} is a file. Choose a folder with --data."
+    rescue SystemCallError => e
+      raise CannotStart, "The folder #{@data} cannot be used: #{e.message.sub(/ @ .*/, '')}. Choose another with --data."
+    end
+
+    # Two servers on one folder would not know of each other's changes. The lock goes with the process that holds it.
+    def lock
+      @lock = File.open(File.join(@data, 'server.lock'), File::RDWR | File::CREAT, 0o600)
+      return if @lock.flock(File::LOCK_EX | File::LOCK_NB)
+
+      held = @lock.read.strip
+      raise CannotStart, "This folder is being served already#{" at #{held}" unless held.empty?}. Use that, or choose another folder with --data."
+    rescue SystemCallError => e
+      raise CannotStart, "The folder #{@data} cannot be used: #{e.message.sub(/ @ .*/, '')}. Choose another with --data."
+    end
+
+    # The first filling is one transaction: begun and not ended, it is begun again.
+    def open_studio
+      path = File.join(@data, 'studio.sqlite3')
+      began = "#{path}.began"
+      fresh = !File.exist?(began)
+      studio = Store::Studio.new(path)
+      fill(studio) if studio.projects.none?
+      Demo::Shipping.new(studio).call
+      FileUtils.touch(began) if fresh
       studio
+    end
+
+    def fill(studio)
+      studio.write do
+        Demo::Loading.library(studio)
+        Demo::Loading.classes(studio) if @demo
+      end
+      @output.puts @demo ? 'A new studio with the demo classes is ready.' : 'A new, empty studio is ready.'
     end
 
     def secret
       file = File.join(@data, 'secret')
-      File.write(file, SecureRandom.hex(64), perm: 0o600) unless File.exist?(file)
+      known = File.exist?(file) ? File.read(file) : ''
+      return known if known.bytesize >= SECRET_BYTES
+
+      File.write(file, SecureRandom.hex(SECRET_BYTES), perm: 0o600)
       File.read(file)
     end
 

@@ -3,8 +3,8 @@
 module Core
   module Catalogue
     # Thread, cord, cable, wire, elastic or rope. thickness: diameter · rated_load_grams: nil when the maker states none
-    # reel_length: what one reel, hank or coil holds, nil when not known
-    Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil, reel_length: nil)
+    # reel_length: what one reel, hank or coil holds, nil when not known · material: nil when not known
+    Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil, reel_length: nil, material: nil)
 
     class Line
       prepend Keyed

@@ -9,12 +9,13 @@ module Core
     # play: how much an adjustable finding can be let out (an extender chain), zero otherwise
     # hole is also the bore of a crimp, cap or end, and the inner room of a ring
     # gap: opening left in a ring that is not soldered · mass_mg: weighed, else worked out from material and size
+    # nickel_free: nil when not known
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
-      lines: 1, soldered: true, gap: nil, material: nil, mass_mg: nil, nickel_free: true, malleable: false, magnetic: false, faces_with: nil
+      lines: 1, soldered: true, gap: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false, faces_with: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)
@@ -28,12 +29,18 @@ module Core
       def bead?
         kind == :bead
       end
+
+      # @return [Boolean, nil] whether it is without nickel: stated, or of a material that holds none; nil when not known
+      def without_nickel
+        nickel_free.nil? && Part::NO_METAL.include?(material) ? true : nickel_free
+      end
     end
 
     # The kinds of part, in bagging order.
     class Part
       prepend Keyed
 
+      NO_METAL = %w[glass stone shell pearl wood horn resin].freeze
       KINDS = %i[bead finishing crimp cover clamshell clasp ring extender chain connector spacer_bar cap cord_end slider pendant tape].freeze
       FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider].freeze
     end

@@ -22,6 +22,17 @@ module Core
           @parameters ||= {}
         end
 
+        # Names a technique its steps use that every studio needs, with its starting values.
+        # @param key [String] @param about [Hash] fields of Technique::Skill
+        def technique(key, **about)
+          techniques << Technique::Skill.new(key: key, **about)
+        end
+
+        # @return [Array<Technique::Skill>] that a studio which lacks them gets
+        def techniques
+          @techniques ||= []
+        end
+
         # @param data [Hash{String=>Object}] parameters as saved
         # @param table [Catalogue::Table]
         # @raise [InvalidParameters] with every problem found

@@ -3,7 +3,7 @@
 module Core
   module Construction
     # What a construction may know of who makes it. tails: :lean, :usual or :generous · by_line: {line key => policy}, which goes before
-    Maker = Value.define(level: 3, tails: :usual, by_line: {}.freeze) do
+    Maker = Value.define(tails: :usual, by_line: {}.freeze) do
       # @param line [Catalogue::Line] @return [Symbol]
       def tails_on(line)
         by_line.fetch(line.key, tails)
@@ -15,9 +15,9 @@ module Core
       # @param policy [Symbol] a project's choice, one of Project::Design::TAILS
       # @param own [Symbol, nil] what this person gets on every line @param by_line [Hash{String=>Symbol}] what everybody gets on one line
       def self.at(level, policy, own: nil, by_line: {})
-        return new(level: level, tails: own) if own
+        return new(tails: own) if own
 
-        new(level: level, tails: policy == :by_level ? (level == 1 ? :generous : :usual) : policy, by_line: by_line)
+        new(tails: policy == :by_level ? (level == 1 ? :generous : :usual) : policy, by_line: by_line)
       end
     end
   end

@@ -24,6 +24,11 @@ module Core
         Pattern.flatten(items, repeats)
       end
 
+      # @return [Integer] parts of #expand, without expanding anything
+      def size(repeats = 0)
+        Pattern.count(items, repeats)
+      end
+
       # @return [Array<Catalogue::Part>] one unit of the filling group, empty when nothing fills
       def unit
         group = fill_group
@@ -51,6 +56,10 @@ module Core
       def palindrome?
         keys = expand(1).map(&:key)
         keys == keys.reverse
+      end
+
+      def self.count(items, repeats)
+        items.sum { |item| item.is_a?(Run) ? item.count : count(item.items, repeats) * (item.fill ? repeats : item.times) }
       end
 
       def self.flatten(items, repeats)

@@ -21,7 +21,7 @@ module Core
         pattern = Pattern.new(items(data, []))
         fills = fill_places(data)
         fills.drop(1).each { |place| report([place], :second_fill) }
-        report([], :too_many_parts, limit: Pattern::LARGEST) if pattern.expand(1).size > Pattern::LARGEST
+        report([], :too_many_parts, limit: Pattern::LARGEST) if pattern.size(1) > Pattern::LARGEST
         pattern
       end
 

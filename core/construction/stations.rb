@@ -69,7 +69,7 @@ module Core
         gaps = solution.length - (crimp.along * 2) - (held_length * n)
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
                     working: [term(:crimps, crimp.along * 2), term(:stations_of, held_length * n, count: n, each: held_length),
-                              term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), wished: gap)])
+                              term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), asked: gap)])
       end
 
       def steps(total)

@@ -22,6 +22,11 @@ module Core
         end.sort_by { |need| -need.exact }
       end
 
+      # @return [Measure::Length] by which it is longer than worked out
+      def rounding
+        length - exact
+      end
+
       def total
         length * count
       end

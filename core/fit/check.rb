@@ -12,7 +12,7 @@ module Core
       # @param table [Catalogue::Table] @param open_rings [Symbol] :warn or :forbid
       def initialize(table, open_rings: :warn)
         rules = JOIN_RULES.map { |rule| rule.new(table, open_rings: open_rings) }
-        @by_kind = rules.flat_map { |rule| rule.class.judges.map { |kind| [kind, rule] } }.to_h
+        @by_kind = rules.flat_map { |rule| rule.class.judges.map { |kind| [kind, rule] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
         @piece_rules = PIECE_RULES.map { |rule| rule.new(table, open_rings: open_rings) }
         @person_rule = Rules::SuitsPerson.new(table, open_rings: open_rings)
         @judged = {}
@@ -21,7 +21,7 @@ module Core
       # @param piece [Sizing::Piece] @return [Array<Finding>] worst first; each kind of join once
       def piece(piece)
         joins = piece.joins.uniq { |join| alike(join) }
-        order(joins.filter_map { |join| judge(join) } + @piece_rules.flat_map { |rule| rule.on(piece) })
+        order(joins.flat_map { |join| judge(join) } + @piece_rules.flat_map { |rule| rule.on(piece) })
       end
 
       # @return [Array<Finding>] what this person's own circumstances add
@@ -29,14 +29,13 @@ module Core
         @person_rule.for(attendee, piece, cautions, design)
       end
 
-      # @param join [Construction::Join] @return [Finding, nil] nil where no rule judges this kind
+      # @param join [Construction::Join] @return [Array<Finding>] one of each rule that judges this kind
       def judge(join)
-        rule = @by_kind[join.kind] or return
-        finding = @judged[alike(join)] ||= rule.call(join)
-        finding.with(join: join)
+        findings = @judged[alike(join)] ||= @by_kind.fetch(join.kind, []).map { |rule| rule.call(join) }
+        findings.map { |finding| finding.with(join: join) }
       end
 
-      ORDER = %i[will_not unknown tight press fits].freeze
+      ORDER = %i[will_not unknown tight press watch fits].freeze
 
       private
 

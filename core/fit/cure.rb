@@ -2,32 +2,43 @@
 
 module Core
   module Fit
-    # A change to a design that would mend a finding. code: wording key · change: how much it touches, smaller is less
-    # Either swap: from one part or line to another, by key, wherever it stands; or component, parameter and value: a setting.
-    Cure = Value.define(:code, :change, from: nil, to: nil, component: nil, parameter: nil, value: nil, values: {}.freeze) do
+    # A change that would put a finding right. Each kind is a class of its own in core/fit/cures.
+    # change: how much it touches, smaller is less · values: for its wording
+    class Cure
+      attr_reader :change, :values
+
+      def self.code(name = nil)
+        name ? @code = name : @code
+      end
+
+      def initialize(change:, **values)
+        @change = change
+        @values = values.freeze
+        freeze
+      end
+
+      def code
+        self.class.code
+      end
+
+      # @return [String] names the same cure in another computation of the same design
+      def key
+        [code, *identity].join('~')
+      end
+
       # @param design [Project::Design] @return [Project::Design]
       def apply(design)
-        return design if code == :use_colourway
-        return Project::Edit.new(design).set(component, parameter => changed(design)) if component
-
-        design.with(components: design.components.map { |c| c.with(parameters: swapped(c.parameters)) })
+        design
       end
 
-      private
-
-      # A ring more goes first in its row; any other setting takes its value.
-      def changed(design)
-        return value unless code == :one_more_ring
-
-        [value, *design.components.find { |c| c.key == component }.parameters.fetch(parameter)]
+      # @param attendee [People::Attendee] @return [People::Attendee]
+      def apply_to_person(attendee)
+        attendee
       end
 
-      def swapped(data)
-        case data
-        when Hash then data.transform_values { |value| swapped(value) }
-        when Array then data.map { |value| swapped(value) }
-        else data == from ? to : data
-        end
+      # @return [Boolean] whether it changes the person instead of the design
+      def for_person?
+        false
       end
     end
   end

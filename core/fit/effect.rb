@@ -2,24 +2,34 @@
 
 module Core
   module Fit
-    # What a cure changes for one person: beads, line and landing before and after, and whether anything new goes wrong.
-    # nil after a cure that leaves no piece: after_* are nil then
-    Effect = Value.define(:beads_before, :beads_after, :landing_before, :landing_after, :wrong_before, :wrong_after)
+    # What a cure changes for one person: beads and finished size before and after, and what is wrong then.
+    # left: keys of findings that are still wrong after it · fresh: keys of those that are only wrong after it
+    Effect = Value.define(:cure, :beads_before, :beads_after, :inside_before, :inside_after, :left, :fresh)
 
     class Effect
+      # @param finding [Finding] of this person @return [Array<Effect>] of its cures that put it right and nothing else wrong, least change first
+      def self.offered(finding, design, person, table, open_rings: :warn)
+        finding.cures.filter_map { |cure| of(cure, design, person, table, open_rings: open_rings) }.select { |effect| effect.cures?(finding) }.uniq { |effect| effect.cure.key }
+      end
+
       # @param cure [Cure] @param design [Project::Design] @param person [PersonPlan] fitted
       # @param table [Catalogue::Table] @param open_rings [Symbol]
       # @return [Effect, nil] nil when the design can then not be made at this size
       def self.of(cure, design, person, table, open_rings: :warn)
-        attendee = cure.code == :use_colourway ? person.attendee.with(colourway: cure.value) : person.attendee
         workshop = Workshop.new(key: 'effect', title: '', date: nil, start: Measure::ClockTime.new(0), minutes: 60)
-        after = Plan.for(workshop: workshop, design: cure.apply(design), attendees: [attendee], table: table, open_rings: open_rings).people.first
+        after = Plan.for(workshop: workshop, design: cure.apply(design), attendees: [cure.apply_to_person(person.attendee)], table: table, open_rings: open_rings).people.first
         return unless after.fitted?
 
-        new(beads_before: person.bead_count, beads_after: after.bead_count, landing_before: person.piece.landing, landing_after: after.piece.landing,
-            wrong_before: person.findings.count(&:wrong?), wrong_after: after.findings.count(&:wrong?))
-      rescue Construction::InvalidParameters, UnknownKey
+        wrong = ->(plan) { plan.findings.select(&:worth_a_look?).map(&:key) }
+        new(cure: cure, beads_before: person.bead_count, beads_after: after.bead_count, inside_before: person.piece.inside, inside_after: after.piece.inside,
+          left: wrong.(after) & wrong.(person), fresh: after.findings.select(&:wrong?).map(&:key) - person.findings.select(&:wrong?).map(&:key))
+      rescue Error
         nil
+      end
+
+      # @return [Boolean]
+      def cures?(finding)
+        !left.include?(finding.key) && fresh.empty?
       end
     end
   end

@@ -50,19 +50,20 @@ module Core
         @table.lines.values.select { |other| other.kind == line.kind && other.thickness < line.thickness }.sort_by { |other| -other.thickness }
       end
 
-      # @return [Array<Catalogue::Part>] of the same kind, nearest in size and colour first, that pass the block
+      # @return [Array<Catalogue::Part>] of the same kind and as many holes, nearest in size and material first, that pass the block
       def others(part, &block)
-        @table.parts.values.select { |other| other.kind == part.kind && other.key != part.key && block.call(other) }
+        @table.parts.values.select { |other| other.kind == part.kind && other.lines == part.lines && other.key != part.key && block.call(other) }
               .sort_by { |other| [(other.along - part.along).abs, (other.outer - part.outer).abs, other.material == part.material ? 0 : 1] }.first(3)
       end
 
-      # @return [Cure] another part in the place of this one: the more its size differs, the larger the change
+      # @return [Cure]
       def swap_part(part, other)
-        Cure.new(code: :swap_part, from: part.key, to: other.key, change: 2 + (other.along - part.along).abs.to_mm, values: { from: part.name, to: other.name })
+        Cures::SwapPart.new(part, other)
       end
 
-      def swap_line(line, other)
-        Cure.new(code: :swap_line, from: line.key, to: other.key, change: 1, values: { from: line.name, to: other.name })
+      # @return [Cure]
+      def swap_line(line, other, **change)
+        Cures::SwapLine.new(line, other, **change)
       end
 
       def ranked(cures)

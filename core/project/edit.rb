@@ -99,10 +99,19 @@ module Core
       end
 
       def pattern(place)
-        component(place.component) { |c| c.with(parameters: c.parameters.merge(place.parameter => yield(c.parameters.fetch(place.parameter, [])))) }
+        component(place.component) do |c|
+          items = c.parameters.fetch(place.parameter, [])
+          pattern?(c, place.parameter) && items.is_a?(Array) ? c.with(parameters: c.parameters.merge(place.parameter => yield(items))) : c
+        end
       end
 
       private
+
+      def pattern?(component, name)
+        Construction::Registry.fetch(component.construction).parameters[name.to_sym]&.type == :pattern
+      rescue UnknownKey
+        false
+      end
 
       def items(place)
         found = @design.components.find { |c| c.key == place.component }

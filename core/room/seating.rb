@@ -38,10 +38,10 @@ module Core
       def tables
         number = (@attendees.size / @per_table.to_f).ceil
         room = Array.new(number) { [] }
-        left, others = @attendees.partition { |attendee| attendee.flags.include?(:left_handed) }
-        front, rest = others.partition { |attendee| (attendee.flags & %i[sight minor]).any? }
-        left.each { |attendee| (room.find { |table| table.size < @per_table && table.none? { |other| other.flags.include?(:left_handed) } } || room.find { |table| table.size < @per_table }) << attendee }
-        front.sort_by { |attendee| attendee.flags.include?(:sight) ? 0 : 1 }.each { |attendee| (room.find { |table| table.size < @per_table - 1 } || room.find { |table| table.size < @per_table }) << attendee }
+        left, others = @attendees.partition { |attendee| attendee.left_handed? }
+        front, rest = others.partition { |attendee| (attendee.flags & %i[low_vision minor]).any? }
+        left.each { |attendee| (room.find { |table| table.size < @per_table && table.none? { |other| other.left_handed? } } || room.find { |table| table.size < @per_table }) << attendee }
+        front.sort_by { |attendee| attendee.flags.include?(:low_vision) ? 0 : 1 }.each { |attendee| (room.find { |table| table.size < @per_table - 1 } || room.find { |table| table.size < @per_table }) << attendee }
         mixed(rest, room)
         room
       end
@@ -58,14 +58,14 @@ module Core
 
       # Left-handers at the left end; then beginners beside those who know, in turn.
       def arranged(people)
-        left, right = people.partition { |attendee| attendee.flags.include?(:left_handed) }
+        left, right = people.partition { |attendee| attendee.left_handed? }
         low, high = right.sort_by(&:level).then { |sorted| [sorted.first(sorted.size / 2), sorted.drop(sorted.size / 2).reverse] }
         left + high.zip(low).flatten.compact
       end
 
       def reasons(attendee, table, seat)
         flags = attendee.flags
-        [(:near_the_lamp if flags.include?(:sight) && table.zero?), (:in_reach if flags.include?(:minor) && table.zero?), (:left_end if flags.include?(:left_handed) && seat.zero?)].compact
+        [(:near_the_lamp if flags.include?(:low_vision) && table.zero?), (:in_reach if flags.include?(:minor) && table.zero?), (:left_end if flags.include?(:left_handed) && seat.zero?)].compact
       end
 
       # A shared tool stands with the tables that use it in turn; one for the class with the instructor.

@@ -6,10 +6,10 @@ module Core
     # demonstrations: :together (all wait and watch) · :carry_on (who knows it works on) · :at_start (all shown before the work)
     # assistants: beside the instructor · more_tools: {tool key => borrowed} · stagger: minutes by which every second person begins later
     # break_at: minute, 0 for none · break_minutes · late: hundredths of people who come late · late_minutes: by how much on average
-    # poor_light · wish: hundredths of a chance that everybody finishes
+    # poor_light · target: chance wanted that everybody finishes, in hundredths · fixed_end: the room is not to be had longer
     # assistant_hour, tool_hire: minor units
     Choices = Value.define(demonstrations: :together, assistants: 0, more_tools: {}.freeze, stagger: 0, break_at: 0, break_minutes: 10, late: 10, late_minutes: 5,
-                           poor_light: false, wish: 90, assistant_hour: 1500, tool_hire: 300)
+                           poor_light: false, target: 90, fixed_end: false, assistant_hour: 1500, tool_hire: 300)
 
     class Choices
       DEMONSTRATIONS = %i[together carry_on at_start].freeze
@@ -19,7 +19,7 @@ module Core
       BREAK_MINUTES = (0..120).freeze
       LATE = (0..100).freeze
       LATE_MINUTES = (0..60).freeze
-      WISH = (50..99).freeze
+      TARGET = (50..99).freeze
       MORE = (0..60).freeze
     end
   end

@@ -3,7 +3,7 @@
 module Core
   module Session
     # The random numbers of a simulation: a stream of its own for each person, and the same numbers of it for the same replication, whatever
-    # else changes. So two variants of a class meet the same luck (common random numbers; Law, Simulation Modeling and Analysis).
+    # else changes. So two variants of a class meet the same chance (common random numbers; Law, Simulation Modeling and Analysis).
     class Draws
       # For each slot: time, whether and when help is needed, how long help takes.
       EACH = 3
@@ -12,10 +12,10 @@ module Core
       # Replications that share one seed: a simulation can begin at any of these.
       BLOCK = 50
 
-      # @param people [Integer] @param slots [Integer] of each person
+      # @param people [Array<String>] their keys: whoever comes or goes, nobody else's numbers change @param slots [Integer] of each person
       def initialize(seed, people, slots)
         @seed = seed
-        @people = people
+        @people = people.map { |key| key.bytes.reduce(0) { |sum, byte| ((sum * 257) + byte) % 1_000_000_007 } }
         @numbers = (slots * EACH) + OWN
         @format = 'S<*'
       end
@@ -25,7 +25,7 @@ module Core
       def at(replication)
         block, place = replication.divmod(BLOCK)
         unless @block == block && @place == place
-          @streams = Array.new(@people) { |person| Random.new((((@seed * 1_000_003) + block) * 1009) + person) }
+          @streams = @people.map { |person| Random.new((((@seed * 1_000_003) + block) * 1_000_000_009) + person) }
           place.times { @streams.each { |stream| stream.bytes(@numbers * 2) } }
         end
         @block, @place = place == BLOCK - 1 ? [nil, nil] : [block, place + 1]

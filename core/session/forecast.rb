@@ -13,6 +13,11 @@ module Core
         share(ends, minutes)
       end
 
+      # @return [Outlook]
+      def outlook
+        Outlook.new(runs: runs, chance: chance, late_end: end_at(0.9), last: most_often_last)
+      end
+
       # Of the chance, with two runs of each kind added, so that none or all of few runs is not taken for certain
       # (Agresti and Coull, The American Statistician 52(2), 1998).
       # @return [Float]
@@ -36,12 +41,12 @@ module Core
 
       # @param share [Float] 0..1 @return [Float] minute by which the class has ended in this share of runs
       def end_at(share)
-        quantile(ends, share)
+        Quantile.of(ends, share)
       end
 
       # @return [Float] minute by which one has finished in this share of runs
       def finish_at(key, share)
-        quantile(finishes.fetch(key), share)
+        Quantile.of(finishes.fetch(key), share)
       end
 
       # @return [String, nil] key of whoever is most often the last
@@ -76,10 +81,6 @@ module Core
         (sorted.bsearch_index { |minute| minute > limit } || sorted.size).fdiv(sorted.size)
       end
 
-      def quantile(sorted, share)
-        sorted[((sorted.size - 1) * share).round]
-      end
-
       def mean_waiting(changes, from, to)
         sums = [0.0, 0.0]
         state = [0, 0]
@@ -102,15 +103,14 @@ module Core
       # Runs that are watched, for what a distribution does not tell.
       WATCHED = 24
 
-      RUNS = 400
-
-      # @param plan [Plan] @return [Forecast, Impossible]
-      def self.for(plan, calibration, runs: RUNS)
+      # @param plan [Plan] @param runs [Integer, nil] so many at once; nil takes as many as a page does in the end
+      # @return [Forecast, Impossible]
+      def self.for(plan, calibration, runs: nil)
         model = Modelling.new(plan, calibration).model
         return model if model.is_a?(Impossible)
 
         simulation = Simulation.new(model)
-        of(simulation, simulation.run(0...runs))
+        runs ? of(simulation, simulation.run(0...runs)) : Refinement.new(simulation, Refinement.stages(model)).call
       end
 
       # @param simulation [Simulation] @param results [Results] of its runs from 0 on @param watched [Array<Watched>] its first runs

@@ -2,15 +2,16 @@
 
 module Core
   module Session
-    # Tries levers one by one, then looks for the cheapest combination that gives a wished chance: greedily, taking out again what
-    # turns out not to be needed. All variants meet the same luck.
+    # Tries levers one by one, then looks for the cheapest combination that reaches a target: greedily, taking out again what turns out
+    # not to be needed. All variants are tried on the same random numbers. What is found is confirmed on other ones, since the best of many looks
+    # better than it is: on those that the class's own forecast uses, so that its chance is the one the page shows afterwards.
     class LeverSearch
-      # base: the class as it is · singles: [Tried], most gain first · best: [Lever] or nil when nothing reaches the wish
-      # steps: [Tried] on the way to the combination · combination: Tried with more runs, nil when none is needed · tried: how many variants
-      Found = Value.define(:base, :singles, :steps, :combination, :reaches, :tried)
+      # base: the class as it is · singles: [Trial] that help, most gain first · steps: [Trial] on the way to the combination
+      # combination: confirmed Trial, nil when none is needed or none helps · reaches: whether the target is met with it · trials: how many variants
+      Found = Value.define(:base, :singles, :steps, :combination, :reaches, :trials)
 
-      RUNS = 150
-      SURE_RUNS = 600
+      # Runs for a first trial, from replications that no forecast uses.
+      TRIAL_RUNS = (1_000_000...1_000_150)
       MOST_LEVERS = 6
       # How many of the most promising are tried on top of what was chosen.
       WIDTH = 7
@@ -18,65 +19,68 @@ module Core
       MINUTE = 40
       MISSED = 30
 
-      # @param inputs [Inputs] of the class @param wish [Float] chance @param seat [Integer] minor units
-      # @param together [#call] maps a list by a block, for instance on two cores
+      # @param inputs [Inputs] of the class @param target [Float] chance @param seat [Integer] minor units
+      # @param confirming [Range<Integer>] replications that confirm
       # @yieldparam share [Float] how far the search is
-      def initialize(inputs, wish:, seat: 0, together: ->(list, &block) { list.map(&block) }, &progress)
+      def initialize(inputs, target:, seat: 0, confirming: (0...Refinement::STAGES.last), &progress)
         @inputs = inputs
         @planner = inputs.planner
         @plan = @planner.plan
-        @wish = wish
-        @levers = Levers.new(@plan, inputs.calibration, seat: seat).all
-        @together = together
+        @target = target
+        @levers = Levers.all(@plan, inputs.calibration, seat: seat)
+        @confirming = confirming
         @progress = progress
-        @tried = 0
+        @trials = 0
+        @share = 0.0
       end
 
       # @return [Found, Impossible]
       def call
         model = model_of([])
-        return model if model.is_a?(Impossible) && @levers.none? { |lever| lever.code == :more_tool }
+        return model if model.is_a?(Impossible) && @levers.none?(Levers::MoreTool)
 
-        @before = met([], RUNS)
-        base = tried([], @before, @before)
-        singles = try(@levers.map { |lever| [lever] }, 0.0, 0.5).sort_by { |one| -one.gain }
-        steps = base.chance >= @wish ? [] : climb(singles)
-        settled(base, singles, steps)
+        @before = { TRIAL_RUNS => met([], TRIAL_RUNS), @confirming => met([], @confirming) }
+        base = trial([], @confirming)
+        singles = try(@levers.map { |lever| [lever] }, 0.5).select { |one| one.gain.positive? }.sort_by { |one| -one.gain }
+        base.chance >= @target ? found(base, singles, [], nil) : climb(base, singles)
       end
 
       private
 
-      def settled(base, singles, steps)
-        chosen = steps.empty? ? nil : pruned(steps.last.levers)
-        sure = chosen && confirmed(chosen)
-        Found.new(base: base, singles: singles, steps: steps, combination: sure, reaches: base.chance >= @wish || (!sure.nil? && sure.chance >= @wish), tried: @tried)
+      def found(base, singles, steps, combination)
+        reaches = base.chance >= @target || (!combination.nil? && combination.chance >= @target)
+        Found.new(base: base, singles: singles, steps: steps, combination: combination, reaches: reaches, trials: @trials)
       end
 
-      # With more runs, since the best of many looks better than it is.
-      def confirmed(levers)
-        tried(levers, met(levers, SURE_RUNS), met([], SURE_RUNS))
-      end
-
-      def climb(singles)
-        chosen = []
+      # Adds lever after lever until the target is reached and confirmed, or nothing helps any more.
+      def climb(base, singles)
+        useful = singles.map { |one| one.levers.first }.select(&:by_itself?)
         steps = []
-        useful = singles.select { |one| one.gain.positive? && one.levers.first.by_itself }.map { |one| one.levers.first }
-        while chosen.size < MOST_LEVERS
-          free = useful.reject { |lever| chosen.any? { |taken| taken.changes == lever.changes } }.first(WIDTH)
-          best = try(free.map { |lever| [*chosen, lever] }, 0.5 + (chosen.size * 0.07), 0.07).max_by { |found| worth(found, steps.last) }
-          break if best.nil? || best.chance <= (steps.last&.chance || -1)
+        confirmed = nil
+        while steps.size < MOST_LEVERS
+          best = next_step(useful, steps)
+          break if best.nil? || (confirmed.nil? && best.chance <= (steps.last&.chance || -1))
 
           steps << best
-          chosen = best.levers
-          break if best.chance >= @wish
+          next if best.chance < @target
+
+          confirmed = pruned(best.levers)
+          break if confirmed.chance >= @target
         end
-        steps
+        confirmed = trial(steps.last.levers, @confirming) if steps.any? && confirmed.nil?
+        found(base, singles, steps, confirmed&.gain.to_f.positive? ? confirmed : nil)
       end
 
-      # Reaching the wish cheaply goes before gain for what it costs.
+      def next_step(useful, steps)
+        chosen = steps.last&.levers || []
+        free = useful.reject { |lever| chosen.any? { |taken| taken.changes == lever.changes } }.first(WIDTH)
+        try(free.map { |lever| [*chosen, lever] }, 0.07).max_by { |found| worth(found, steps.last) }
+      end
+
+      # Reaching the target cheaply goes before gain for what it costs.
       def worth(found, before)
         price = 1 + burden(found)
-        return [1, -price] if found.chance >= @wish
+        return [1, -price] if found.chance >= @target
 
         [0, (found.chance - (before&.chance || 0)) / Math.sqrt(price)]
       end
@@ -85,42 +89,46 @@ module Core
         lever.cost + (lever.preparation * MINUTE) + (lever.missed * MISSED)
       end
 
+      # @return [Trial] confirmed, without what is not needed, the dearest first
       def pruned(levers)
-        levers.sort_by { |lever| -burden(lever) }.reduce(levers) do |kept, lever|
-          without = kept - [lever]
-          next kept if without.empty? || kept.size == 1
+        levers.sort_by { |lever| -burden(lever) }.reduce(trial(levers, @confirming)) do |kept, lever|
+          without = kept.levers - [lever]
+          next kept if without.empty? || kept.chance < @target
 
-          try([without], 0.95, 0.0).first.chance >= @wish ? without : kept
+          fewer = trial(without, @confirming)
+          fewer.chance >= @target ? fewer : kept
         end
       end
 
-      # @return [Array<Tried>] in the order given
-      def try(combinations, from, share)
-        done = 0
-        outcomes = @together.call(combinations) do |levers|
-          @progress&.call([from + (share * done.fdiv([combinations.size, 1].max)), 1.0].min)
-          done += 1
-          met(levers, RUNS)
+      # @param share [Float] of the search that this is @return [Array<Trial>] in the order given
+      def try(combinations, share)
+        combinations.map do |levers|
+          @share = [@share + (share / combinations.size), 1.0].min
+          @progress&.call(@share)
+          trial(levers, TRIAL_RUNS)
         end
-        combinations.zip(outcomes).map { |levers, met| tried(levers, met, @before) }
       end
 
-      def tried(levers, met, before)
-        @tried += 1
-        Tried.of(levers, met, before)
+      def trial(levers, replications)
+        @trials += 1
+        Trial.of(levers, levers.empty? ? @before.fetch(replications) : met(levers, replications), @before.fetch(replications))
       end
 
       # @return [Array<Boolean>] for each run, whether all had finished by the end; never, where it cannot be simulated
-      def met(levers, runs)
+      def met(levers, replications)
         model = model_of(levers)
-        return [false] * runs if model.is_a?(Impossible)
+        return [false] * replications.size if model.is_a?(Impossible)
 
-        Simulation.new(model).run(0...runs).ends.map { |minute| minute <= model.minutes }
+        simulation = Simulation.new(model)
+        replications.each_slice(Refinement::STRIDE).flat_map do |part|
+          @progress&.call(@share)
+          simulation.run(part.first..part.last).ends.map { |minute| minute <= model.minutes }
+        end
       end
 
       def model_of(levers)
         workshop = levers.reduce(@inputs.workshop) { |changed, lever| lever.apply(changed) }
-        attendees = levers.reduce(@inputs.attendees) { |left, lever| lever.people(left) }
+        attendees = levers.reduce(@inputs.attendees) { |left, lever| lever.attendees(left) }
         Modelling.new(levers.empty? ? @plan : @planner.replan(workshop, attendees), @inputs.calibration).model
       end
     end

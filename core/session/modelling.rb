@@ -19,7 +19,7 @@ module Core
         @choices = @workshop.session
         @calibration = calibration
         @people = plan.people.select(&:fitted?)
-        @slots = (plan.order.steps.map(&:key).sort + plan.table.techniques.keys.sort.map { |key| "practice/#{key}" } + ['extra']).each_with_index.to_h
+        @slots = (@people.flat_map { |person| person.tasks.select { |task| task.kind == :step }.map { |task| task.step.key } }.uniq.sort + plan.table.techniques.keys.sort.map { |key| "practice/#{key}" } + ['extra']).each_with_index.to_h
       end
 
       # @return [Model, Impossible]

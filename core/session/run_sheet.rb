@@ -39,7 +39,7 @@ module Core
         @forecast.watched.flat_map { |run| run.shown.to_a }.group_by(&:first).map do |key, pairs|
           skill = @plan.table.technique(key)
           minutes = pairs.map(&:last).sort
-          Line.new(minute: middle(minutes), code: :demonstration, technique: skill, minutes: skill.demonstration_minutes.to_f, range: [quantile(minutes, 0.1), quantile(minutes, 0.9)])
+          Line.new(minute: middle(minutes), code: :demonstration, technique: skill, minutes: skill.demonstration_minutes.to_f, range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)])
         end
       end
 
@@ -59,7 +59,7 @@ module Core
           next if begun.empty?
 
           minutes = begun.map(&:first).sort
-          Line.new(minute: middle(minutes), code: :step, step: step, range: [quantile(minutes, 0.1), quantile(minutes, 0.9)], latest: latest(begun))
+          Line.new(minute: middle(minutes), code: :step, step: step, range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)], latest: latest(begun))
         end
       end
 
@@ -69,7 +69,7 @@ module Core
       end
 
       def latest(begun)
-        [@end - quantile(begun.map(&:last).sort, SURE), 0.0].max
+        [@end - Quantile.of(begun.map(&:last).sort, SURE), 0.0].max
       end
 
       # From when on nobody should begin what is optional.
@@ -82,11 +82,7 @@ module Core
       end
 
       def middle(sorted)
-        quantile(sorted, 0.5)
-      end
-
-      def quantile(sorted, share)
-        sorted[((sorted.size - 1) * share).round]
+        Quantile.of(sorted, 0.5)
       end
     end
   end

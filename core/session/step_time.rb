@@ -50,7 +50,7 @@ module Core
       end
 
       def hand(skill, attendee, knows)
-        !skill.left_hand.empty? && knows < Technique::Familiarity::KNOWN && attendee.flags.include?(:left_handed) ? LEFT_HANDED : 1.0
+        !skill.left_hand.empty? && knows < Technique::Familiarity::KNOWN && attendee.left_handed? ? LEFT_HANDED : 1.0
       end
     end
   end

@@ -8,7 +8,7 @@ module Core
       # @param attendee [People::Attendee]
       # @return [String] what a left-hander does otherwise, '' where nothing or for others
       def left_hand(attendee)
-        attendee.flags.include?(:left_handed) ? technique.left_hand : ''
+        attendee.left_handed? ? technique.left_hand : ''
       end
     end
   end

@@ -16,7 +16,7 @@ module Core
 
       # @return [Piece]
       def piece
-        Piece.new(worn: @worn, landing: landing, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
+        Piece.new(worn: @worn, inside: inside, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
                   drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
       end
 
@@ -30,7 +30,7 @@ module Core
         @repeats ||= @work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
       end
 
-      def landing
+      def inside
         @blueprint.inside(on_line)
       end
 
@@ -128,7 +128,7 @@ module Core
       end
 
       def working
-        Working.new(@blueprint, @worn, @target, @path.to_h, on_line, landing).terms
+        Working.new(@blueprint, @worn, @target, @path.to_h, on_line, inside).terms
       end
     end
   end

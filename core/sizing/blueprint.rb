@@ -24,7 +24,7 @@ module Core
         design.flat? ? Measure::Length::ZERO : @filling.map { |m| m.construction.fill.height }.max || Measure::Length::ZERO
       end
 
-      # @param worn [Measure::Length] the wished inside length
+      # @param worn [Measure::Length] the inside length asked for
       # @param maker [Construction::Maker]
       # @return [Piece, OutOfReach]
       def fit(worn, maker)

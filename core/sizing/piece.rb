@@ -2,12 +2,12 @@
 
 module Core
   module Sizing
-    # What one attendee makes, sized. worn: the inside length wished for · landing: the inside length it comes to
+    # What one attendee makes, sized. worn: the inside length asked for · inside: the finished inside length
     # on_line: the length of the whole path · play: how far an adjustable closure lets it out
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step"
-    Piece = Value.define(:worn, :landing, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps, :options) do
+    Piece = Value.define(:worn, :inside, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps, :options) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
@@ -18,12 +18,12 @@ module Core
         deviation.abs > Piece::NEAR ? :tight : :fits
       end
 
-      # @return [Measure::Length] landing minus wish, negative when short; zero inside an adjustable range
+      # @return [Measure::Length] inside minus worn, negative when short; zero inside an adjustable range
       def deviation
-        deviation_of(landing)
+        deviation_of(inside)
       end
 
-      # The same for another landing of this closure.
+      # The same for another inside length with this closure.
       def deviation_of(other)
         return Measure::Length::ZERO if worn.between?(other, other + play)
 
@@ -33,6 +33,16 @@ module Core
       # @return [Array<Construction::Shape>]
       def layout
         drawing.value
+      end
+
+      # What it looks like after a step. @param steps [Array<Construction::StepUse>] all, in order @param step [Construction::StepUse] one of them
+      # @return [Array<Construction::Shape>, nil] nil where the step adds nothing that is drawn
+      def after(steps, step)
+        return if step.adds.empty?
+
+        added = steps.take_while { |other| other.key != step.key }.push(step).flat_map(&:adds)
+        claimed = steps.flat_map(&:adds)
+        layout.select { |shape| added.include?(shape.role) || !claimed.include?(shape.role) }
       end
 
       def parts
@@ -45,7 +55,7 @@ module Core
     end
 
     class Piece
-      # A landing further from the wish than this is worth a look (common practice, no source: half of the usual ease).
+      # A finished size further from the one asked for than this is worth a look (common practice, no source: half of the usual ease).
       NEAR = Measure::Length.mm(7)
     end
   end

@@ -2,7 +2,7 @@
 
 module Core
   module Sizing
-    # Finds the whole number of repeats, and of fillers, that lands nearest a target length.
+    # Finds the whole number of repeats, and of fillers, that comes nearest to a target length.
     #
     # Among candidates: smallest deviation first, then fewest fillers, then the longer (a loose piece can be worn).
     # Without fillers the deviation is never more than half a step.

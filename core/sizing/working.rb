@@ -2,25 +2,25 @@
 
 module Core
   module Sizing
-    # How a piece's length came about, line by line: from the wish to the line, and from the line to what it lands on.
+    # How a piece's length came about, line by line: from the size asked for to the line, and from the line to the finished size.
     class Working
-      def initialize(blueprint, worn, target, path, on_line, landing)
+      def initialize(blueprint, worn, target, path, on_line, inside)
         @blueprint = blueprint
         @worn = worn
         @target = target
         @path = path
         @on_line = on_line
-        @landing = landing
+        @inside = inside
       end
 
       # @return [Array<Term>]
       def terms
-        [*wish, *made, *back]
+        [*asked, *made, *back]
       end
 
       private
 
-      def wish
+      def asked
         [term(:start, :worn, @worn), *allowance,
          (term(:times, :wraps, nil, wraps: @blueprint.design.wraps) if @blueprint.design.wraps > 1),
          (term(:plus, :overlap, @blueprint.design.overlap) if @blueprint.design.overlap.positive?),
@@ -46,7 +46,7 @@ module Core
         return [] if @blueprint.height.zero?
 
         [term(:minus, :height, Allowance.for_height(@blueprint.height), height: @blueprint.height, diameter: @blueprint.height * 2),
-         term(:equals, :lands, @landing)]
+         term(:equals, :finished, @inside)]
       end
 
       def term(operation, code, length, **values)

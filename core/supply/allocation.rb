@@ -2,46 +2,65 @@
 
 module Core
   module Supply
-    # Shares the stock out among the planned classes: the class that was planned first takes first, the others are told.
+    # Shares the stock out among the planned classes: what was bought for a class is its own; of the rest, whoever stands first takes first.
     # Reservations are worked out, never stored, so they follow a class when it changes or is removed.
     class Allocation
       # @param stock [Stock] @param market [Market]
-      def initialize(stock, market)
+      # @param bought [Hash{Object=>Stock}] by class key, what has arrived for it · @param due [Hash{Object=>Stock}] what is ordered for it and still to come
+      def initialize(stock, market, bought: {}, due: {})
         @stock = stock
         @market = market
+        @bought = bought
+        @due = due
       end
 
-      # @param plans [Hash{Object=>Plan}] by class key, in the order in which the classes were planned
+      # @param wanted [Hash{Object=>Claim}] by class key, in the order in which they take from the stock
       # @return [Hash{Object=>ClassSupply}]
-      def call(plans)
-        free = @stock
+      def call(wanted)
+        taken = Stock.new
         claims = Hash.new { |hash, thing| hash[thing] = [] }
-        plans.to_h do |key, plan|
-          parts = parts_of(plan, free, claims)
-          lines = lines_of(plan, free, claims)
-          free = free.less(parts.to_h { |supply| [supply.part.key, supply.from_stock] }, lines.to_h { |supply| [supply.line.key, supply.opened] })
-          (parts.select { |supply| supply.from_stock.positive? }.map(&:part) + lines.select { |supply| supply.opened.any? }.map(&:line)).each { |thing| claims[thing] << key }
-          [key, ClassSupply.new(parts: parts, lines: lines, ordering: Lazy.new { Order.for(parts, lines, @market) })]
+        own = own_of(wanted)
+        wanted.to_h do |key, claim|
+          supply = supply_of(key, claim, @stock.less(taken).less(own.except(key).values.reduce(Stock.new, :plus)), claims)
+          own.delete(key)
+          taken = taken.plus(Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] }, lines: supply.lines.to_h { |one| [one.line.key, one.from_stock] }))
+          (supply.parts.select { |one| one.from_stock.positive? }.map(&:part) + supply.lines.select { |one| one.from_stock.any? }.map(&:line)).each { |thing| claims[thing] << key }
+          [key, supply]
         end
       end
 
       private
 
-      def parts_of(plan, free, claims)
-        plan.needs.map do |need|
-          on_hand = @stock.part(need.part.key)
-          PartSupply.new(part: need.part, used: need.count, spares: plan.spares[need.part].held(plan.workshop.supply.spares), on_hand: on_hand,
-                         reserved: on_hand - free.part(need.part.key), claimed_by: claims.fetch(need.part, []).dup)
+      # Of what was bought for each class, as much as it wants and there still is.
+      def own_of(wanted)
+        wanted.to_h do |key, claim|
+          bought = @bought.fetch(key, Stock.new)
+          most = claim.parts.to_h { |one| [one.part.key, one.used + one.spares] }
+          [key, Stock.new(parts: bought.parts.to_h { |part, count| [part, [count, most.fetch(part, 0)].min] }, lines: bought.lines.slice(*claim.lines.keys.map(&:key)))]
         end
       end
 
-      def lines_of(plan, free, claims)
-        plan.line_totals.keys.map do |line|
-          bars = free.bars(line.key)
-          reserved = @stock.bars(line.key).to_h { |length, count| [length, count - bars.fetch(length, 0)] }.reject { |_, count| count.zero? }
-          LineSupply.new(line: line, reserved: reserved, claimed_by: claims.fetch(line, []).dup,
-                         cuts: Cutting::Reels.plan(plan.pieces(line), @market.reel_lengths(line), on_hand: bars))
-        end
+      def supply_of(key, claim, free, claims)
+        due = @due.fetch(key, Stock.new)
+        parts = claim.parts.map { |one| part_supply(one, free, due, claims) }
+        lines = claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }
+        ClassSupply.new(parts: parts, lines: lines, ordering: Lazy.new { Order.for(parts, lines, claim.fill_up ? @market : @market.without_minimums) })
+      end
+
+      def part_supply(wanted, free, due, claims)
+        part = wanted.part
+        on_hand = @stock.part(part.key)
+        PartSupply.new(part: part, used: wanted.used, spares: wanted.spares, on_hand: on_hand, reserved: on_hand - [free.part(part.key), 0].max,
+          claimed_by: claims.fetch(part, []).dup, due: due.part(part.key))
+      end
+
+      # Reels on order are cut from like those on the shelf.
+      def line_supply(line, pieces, free, due, claims)
+        bars = free.bars(line.key).select { |_, count| count.positive? }
+        reserved = @stock.bars(line.key).to_h { |length, count| [length, count - bars.fetch(length, 0)] }.reject { |_, count| count.zero? }
+        coming = due.bars(line.key)
+        LineSupply.new(line: line, reserved: reserved, claimed_by: claims.fetch(line, []).dup, free: bars, due: coming,
+          cuts: Cutting::Reels.plan(pieces, @market.reel_lengths(line), on_hand: bars.merge(coming) { |_, held, more| held + more }))
       end
     end
   end

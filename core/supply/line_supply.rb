@@ -2,21 +2,28 @@
 
 module Core
   module Supply
-    # Where one line of a class comes from. cuts: Cutting::CutPlan from what is free and from new reels
-    # reserved: {Measure::Length => bars} claimed by classes planned before · claimed_by: their keys
-    LineSupply = Value.define(:line, :cuts, :reserved, :claimed_by) do
+    # Where one line of a class comes from. cuts: Cutting::CutPlan from what is free or due and from new reels
+    # reserved: {Measure::Length => bars} for other classes · claimed_by: keys of classes that took first
+    # free: {Measure::Length => bars} on the shelf for this class · due: the same, ordered for it and still to come
+    LineSupply = Value.define(:line, :cuts, :reserved, :claimed_by, free: {}.freeze, due: {}.freeze) do
       # @return [Hash{Measure::Length=>Integer}] reels to buy
       def short
         cuts.to_buy
       end
 
-      def beaten?
+      # @return [Boolean] whether it might not be short but for other classes
+      def short_for_others?
         short.any? && reserved.values.any?(&:positive?)
       end
 
-      # @return [Hash{Measure::Length=>Integer}] bars this class opens
+      # @return [Hash{Measure::Length=>Integer}] bars that the cuts are made from, new reels not counted
       def opened
         cuts.on_hand.map(&:length).tally
+      end
+
+      # @return [Hash{Measure::Length=>Integer}] of those, the ones that lie on the shelf
+      def from_stock
+        opened.to_h { |length, count| [length, [count, free.fetch(length, 0)].min] }.select { |_, count| count.positive? }
       end
     end
   end

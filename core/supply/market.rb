@@ -27,6 +27,11 @@ module Core
         packs.map { |offer, units| Rational(offer.price.minor, units) }.min
       end
 
+      # @return [Market] where every order is taken, however small
+      def without_minimums
+        with(suppliers: suppliers.transform_values { |supplier| supplier.with(minimum: money(0)) })
+      end
+
       def money(minor)
         Money.new(minor: minor, currency: currency)
       end

@@ -26,6 +26,11 @@ module Core
 
     # So many packs of one offer. item: part or line · units: pieces or reels it brings · wanted: of them, for the class
     Purchase = Value.define(:offer, :number, :item, :units, :wanted) do
+      # @return [Measure::Length, nil] of each reel, nil for parts
+      def length
+        offer.kind == :line ? offer.length : nil
+      end
+
       def cost
         offer.price * number
       end

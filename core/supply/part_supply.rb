@@ -3,8 +3,8 @@
 module Core
   module Supply
     # Where one part of a class comes from. used: in the kits · spares: held back · on_hand: on the shelf
-    # reserved: claimed by classes planned before · claimed_by: their keys
-    PartSupply = Value.define(:part, :used, :spares, :on_hand, :reserved, :claimed_by) do
+    # reserved: of it, for other classes · claimed_by: keys of classes that took first · due: ordered for this class and still to come
+    PartSupply = Value.define(:part, :used, :spares, :on_hand, :reserved, :claimed_by, due: 0) do
       def wanted
         used + spares
       end
@@ -17,12 +17,13 @@ module Core
         [wanted, free].min
       end
 
+      # @return [Integer] still to be bought
       def short
-        wanted - from_stock
+        [wanted - from_stock - due, 0].max
       end
 
-      # @return [Boolean] whether it would not be short but for the others
-      def beaten?
+      # @return [Boolean] whether it would not be short but for other classes
+      def short_for_others?
         short.positive? && on_hand > free
       end
     end

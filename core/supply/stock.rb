@@ -14,10 +14,14 @@ module Core
         lines.fetch(key, {})
       end
 
-      # @return [Stock] without what a class has claimed
-      def less(parts_taken, bars_taken)
-        Stock.new(parts: parts.merge(parts_taken) { |_, held, taken| held - taken },
-                  lines: bars_taken.reduce(lines) { |all, (key, taken)| all.merge(key => bars(key).merge(taken) { |_, held, gone| held - gone }) })
+      # @param other [Stock] @return [Stock]
+      def plus(other)
+        with(parts: parts.merge(other.parts) { |_, mine, more| mine + more }, lines: lines.merge(other.lines) { |_, mine, more| mine.merge(more) { |_, one, two| one + two } })
+      end
+
+      # @param other [Stock] @return [Stock] which may go below zero
+      def less(other)
+        plus(other.with(parts: other.parts.transform_values(&:-@), lines: other.lines.transform_values { |bars| bars.transform_values(&:-@) }))
       end
     end
 
@@ -29,7 +33,7 @@ module Core
         sums = entries.group_by { |entry| [entry.kind, entry.item, entry.length] }.transform_values { |same| same.sum(&:quantity) }.reject { |_, sum| sum.zero? }
         bars = sums.select { |(kind, *), _| kind == :line }.group_by { |(_, item, _), _| item }
         new(parts: sums.filter_map { |(kind, item, _), sum| [item, sum] if kind == :part }.to_h,
-            lines: bars.transform_values { |same| same.to_h { |(_, _, length), sum| [length, sum] } })
+          lines: bars.transform_values { |same| same.to_h { |(_, _, length), sum| [length, sum] } })
       end
     end
   end

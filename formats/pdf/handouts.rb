@@ -6,10 +6,9 @@ module Formats
     class Handouts < Paper
       # @param plan [Core::Plan] @param span [Float] the ruler all drawings share, in millimetres
       # @yieldparam share [Float] how many are done
-      def initialize(plan, tools:, span:, unit: :mm, size: 'A4', &progress)
+      def initialize(plan, span:, unit: :mm, size: 'A4', &progress)
         super(title: "#{plan.workshop.title}: handouts", unit: unit, size: size)
         @plan = plan
-        @tools = tools
         @span = span
         plan.people.each_with_index do |person, index|
           progress&.call(index.fdiv(plan.people.size))
@@ -30,10 +29,10 @@ module Formats
 
         pdf.move_down(6)
         drawing(PieceSvg.new(person.piece.layout, title: person.attendee.name, span_mm: @span, unit: unit).to_s)
-        rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.landing)}</b> worn inside · <b>#{person.bead_count}</b> beads")
+        rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.inside)}</b> inside · <b>#{person.bead_count}</b> beads")
         bag(person)
         steps(person)
-        minded(person)
+        care(person)
         pdf.move_down(6)
         line('Local rules and licensed practice come first.', size: SMALL)
       end
@@ -44,7 +43,7 @@ module Formats
           person.needs.each { |need| tick("<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})", size: 9.5) }
           person.cuts.each { |cut| tick("<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}", size: 9.5) }
         end
-        rich("Tools: #{safe(@tools.call(person))}", size: 9.5)
+        rich("Tools: #{safe(person.tools.map { |key, count| "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}" }.join(', '))}", size: 9.5)
       end
 
       def bag_height(person)
@@ -58,12 +57,12 @@ module Formats
           text += " (#{safe(Wording.say("list_reasons.#{task.reason}"))})" if task.reason
           task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
           pdf.indent(14) { rich("<b>Left hand:</b> #{safe(task.left_hand(person.attendee))}", size: SMALL) } unless task.left_hand(person.attendee).empty?
-          (task.technique.cautions + task.step.cautions).uniq.each { |caution| pdf.indent(14) { rich("<b>Mind:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL) } }
+          (task.technique.cautions + task.step.cautions).uniq.each { |caution| pdf.indent(14) { rich("<b>Caution:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL) } }
           pdf.move_down(2)
         end
       end
 
-      def minded(person)
+      def care(person)
         person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: unit))}</b>") }
       end
     end

@@ -2,7 +2,7 @@
 
 module Formats
   module Pdf
-    # Bag labels on a sheet of labels, one for each kit.
+    # Bag labels on a sheet of labels, one for each kit: a name and the bag's letter. What is private about people stands on the instructor's sheet.
     class Labels < Paper
       POINTS = 72 / 25.4
       PADDING = 2.2
@@ -41,14 +41,10 @@ module Formats
 
       def lines_of(person)
         attendee = person.attendee
-        head = "<b>#{safe(attendee.name)}</b> · level #{attendee.level}#{" · #{safe(attendee.colourway)}" if attendee.colourway}"
+        head = "<b>#{safe(attendee.name)}</b>#{" · #{safe(attendee.colourway)}" if attendee.colourway}"
         return [head, safe(Wording.unfitted(person.piece, unit: unit))] unless person.fitted?
 
-        flags = attendee.flags.map { |flag| "<b>#{safe(Wording.say("flags.#{flag}"))}</b>" }.join(', ')
-        size = person.measure && " #{length(person.measure)}"
-        [head, "#{safe(@plan.design.name)},#{size}, kit #{@kinds[attendee.key]}",
-         person.needs.map { |need| "<b>#{need.count}</b> #{safe(need.part.mark)}" }.join('  '),
-         person.cuts.map { |cut| "#{cut.count} × <b>#{length(cut.length)}</b> #{safe(cut.line.name)}" }.join('; '), (flags unless flags.empty?)].compact
+        [head, "<b>Kit #{@kinds[attendee.key]}</b> · #{safe(@plan.design.name)}"]
       end
     end
   end

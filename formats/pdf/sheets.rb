@@ -65,11 +65,15 @@ module Formats
         kits = Core::Supply::Kits.new(@plan).all
         rows = kits.map do |kit|
           contents = kit.items.map { |item| item.length ? "#{item.count} × #{length(item.length)}" : "#{item.count} #{item.item.mark}" }
-          [kit.letter, kit.person.attendee.name, kit.person.attendee.colourway.to_s, contents.join('   '), (kit.person.attendee.mind unless kit.person.attendee.mind.empty?).to_s]
+          [kit.letter, kit.person.attendee.name, kit.person.attendee.colourway.to_s, contents.join('   '), notes(kit.person.attendee)]
         end
-        table([['Kit', 'For', 'Colourway', 'Holds', 'Mind'], *rows], widths: { 0 => 28, 1 => 90, 2 => 62 })
+        table([['Kit', 'For', 'Colourway', 'Holds', 'Notes'], *rows], widths: { 0 => 28, 1 => 90, 2 => 62 })
         line("Spares: #{@plan.spares.values.map { |s| [s.held(@plan.workshop.supply.spares), s.part.mark] }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')}, #{Wording.say("spares_mode.#{@plan.workshop.supply.spares}")}", size: SMALL)
         line(@plan.needs.map { |need| "#{need.part.mark}: #{need.part.name}" }.join('   '), size: SMALL)
+      end
+
+      def notes(attendee)
+        [*attendee.flags.map { |flag| Wording.say("flags.#{flag}") }, attendee.notes].reject(&:empty?).join(', ')
       end
 
       def tools

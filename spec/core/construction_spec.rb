@@ -279,7 +279,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
   it 'makes a piece adjustable by a chain whose every link takes the clasp' do
     chain = component('end', :findings, parts: pattern(['chain', 20]), takes_clasp: true)
     piece = fit(design(strung, chain), 180)
-    expect([piece.play, piece.landing..(piece.landing + piece.play)]).to match([mm(57), be_cover(mm(180))])
+    expect([piece.play, piece.inside..(piece.inside + piece.play)]).to match([mm(57), be_cover(mm(180))])
   end
 
   it 'puts what hangs on before the step that closes' do

@@ -85,7 +85,7 @@ RSpec.describe Core::Plan do
     [] => { people: :unknown },
     [[1, nil]] => { sizes: :unknown },
     [[1, 90]] => { sizes: :will_not },
-    [[1, 170], [2, 165]] => { sizes: :fits, time: :fits }
+    [[1, 170], [2, 165]] => { sizes: :fits, time: :awaited }
   }.each do |list, expected|
     it "judges #{list} as #{expected}" do
       verdicts = plan_for(bracelet(centre: pattern(['round_12', 9])), list.map { |key, wrist|
@@ -95,14 +95,9 @@ RSpec.describe Core::Plan do
     end
   end
 
-  {
-    'nickel allergy' => [:nickel],
-    'Left-handed, age 9' => %i[left_handed minor],
-    'wool allergy' => [:allergy],
-    'age 34' => [],
-    'lights a lamp' => []
-  }.each do |text, flags|
-    it("minds #{flags} in #{text.inspect}") { expect(Core::People::Mind.flags(text)).to eq(flags) }
+  it 'plans whoever was not measured at the size set for them, at the middle of the group, or at a usual one' do
+    sizes = ->(shop, *wrists) { plan_for(bracelet, wrists.each_with_index.map { |wrist, i| attendee(i, wrist) }, workshop: shop).people.select(&:assumed).map { |person| person.measure.to_mm } }
+    expect([sizes.(workshop, 150, 190, nil, 160), sizes.(workshop, nil), sizes.(workshop.with(assumed_size: mm(155)), 190, nil)]).to eq([[160], [170], [155]])
   end
 end
 

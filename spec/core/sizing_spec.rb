@@ -27,14 +27,14 @@ RSpec.describe Core::Sizing do
     piece = Core::Sizing::Blueprint.new(whole, table).fit(mm(190), Core::Construction::Maker.new)
     expect([piece.work_ups['front'].lengths.repeats,
             piece.on_line,
-            piece.landing.to_mm.round(1)]).to eq([9, mm(215), 189.9])
+            piece.inside.to_mm.round(1)]).to eq([9, mm(215), 189.9])
   end
 
   it 'counts wraps, overlap and an adjustable closure in' do
     wrapped = fit(design(strung, wraps: 3, overlap: mm(20)), 170)
     expect(wrapped.target.to_mm).to be_within(1e-6).of(((170 + (Math::PI * 8)) * 3) + 20)
     adjustable = fit(design(strung, component('end', :findings, parts: pattern('ring', 'extender'))), 175)
-    expect(adjustable.landing..(adjustable.landing + adjustable.play)).to cover(mm(175))
+    expect(adjustable.inside..(adjustable.inside + adjustable.play)).to cover(mm(175))
     expect(adjustable.deviation).to eq(mm(0))
   end
 
@@ -107,7 +107,7 @@ RSpec.describe Core::Sizing do
     expect(offers.map { |o| [o.deviation.abs, o.change] }).to eq(offers.map { |o| [o.deviation.abs, o.change] }.sort)
     expect(offers.map(&:code)).to include(:as_designed, :rings, :extender)
     ring = offers.find { |o| o.code == :rings }
-    expect(ring.deviation).to eq(ring.landing - piece.worn)
+    expect(ring.deviation).to eq(ring.inside - piece.worn)
   end
 
   it 'shares what is added, and what a closure lets out, among the turns round the body' do
@@ -116,15 +116,15 @@ RSpec.describe Core::Sizing do
     expect([once.play, thrice.play]).to eq([mm(60), mm(20)])
     wrapped = fit(design(strung(pattern: pattern({ fill: ['round_12'] })), wraps: 3), 168)
     ring = Core::Sizing::Offers.for(wrapped, sample_table).find { |offer| offer.code == :rings }
-    lengths = { wrapped.repeats => wrapped.landing, **wrapped.options.to_h { |option| [option.repeats, option.length] } }
+    lengths = { wrapped.repeats => wrapped.inside, **wrapped.options.to_h { |option| [option.repeats, option.length] } }
     # The opening ring takes 4 mm of the line, a third of it at each turn.
-    expect(ring.landing - lengths.fetch(ring.repeats)).to eq(mm(4) * ring.count / 3)
+    expect(ring.inside - lengths.fetch(ring.repeats)).to eq(mm(4) * ring.count / 3)
   end
 
-  it 'shows a working whose parts add up to the line, and leads back to the landing' do
+  it 'shows a working whose parts add up to the line, and leads back to the inside' do
     person = plan_for(bracelet(centre: pattern('round_12')), [attendee(1, 165)]).people.first
     parts = person.working.select { |t| t.operation == :part }.map(&:length)
     expect(Core::Measure::Length.sum(parts)).to eq(person.piece.on_line)
-    expect(person.working.last.length).to eq(person.piece.landing)
+    expect(person.working.last.length).to eq(person.piece.inside)
   end
 end

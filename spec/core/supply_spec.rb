@@ -67,8 +67,8 @@ RSpec.describe Core::Supply do
       described_class::Market.of([offer('a', 'round_8', 25, 200), offer('a', 'cable', 5_000_000_000, 300, unit: :reel, kind: :line)], { 'a' => supplier('a', delivery: 90) }, 'EUR')
     }
 
-    def allocated(stock)
-      described_class::Allocation.new(stock, market).call('first' => plan, 'second' => plan)
+    def allocated(stock, **rest)
+      described_class::Allocation.new(stock, market, **rest).call(%w[first second].to_h { |key| [key, described_class::Claim.of(plan)] })
     end
 
     def row(supply, key)
@@ -77,12 +77,18 @@ RSpec.describe Core::Supply do
 
     it 'gives what there is to the class that was planned first, and tells the other whom it went to' do
       first, second = allocated(described_class::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply| row(supply, 'round_8') }
-      expect([first.short, first.beaten?, second.from_stock, second.short, second.beaten?, second.claimed_by]).to eq([0, false, 3, rounds - 3, true, ['first']])
+      expect([first.short, first.short_for_others?, second.from_stock, second.short, second.short_for_others?, second.claimed_by]).to eq([0, false, 3, rounds - 3, true, ['first']])
+    end
+
+    it 'keeps for a class what was bought for it, and does not order again what is on its way' do
+      stock = described_class::Stock.new(parts: { 'round_8' => rounds })
+      first, second = allocated(stock, bought: { 'second' => stock }, due: { 'first' => described_class::Stock.new(parts: { 'round_8' => 4 }) }).values.map { |supply| row(supply, 'round_8') }
+      expect([first.from_stock, first.short, second.from_stock, second.short]).to eq([0, rounds - 4, rounds, 0])
     end
 
     it 'gives the last reel once' do
       first, second = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply| supply.line('cable') }
-      expect([first.opened, first.short, second.opened, second.short, second.beaten?, second.claimed_by]).to eq([{ mm(2000) => 1 }, {}, {}, { mm(5000) => 1 }, true, ['first']])
+      expect([first.opened, first.short, second.opened, second.short, second.short_for_others?, second.claimed_by]).to eq([{ mm(2000) => 1 }, {}, {}, { mm(5000) => 1 }, true, ['first']])
     end
 
     it 'orders what is short, says what nobody offers, and adds up' do

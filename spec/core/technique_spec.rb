@@ -198,13 +198,13 @@ RSpec.describe Core::Technique do
   end
 
   it 'seats everybody once, sight at the front, left-handers at a left end, somebody who knows at every table' do
-    minds = { 1 => 'left-handed', 2 => 'glasses', 3 => 'age 8', 4 => 'left-handed', 5 => 'minor' }
-    people = (1..11).map { |i| attendee(i, 170, level: [1, 2, 4][i % 3], mind: minds[i].to_s) }
+    words = { 1 => 'left-handed', 2 => 'glasses', 3 => 'age 8', 4 => 'left-handed', 5 => 'minor' }
+    people = (1..11).map { |i| attendee(i, 170, level: [1, 2, 4][i % 3], needs: Core::People::NeedsReader.read(words[i].to_s)) }
     seats = Core::Room::Seating.new(people, []).plan.seats
     expect(seats.map(&:attendee)).to match_array(people)
     expect(seats.map { |seat| [seat.table, seat.seat] }.uniq.size).to eq(11)
     by_flag = ->(flag) { seats.select { |seat| seat.attendee.flags.include?(flag) } }
-    expect([by_flag.(:sight).map(&:table), by_flag.(:left_handed).map(&:seat)]).to eq([[0], [0, 0]])
+    expect([by_flag.(:low_vision).map(&:table), by_flag.(:left_handed).map(&:seat)]).to eq([[0], [0, 0]])
     expect(seats.group_by(&:table).values.map { |table| table.map { |seat| seat.attendee.level }.max }).to all(be >= 2)
   end
 end

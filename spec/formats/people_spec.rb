@@ -77,8 +77,8 @@ RSpec.describe Formats::PeopleImport do
   end
 
   it 'lets the guess be corrected' do
-    corrected = read("Ann\t170\t2\tlamp", columns: { 0 => :mind, 3 => :name, 1 => :wrist, 2 => :level }, header: false)
-    expect(corrected.attendees.map { |a| [a.name, a.mind] }).to eq([%w[lamp Ann]])
+    corrected = read("Ann\t170\t2\tlamp", columns: { 0 => :notes, 3 => :name, 1 => :wrist, 2 => :level }, header: false)
+    expect(corrected.attendees.map { |a| [a.name, a.notes] }).to eq([%w[lamp Ann]])
   end
 
   it 'counts ten thousand rows without reading them' do

@@ -7,7 +7,7 @@ EagerBench.load(:standins)
 
 RSpec.describe Formats do
   let(:studio) { new_studio }
-  let(:plan) { studio.plan(studio.classes.find(1)) }
+  let(:plan) { plan_of(1) }
 
   def prices(text, &progress)
     Formats::PriceList.new(text, studio.catalogue.table, studio.market.all, 'post_findings', &progress)
@@ -75,7 +75,7 @@ RSpec.describe Formats do
   it 'writes an order that a spreadsheet opens, without formulas' do
     studio.market.save([Core::Supply::Offer.new(supplier: 'stall', kind: :part, item: 'round_12_moon', unit: :piece, amount: 50, price: studio.market.all.money(1),
       article: '=HYPERLINK("x")')])
-    supply = studio.supply(1)
+    supply = supply_of(1)
     table = CSV.parse(Formats::OrderCsv.write(supply.order, studio.market.all), headers: true)
     expect(table['article'].compact.grep(/\A=/)).to be_empty
     expect(table['cost'].sum { |cost| (cost.to_r * 100).to_i }).to eq(supply.order.goods.minor)
@@ -84,7 +84,7 @@ RSpec.describe Formats do
   describe 'on paper, read back' do
     it 'has a handout for each person with their own numbers' do
       shares = []
-      pages = text_of(Formats::Pdf::Handouts.new(plan, tools: ->(_) { 'pliers' }, span: 260.0) { |share| shares << share }.render)
+      pages = text_of(Formats::Pdf::Handouts.new(plan, span: 260.0) { |share| shares << share }.render)
       plan.people.each do |person|
         text = pages.find { |page| page.include?(person.attendee.name) }
         expect(text).to include('Step by step', "#{person.bead_count} beads", Formats::LengthPrint.call(person.cuts.first.length, :mm))
@@ -104,7 +104,7 @@ RSpec.describe Formats do
     end
 
     it 'has the order, the cuts, the kits, the tools and the steps on the class sheets' do
-      supply = studio.supply(1)
+      supply = supply_of(1)
       seat = Core::Bill::Seat.of(plan, supply, studio.market.all)
       text = text_of(Formats::Pdf::Sheets.new(plan, supply: supply, market: studio.market.all, seat: seat).render).join("\n")
       expect(text).to include('To order', 'To cut', 'Kits', 'Tools', 'Steps', seat.price.to_s, supply.order.total.to_s, 'Marguerite Oyelaran')
@@ -112,7 +112,7 @@ RSpec.describe Formats do
 
     it 'prints names beyond western Europe' do
       named = plan.with(people: [plan.people.first.with(attendee: plan.people.first.attendee.with(name: 'Żółć Łukaszewicz <b>'))])
-      expect(text_of(Formats::Pdf::Handouts.new(named, tools: ->(_) { '' }, span: 260.0).render).first).to include('Żółć Łukaszewicz <b>')
+      expect(text_of(Formats::Pdf::Handouts.new(named, span: 260.0).render).first).to include('Żółć Łukaszewicz <b>')
     end
   end
 

@@ -27,7 +27,7 @@ RSpec.describe Store do
       Store::Database.migrate(database, 0)
       expect(database.tables).to eq([:schema_info])
       Store::Database.migrate(database)
-      expect(database.tables).to include(:classes, :attendees)
+      expect(database.tables).to include(:classes, :class_revisions)
       database.disconnect
     end
   end
@@ -42,17 +42,9 @@ RSpec.describe Store do
   end
 
   {
-    'an attendee of level 9' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 9 }],
-    'a wrist of 0' => [:attendees, { class_id: 1, key: 99, name: 'A', level: 1, wrist_nm: 0 }],
-    'an attendee of no class' => [:attendees, { class_id: 77, key: 1, name: 'A', level: 1 }],
-    'a class of -20 minutes' => [:classes,
-                                 {
-                                   project_version_id: 1,
-                                   title: 'A',
-                                   date: '2026-12-03',
-                                   start_minute: 0,
-                                   minutes: -20
-                                 }],
+    'a state of no class' => [:class_revisions, { class_id: 77, revision: 1, source: 1, action: 'x', document: '{}', made_at: Time.now }],
+    'a class that begins after midnight' => [:classes, { project_version_id: 1, title: 'A', date: '2026-12-03', start_minute: 1440 }],
+    'more arrived than ordered' => [:ordered, { class_id: 1, supplier: 'post', kind: 'part', item: 'x', units: 1, arrived: 2, made_at: Time.now }],
     'a hole larger than its bead' => [:parts,
                                       { key: 'x', name: 'x', kind: 'bead', along_nm: 5, outer_nm: 5, hole_nm: 6 }],
     'a project that is no JSON' => [:project_versions,
@@ -93,17 +85,17 @@ RSpec.describe Store do
     design = studio.projects.version(classes.find(id).state.project_version_id).design
     saved = studio.projects.save(design.with(ease: Core::Measure::Length.mm(20)))
     expect([saved.design.version, studio.projects.save(saved.design).id]).to eq([2, saved.id])
-    expect(studio.plan(classes.find(id)).design.version).to eq(1)
+    expect(plan_of(id).design.version).to eq(1)
   end
 
   it 'brings in a class whose parts differ from its own without changing either plan' do
-    inputs = studio.inputs(classes.find(id))
+    inputs = inputs_of(id)
     own = inputs.table.parts['round_6_frost']
     other = inputs.with(table: inputs.table.with(parts: inputs.table.parts.merge('round_6_frost' => own.with(along: Core::Measure::Length.mm(7)))))
-    before = studio.plan(classes.find(id)).needs.map(&:count)
-    brought = studio.plan(classes.find(studio.import(other)))
+    before = plan_of(id).needs.map(&:count)
+    brought = plan_of(studio.import(other))
     expect(brought.people.map { |p| p.piece.on_line }).to eq(other.plan.people.map { |p| p.piece.on_line })
-    expect(studio.plan(classes.find(id)).needs.map(&:count)).to eq(before)
+    expect(plan_of(id).needs.map(&:count)).to eq(before)
   end
 end
 

@@ -49,24 +49,24 @@ RSpec.describe Store::Ledger do
 
     # All that a class needs, received.
     def receive(id)
-      studio.supply(id).order.by_supplier.each_value { |bought| ledger.post(Core::Supply::Receiving.entries(bought)) }
+      supply_of(id).order.by_supplier.each_value { |bought| ledger.post(Core::Supply::Receiving.entries(bought)) }
     end
 
     it 'take from the stock what is on it, once, and go back as they came' do
-      expect { studio.take_kits(1) }.to raise_error(Store::Shortfall).and(not_change { ledger.stock })
+      expect { kit_stock.take(1) }.to raise_error(Store::Shortfall).and(not_change { ledger.stock })
       receive(1)
       before = ledger.stock
-      expect(studio.supply(1).short).to eq(0)
-      studio.take_kits(1)
-      studio.take_kits(1)
-      expect([ledger.stock.part('clasp_12_silver'), studio.supply(1)]).to eq([before.part('clasp_12_silver') - 11, nil])
-      studio.put_back(1)
-      expect([ledger.stock, studio.supply(1).short]).to eq([before, 0])
+      expect(supply_of(1).short).to eq(0)
+      kit_stock.take(1)
+      kit_stock.take(1)
+      expect([ledger.stock.part('clasp_12_silver'), supply_of(1)]).to eq([before.part('clasp_12_silver') - 11, nil])
+      kit_stock.put_back(1)
+      expect([ledger.stock, supply_of(1).short]).to eq([before, 0])
     end
 
     it 'are reserved only while the class is planned so' do
       studio.ledger.post([entry('round_6_frost', 2)])
-      others = -> { studio.supply(2).parts.sum(&:reserved) + studio.supply(2).lines.sum { |line| line.reserved.values.sum } }
+      others = -> { supply_of(2).parts.sum(&:reserved) + supply_of(2).lines.sum { |line| line.reserved.values.sum } }
       expect(others.call).to be_positive
       studio.classes.edit(1, studio.classes.find(1).revision, 'person_removed') { |state| state.with(attendees: []) }
       expect(others.call).to eq(0)

@@ -6,7 +6,7 @@ RSpec.describe 'The composer', type: :feature do
   def begin_with(name)
     open_studio
     visit '/projects'
-    click_on "Compose #{name}"
+    click_on "Change in the composer: #{name}"
     expect(page).to have_css('#compose-mat svg.piece')
   end
 
@@ -26,7 +26,7 @@ RSpec.describe 'The composer', type: :feature do
     open_studio
     visit '/projects/new'
     fill_in 'Name', with: 'Lunar Lace'
-    click_on 'Begin composing'
+    click_on 'Open the composer'
     expect(page).to have_css('#compose-mat svg.piece')
     find('.palette-part', text: '12 mm round, moon').click
     expect(page).to have_css('.chip', text: '1 × M')
@@ -40,6 +40,7 @@ RSpec.describe 'The composer', type: :feature do
     expect(page).to have_text('saved as version 1').and have_text('Lunar Lace')
     visit '/classes/1'
     select 'Lunar Lace', from: 'Project'
+    unfold('kit-fold')
     expect(page).to have_css('#mat .kit', text: '4 × 12 mm round, moon')
   end
 
@@ -90,7 +91,7 @@ RSpec.describe 'The composer', type: :feature do
     expect(page).to have_css('.field-error', text: 'from 1 to 7').and have_text('cannot be built yet')
     expect(find_field('Strands alike').value).to eq('99')
     click_on 'Save as a new version'
-    expect(page).to have_text('Mend what is marked')
+    expect(page).to have_text('Correct what is marked')
     find_field('Strands alike').send_keys([:control, 'a'], '1', :tab)
     expect(page).to have_css('#compose-mat svg.piece')
     find_field('Ease').send_keys([:control, 'a'], 'wide', :tab)
@@ -104,7 +105,7 @@ RSpec.describe 'The composer', type: :feature do
     expect(page).to have_css('[data-undo]:not(:disabled)')
     click_on 'Save as a new version'
     expect(page).to have_text('saved as version 2')
-    expect(@studio.plan(@studio.classes.find(1)).design.version).to eq(1)
+    expect(plan_of(1).design.version).to eq(1)
     expect(@studio.projects.find('comet_tail').design.ease).to eq(mm(25))
   end
 
@@ -127,7 +128,7 @@ RSpec.describe 'The fit of a class', type: :feature do
     before = all('#fit .fit').size
     click_on 'Use 3 mm crimp cover, silver tone for 2.2 mm crimp cover, silver tone'
     expect(page).to have_no_css('#fit .fit', text: '2.2 mm crimp cover').and have_css('#fit .fit', maximum: before - 1)
-    press 'z'
+    press 'u'
     expect(page).to have_css('#fit .fit', text: '2.2 mm crimp cover')
   end
 
@@ -136,12 +137,12 @@ RSpec.describe 'The fit of a class', type: :feature do
     @studio.catalogue.save(:parts, [parts['pearl_7_cream'].with(hole: nil)])
     visit "/classes/#{id}"
     fill_in 'Hole of 7 mm pearl, cream', with: '1.2 mm'
-    click_on 'Enter'
+    within('#fit') { first('.cure button', text: 'Save').click }
     expect(page).to have_text('7 mm pearl, cream: entered').and have_no_field('Hole of 7 mm pearl, cream')
   end
 
   it 'gauges lines at the table, redrawn while it is asked' do
-    visit '/gauge'
+    visit '/fit-check'
     execute_script('window.kept = true')
     { 'Line' => '20 SWG', 'Hole or bore' => '1.5 mm' }.each { |field, text| fill_in field, with: "#{text}\t" }
     expect(page).to have_css('.gauge-verdict', text: 'It does not go through')

@@ -104,7 +104,7 @@ RSpec.describe Web::Routes::Composer, type: :request do
     studio.projects.newest.each do |saved|
       id = studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name),
         project_version_id: saved.id, attendees: people))
-      plan = studio.plan(studio.classes.find(id))
+      plan = plan_of(id)
       get "/classes/#{id}/print"
       expect([saved.design.key, page.scan('class="kit-print"').size, page.scan('class="piece"').size]).to eq([saved.design.key, 4, 4])
       expect([saved.design.key, plan.people.count(&:fitted?)]).to eq([saved.design.key, 4])

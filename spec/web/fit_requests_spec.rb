@@ -4,16 +4,16 @@ require_relative '../web_helper'
 
 RSpec.describe Web::Routes::Gauge, type: :request do
   def ask(**question)
-    get '/gauge', question
+    get '/fit-check', question
     page
   end
 
   it 'answers in the page, as JSON and from the command line alike' do
     question = { 'line' => '0.46 mm', 'passes' => '2', 'hole' => '0.9 mm' }
     expect(ask(**question)).to include('It does not go through', '0.92 mm')
-    get '/gauge.json', question
+    get '/fit-check.json', question
     output = StringIO.new
-    Formats::CommandLine.new(['fit', *question.flat_map { |name, value| ["--#{name}", value] }], output: output).run
+    Application::CommandLine.new(['fit', *question.flat_map { |name, value| ["--#{name}", value] }], output: output).run
     expect(JSON.parse(page)).to eq(JSON.parse(output.string))
     expect(JSON.parse(page)).to include('status' => 'will_not', 'margin_mm' => -0.02, 'needed_mm' => 0.92)
   end
@@ -55,14 +55,14 @@ RSpec.describe Web::Routes::Gauge, type: :request do
   }
 
   ['?px=abc', '?count=-3', '?bead=x', '?line[]=1', '?hole=%FF', '?passes=0'].each do |query|
-    it("stands #{query}") { get("/gauge#{query}") && expect(last_response.status).to(eq(200)) }
+    it("stands #{query}") { get("/fit-check#{query}") && expect(last_response.status).to(eq(200)) }
   end
 
   describe 'on the class page' do
     let(:id) { studio.classes.all.find { |klass| klass.state.workshop.title.start_with?('Eclipse') }.id }
 
     def findings
-      studio.plan(studio.classes.find(id)).people.first.findings
+      plan_of(id).people.first.findings
     end
 
     # Every rule has a case that passes and one that does not; most have one in between.
@@ -89,7 +89,8 @@ RSpec.describe Web::Routes::Gauge, type: :request do
     it 'applies a cure in one action, and undo takes it back' do
       finding = findings.find { |f| f.code == :spacer_slips }
       revision = studio.classes.find(id).revision
-      send_form("/classes/#{id}/cure", person: '1', finding: finding.key, cure: '0', revision: revision)
+      offered = Core::Fit::Effect.offered(finding, plan_of(id).design, plan_of(id).people.first, studio.catalogue.table)
+      send_form("/classes/#{id}/cure", person: '1', finding: finding.key, cure: offered.first.cure.key, revision: revision)
       expect(findings.map(&:code)).not_to include(:spacer_slips)
       send_form("/classes/#{id}/undo")
       expect(findings.map(&:code)).to include(:spacer_slips)

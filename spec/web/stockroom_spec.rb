@@ -63,9 +63,9 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     crimp = good.merge(name: '2 mm crimp tube', kind: 'bead', along: '2 mm', outer: '2 mm', hole: '1.3 mm')
     send_form('/stockroom/parts/crimp_2_silver', **crimp)
     expect([last_response.status, page]).to match([422, a_string_including('could not be built with this')])
-    before = studio.plan(studio.classes.find(2)).people.first.piece.on_line
+    before = plan_of(2).people.first.piece.on_line
     send_form('/stockroom/parts/crimp_2_silver', **crimp.merge(kind: 'crimp', form: 'crimp', along: '3 mm'))
-    expect(studio.plan(studio.classes.find(2)).people.first.piece.on_line).not_to eq(before)
+    expect(plan_of(2).people.first.piece.on_line).not_to eq(before)
   end
 
   ['/stockroom', '/stockroom/parts/new', '/stockroom/lines/new', '/stockroom/lines/cable_038'].each do |path|
@@ -82,11 +82,11 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     end
 
     it 'takes an ease of their own and the tools they bring' do
-      before = studio.plan(studio.classes.find(1)).tools.sum(&:missing)
+      before = plan_of(1).tools.sum(&:missing)
       more(ease: '6 mm', brings: %w[flat_pliers ruler no_such])
-      person = studio.plan(studio.classes.find(1)).people.first
+      person = plan_of(1).people.first
       expect([person.ease, person.attendee.brings]).to eq([mm(6), %w[flat_pliers ruler]])
-      expect(studio.plan(studio.classes.find(1)).tools.sum(&:missing)).to be < before
+      expect(plan_of(1).tools.sum(&:missing)).to be < before
     end
 
     it 'says what is wrong with an ease, and keeps it' do
@@ -109,7 +109,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     it 'enters a technique, which the ladder then shows' do
       send_form('/stockroom/techniques', **good)
       expect([technique.seconds, technique.prerequisites, technique.tools.tally]).to eq([90.0, ['ring'], { 'flat_pliers' => 2 }])
-      get '/ladder?class=1'
+      get '/techniques?class=1'
       expect(page).to include('Wrapped loop', 'Ilse Marrow and 3 more')
     end
 
@@ -138,12 +138,12 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     end
 
     it 'works every class out with the studio\'s own paces' do
-      before = studio.plan(studio.classes.find(1)).timetable.needed_minutes
+      before = plan_of(1).timetable.needed_minutes
       paces = { pace_1: '4', pace_2: '3', pace_3: '2,5', pace_4: '2', pace_5: '1', welcome_minutes: '5', clearing_minutes: '5' }
-      send_form('/ladder/paces', **paces)
-      expect(studio.calibration.pace[3]).to eq(2.5)
-      expect(studio.plan(studio.classes.find(1)).timetable.needed_minutes).to be > before
-      send_form('/ladder/paces', **paces, pace_2: 'slow')
+      send_form('/techniques/paces', **paces)
+      expect(studio.settings.calibration.pace[3]).to eq(2.5)
+      expect(plan_of(1).timetable.needed_minutes).to be > before
+      send_form('/techniques/paces', **paces, pace_2: 'slow')
       expect([last_response.status, page]).to match([422, a_string_including('Give a number', 'value="slow"')])
     end
   end

@@ -66,8 +66,8 @@ RSpec.describe Web::Routes::Supplies, type: :request do
     offers = -> { studio.market.all.offers.count { |offer| offer.item == 'round_8_smoke' } }
     before = offers.call
     send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', unit: 'piece', amount: '8', price: '0.01')
-    expect(studio.supply(1).order.purchases.find { |bought| bought.item.key == 'round_8_smoke' }.offer.amount).to eq(8)
-    send_form('/stockroom/parts/round_8_smoke/offers/remove', offer: '0')
+    expect(supply_of(1).order.purchases.find { |bought| bought.item.key == 'round_8_smoke' }.offer.amount).to eq(8)
+    send_form('/stockroom/parts/round_8_smoke/offers/remove', offer: 'stall~piece~8')
     expect(offers.call).to eq(before)
   end
 
@@ -99,7 +99,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
 
   def read_list(**fields)
     send_form('/stockroom/prices', supplier: 'post_findings', **fields)
-    path = last_response['Location']&.sub('http://example.org', '')
+    path = last_response['Location']&.sub('http://127.0.0.1', '')
     finished(path) if path
     path
   end
@@ -107,7 +107,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
   it 'shows what a price list was taken for before it saves anything' do
     before = studio.market.all.offers.size
     path = read_list(list: "name,unit,content,price\n\"2 mm crimp tube, silver tone\",pieces,77,1.50\nsomething else,pieces,5,1\nbad,pieces,0,1\n")
-    expect([page, studio.market.all.offers.size]).to match([a_string_including('<b>1</b> rows are sure', 'something else', 'above 0'), before])
+    expect([page, studio.market.all.offers.size]).to match([a_string_including('Sure: <b>1</b>', 'something else', 'above 0'), before])
     send_form(path, 'item[3]': 'clasp_12_steel')
     added = studio.market.all.offers.select { |offer| [77, 5].include?(offer.amount) }.to_h { |offer| [offer.amount, offer.item] }
     expect(added).to include(77 => 'crimp_2_silver')
@@ -122,7 +122,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
 
   describe 'what is chosen for a class' do
     def choose(**fields)
-      send_form('/classes/1/supply', revision: studio.classes.find(1).revision, **fields)
+      send_form('/classes/1/supply', revision: studio.classes.find(1).revision, place: 'kits', **fields)
     end
 
     {
@@ -139,33 +139,65 @@ RSpec.describe Web::Routes::Supplies, type: :request do
     end
 
     it 'changes spares, late sign-ups, tails and prices, and can be undone' do
-      before = studio.plan(studio.classes.find(1))
+      before = plan_of(1)
       choose(spares: 'bagged', extra_kits: '2')
       choose('tails[cable_038]': 'lean', venue: '80')
       state = studio.classes.find(1).state.workshop.supply
       expect([state.spares, state.extra_kits, state.tails_by_line, state.venue]).to eq([:bagged, 2, { 'cable_038' => :lean }, 8000])
       2.times { send_form('/classes/1/undo') }
-      expect(studio.plan(studio.classes.find(1)).needs).to eq(before.needs)
+      expect(plan_of(1).needs).to eq(before.needs)
     end
   end
 
-  it 'packs, takes the kits, and says what is not on the shelf' do
+  it 'packs, orders, receives in parts, takes the kits, and says what is not on the shelf' do
     send_form('/classes/1/packing', kit: '1', packed: '1')
-    get '/classes/1/packing'
-    expect(page).to include('<b>1</b> of <b>12</b> bags full')
+    get '/classes/1/kits'
+    expect(page).to include('<b>1</b> of <b>12</b> bags full', 'things of 120 are not packed yet')
     send_form('/classes/1/take')
     follow_redirect!
     expect(page).to include('would go below zero')
-    studio.supply(1).order.by_supplier.each_key { |key| send_form('/classes/1/receive', supplier: key) }
+    supply_of(1).order.by_supplier.each_key { |key| send_form('/classes/1/order', supplier: key) }
+    expect([supply_of(1).order.purchases, studio.orders.of(1).size]).to match([[], be_positive])
+    first = studio.orders.of(1).find { |ordered| ordered.due > 1 }
+    send_form('/classes/1/receive', supplier: first.supplier, "came[#{first.id}]": first.due + 1)
+    expect(studio.orders.of(1).find { |ordered| ordered.id == first.id }.arrived).to eq(0)
+    send_form('/classes/1/receive', supplier: first.supplier, "came[#{first.id}]": '1')
+    expect(studio.orders.of(1).find { |ordered| ordered.id == first.id }.arrived).to eq(1)
+    studio.orders.of(1).map(&:supplier).uniq.each { |key| send_form('/classes/1/receive', supplier: key) }
+    price = result_of(studio, 1).seat_costs.price
     send_form('/classes/1/take')
-    get '/classes/1'
-    expect(page).to include('The kits have left the stock')
+    studio.market.save(studio.market.all.offers.map { |offer| offer.with(price: offer.price * 3) })
+    get '/classes/1/kits'
+    expect(page).to include('The kits have left the stock', "<b>#{price}</b>")
+  end
+
+  it 'ticks what was packed no longer when its number changes, and says what to add' do
+    send_form('/classes/1/packing', kit: '1', packed: '1')
+    send_form('/classes/1/people/1', name: 'Ilse', measure: '190 mm', body: 'wrist', level: '1', revision: studio.classes.find(1).revision)
+    get '/classes/1/kits'
+    expect(page).to match(/was \d+, now \d+: add \d+/)
+  end
+
+  # A form that adds carries a one-time key (OWASP, Business Logic: double submission).
+  {
+    '/classes/1/people' => [->(s) { s.classes.find(1).state.attendees.size }, { name: 'Twice', level: '1', body: 'wrist' }],
+    '/classes' => [->(s) { s.classes.all.size }, { title: 'T', project: 'comet_tail', date: '2026-12-03', start: '18:00', minutes: '60', venue: '', tool_sets: '1' }],
+    '/stockroom/parts/round_8_smoke/stock' => [->(s) { s.ledger.stock.part('round_8_smoke') }, { reason: 'received', quantity: '1' }],
+    '/classes/1/order' => [->(s) { s.orders.of(1).size }, { supplier: 'stall' }]
+  }.each do |path, (count, fields)|
+    it "does #{path} once, however often it is sent" do
+      sent = fields.merge(once: 'a' * 32, revision: studio.classes.find(1).revision)
+      send_form(path, **sent)
+      after = count.(studio)
+      2.times { send_form(path, **sent) }
+      expect([last_response.status, count.(studio)]).to match([be < 400, after])
+    end
   end
 
   %w[handouts sheets labels].each do |what|
     it "makes the #{what} as a PDF" do
       send_form('/classes/1/pdf', what: what, paper: 'LETTER', grid: 'letter-2x5', skip: 'x')
-      path = last_response['Location'].sub('http://example.org', '')
+      path = last_response['Location'].sub('http://127.0.0.1', '')
       finished(path)
       get "#{path}/file"
       expect([last_response.status, last_response.body[0, 5]]).to eq([200, '%PDF-'])

@@ -11,7 +11,7 @@ module Web
         optional(:measure).maybe(:string)
         optional(:body).maybe(:string)
         optional(:level).maybe(:string)
-        optional(:mind).maybe(:string)
+        optional(:notes).maybe(:string)
         optional(:colourway).maybe(:string)
       end
 
@@ -22,12 +22,13 @@ module Web
       rule(:measure, :body) do
         text = values[:measure].to_s
         next if text.strip.empty?
+        next key(:measure).failure('Shorten this to a number and a unit.') if text.length > 40
 
         problem = Formats::MeasureText.read(text, values[:body].to_sym).problem
         key(:measure).failure(Formats::Wording.say("imports.#{problem.first}", **problem.last)) if problem
       end
       rule(:level) { key.failure('Give a level from 1 (first lesson) to 5.') unless value.to_s.match?(/\A[1-5]\z/) }
-      rule(:mind) { key.failure('Shorten this to 500 characters.') if value.to_s.length > 500 }
+      rule(:notes) { key.failure("Shorten this to #{Presenters::PersonForm::LONGEST_NOTES} characters.") if value.to_s.length > Presenters::PersonForm::LONGEST_NOTES }
     end
   end
 end

@@ -12,7 +12,7 @@ module Web
       # Beside the paces, each with its range and what it is called.
       OTHERS = { welcome_minutes: [MINUTES, 'Welcome and set-up, minutes'], clearing_minutes: [MINUTES, 'Clearing up, minutes'], quick: [0.1..1.0, 'Quickest time of a step, of its usual one'],
                  slow: [1.0..10.0, 'Slowest time of a step, of its usual one'], between: [0.0..1.0, 'How much people of one level differ (0.15 is 15 %)'],
-                 learning: [0.5..1.0, 'The doubled repeat takes, of the repeat'], help: [0.0..1.0, 'Chance of a call for help where all is new'], help_minutes: [0.1..60.0, 'One visit of yours, minutes'] }.freeze
+                 learning: [0.5..1.0, 'Learning rate: time falls to this share at each doubling'], help: [0.0..1.0, 'Chance of a call for help where all is new'], help_minutes: [0.1..60.0, 'One visit of yours, minutes'] }.freeze
       FIELDS = [*(1..5).map { |level| :"pace_#{level}" }, *OTHERS.keys].freeze
 
       # @param before [Core::Session::Calibration] what stands where nothing was sent
@@ -28,6 +28,11 @@ module Web
 
       def self.text(calibration, name)
         format('%g', OTHERS.key?(name) ? calibration.public_send(name) : calibration.pace.fetch(name.to_s.delete_prefix('pace_').to_i))
+      end
+
+      # @return [Hash{Symbol=>String}] fields beside the paces, with their labels
+      def others
+        OTHERS.transform_values(&:last)
       end
 
       # @return [Core::Session::Calibration]

@@ -4,49 +4,32 @@ require 'date'
 
 module Web
   module Presenters
-    # Making a class, or changing its settings.
+    # The settings of a class. Only the fields that were sent are changed; all else of the class stays.
     class ClassForm < Form
-      FIELDS = %i[title date start minutes venue tool_sets project].freeze
+      FIELDS = %i[title date start minutes venue tool_sets].freeze
 
-      attr_reader :studio
-
-      def self.blank(studio)
-        new(studio, { 'start' => '18:30', 'minutes' => '120', 'tool_sets' => '12', 'date' => '', 'title' => '' }, checked: false)
+      def initialize(params)
+        super(params, FIELDS.select { |name| params.key?(name.to_s) }, Contracts::ClassContract.new)
       end
 
-      def initialize(studio, params, checked: true)
-        super(params, FIELDS, Contracts::ClassContract.new)
-        @studio = studio
-        @errors = {} unless checked
-        check_project if checked && params.key?('project')
-      end
-
-      def workshop
-        Core::Workshop.new(key: 'new', title: value(:title), date: Date.iso8601(value(:date)), start: Core::Measure::ClockTime.parse(value(:start)),
-                           minutes: value(:minutes).to_i, venue: value(:venue), tool_sets: value(:tool_sets).to_i)
-      end
-
-      # @return [Store::ClassState] of a new class
-      def state
-        Store::ClassState.new(workshop: workshop, project_version_id: project_version_id, attendees: [])
-      end
-
+      # @param state [Store::ClassState] @return [Store::ClassState]
       def apply(state)
-        state.with(workshop: workshop.with(key: state.workshop.key))
-      end
-
-      def projects
-        @projects ||= studio.projects.newest
+        state.with(workshop: state.workshop.with(**changes))
       end
 
       private
 
-      def project_version_id
-        projects.find { |saved| saved.design.key == value(:project) }&.id
+      def changes
+        values.keys.to_h { |name| [name.to_sym, read(name)] }
       end
 
-      def check_project
-        @errors = errors.merge(project: 'Choose the project of this class.') unless project_version_id
+      def read(name)
+        case name
+        when 'date' then Date.iso8601(value(name))
+        when 'start' then Core::Measure::ClockTime.parse(value(name))
+        when 'minutes', 'tool_sets' then value(name).to_i
+        else value(name)
+        end
       end
     end
   end

@@ -11,23 +11,21 @@ module Web
       # One item of a pattern. place: where it stands · item: the part, or nil for a group · inner: [Chip]
       Chip = Core::Value.define(:place, :part, :count, :fill, :inner)
 
-      attr_reader :draft, :unit, :form
+      include Printing
+
+      attr_reader :draft, :unit, :form, :notice
 
       # @param place [String] the chosen place @param size [String] the measure to draw at, in millimetres
-      # @yieldparam section [String] @yieldreturn [String] its HTML
-      def initialize(studio, fragments, draft, unit:, place: '', size: '', form: nil, &render)
+      # @param library [Application::Library]
+      def initialize(studio, library, draft, unit:, place: '', size: '', form: nil, notice: nil)
         @studio = studio
-        @fragments = fragments
+        @library = library
+        @notice = notice
         @draft = draft
         @unit = unit
         @asked = place.to_s
         @asked_size = size.to_i
         @form = form
-        @render = render
-      end
-
-      def sections
-        SECTIONS.map { |name| @fragments.section("compose-#{name}", nil) { @render.call(name, self) } }
       end
 
       def id
@@ -39,7 +37,7 @@ module Web
       end
 
       def table
-        @studio.catalogue.table
+        @library.table
       end
 
       # @return [Core::Sizing::Piece, Core::Sizing::OutOfReach, nil] nil when it cannot be built
@@ -104,12 +102,16 @@ module Web
         Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit).to_s(standalone: true) if drawn?
       end
 
-      def landing
-        Landing.text(piece, unit)
+      def finished_words
+        FinishedSize.words(piece, unit)
       end
 
+      # @return [Symbol] the worst of the finished size and of every join
       def status
-        drawn? ? piece.status : :will_not
+        return :will_not unless drawn?
+
+        found = [piece.status, *findings.map(&:status)]
+        Core::Fit::Check::ORDER.find { |known| found.include?(known) }
       end
 
       def needs
@@ -124,13 +126,25 @@ module Web
         Core::Sizing::Offers.for(piece, table)
       end
 
-      # @return [Array<Core::Fit::Finding>] joins worth a look
-      def findings
-        Core::Fit::Check.new(table, open_rings: @studio.open_rings).piece(piece).select(&:worth_a_look?)
+      # @return [Array<(Core::Construction::Parameter)>] constructions that can be added
+      def constructions
+        Core::Construction::Registry.keys.map { |key| [key, Formats::Wording.say("constructions.#{key}")] }
       end
 
+      def bodies
+        Core::Project::Design::BODIES
+      end
 
-      # What the working says, from the wish on.
+      def tails
+        Core::Project::Design::TAILS
+      end
+
+      # @return [Array<Core::Fit::Finding>] joins worth a look
+      def findings
+        @findings ||= Core::Fit::Check.new(table, open_rings: @library.settings.open_rings).piece(piece).select(&:worth_a_look?)
+      end
+
+      # What the working says, from the size asked for on.
       def working
         piece.working
       end
@@ -206,11 +220,11 @@ module Web
 
       def span
         longest = [piece.on_line.to_mm, piece.target.to_mm, *piece.layout.map { |s| s.x + (s.along / 2) }].max
-        ClassPage.ruler(longest)
+        Sections::Drawn.ruler(longest)
       end
 
       def marks
-        sized? ? Landing.marks(piece, unit) : []
+        sized? ? FinishedSize.marks(piece, unit) : []
       end
 
       # The middle of what fills.

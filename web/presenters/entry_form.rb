@@ -17,9 +17,10 @@ module Web
         @errors = check
       end
 
-      # @param held [Integer] what there is of it now
+      # @param now [StockItem] as it is within the transaction that writes
       # @return [Core::Supply::Entry] whose quantity may be zero when a count agrees
-      def entry
+      def entry(now)
+        @stock_item = now
         held = @stock_item.line? ? @stock_item.bars.fetch(bar, 0) : @stock_item.balance
         Core::Supply::Entry.new(kind: @stock_item.kind, item: @stock_item.item.key, length: (bar if @stock_item.line?), quantity: change(held), reason: value(:reason).to_sym, note: value(:note))
       end

@@ -4,6 +4,9 @@ module Web
   module Presenters
     # What every submitted form has: text by field (values) and what to do at each wrong one (errors).
     module Fields
+      # No field holds more: what is longer is cut before anything else is done to it, and still found too long.
+      LONGEST = 2_100
+
       attr_reader :values, :errors
 
       def valid?
@@ -27,14 +30,14 @@ module Web
 
       # @param taken [#key?] @return [String] a key made from a name that nothing else has
       def key_from(name, taken, otherwise:)
-        plain = name.unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 50]
+        plain = name[0, 120].unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 50]
         base = plain.empty? ? otherwise : plain
         (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |key| !taken.key?(key) }
       end
 
       # Line breaks and tabs in a one-line field become spaces; what is no text counts as empty.
       def clean(text)
-        text.is_a?(String) ? text.dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
+        text.is_a?(String) ? text.byteslice(0, LONGEST * 4).force_encoding(Encoding::UTF_8)[0, LONGEST].scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
       end
     end
   end

@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # The gauge: a question, its answer drawn in cross-section, and sizes side by side at true scale.
+    # The fit check: a question, its answer drawn in cross-section, and sizes side by side at true scale.
     class Gauge
       SECTIONS = %w[ask answer scale convert].freeze
       # Pixels to the millimetre: what browsers take for granted, and what can be set. In hundredths.
@@ -14,22 +14,16 @@ module Web
 
       attr_reader :question, :unit
 
-      # @yieldparam section [String] @yieldreturn [String] its HTML
-      def initialize(studio, fragments, params, unit:, &render)
-        @studio = studio
-        @fragments = fragments
+      # @param library [Application::Library]
+      def initialize(library, params, unit:)
+        @library = library
         @params = params
         @unit = unit
         @question = Formats::GaugeQuestion.new(params, table)
-        @render = render
-      end
-
-      def sections
-        SECTIONS.map { |name| @fragments.section("gauge-#{name}", nil) { @render.call(name, self) } }
       end
 
       def table
-        @studio.catalogue.table
+        @library.table
       end
 
       # A form's fields and errors.
@@ -39,6 +33,22 @@ module Web
 
       def error(name)
         question.errors[name.to_sym]
+      end
+
+      def purposes
+        Core::Fit::Gauge::LOOSEST.keys
+      end
+
+      def px
+        PX
+      end
+
+      def in_millimetres(length)
+        Formats::LengthPrint.fine(length, :mm)
+      end
+
+      def in_inches(length)
+        Formats::LengthPrint.fine(length, :in)
       end
 
       def answer
@@ -73,7 +83,7 @@ module Web
         Conversion.new(length: length, awg: Core::Measure::Gauge.nearest(length, :awg), swg: Core::Measure::Gauge.nearest(length, :swg),
                        bead: Core::Measure::SeedBeads::SIZES.min_by { |size| (size.across - length).abs }.name)
       rescue Core::Measure::ThicknessText::Unreadable => e
-        @convert_error = Formats::Wording.say("gauge_errors.#{e.reason}", text: e.text)
+        @convert_error = Formats::Wording.say("gauge_errors.#{e.reason}", text: e.text.to_s[0, 40])
         nil
       end
 
@@ -109,7 +119,7 @@ module Web
       private
 
       def text(name, usual)
-        @params[name].is_a?(String) ? @params[name].scrub.delete("\u0000").strip[0, 40] : usual
+        @params[name].is_a?(String) ? @params[name].byteslice(0, 200).scrub.delete("\u0000").strip[0, 40] : usual
       end
     end
   end

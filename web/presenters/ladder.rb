@@ -4,21 +4,22 @@ module Web
   module Presenters
     # The techniques by level, and who of a class stands where.
     class Ladder
-      def initialize(studio, chosen)
+      def initialize(studio, library, chosen)
         @studio = studio
+        @table = library.table
         @chosen = chosen
       end
 
       def drawing
-        Formats::LadderSvg.new(Core::Technique::Ladder.new(@studio.catalogue.table.techniques), people).to_s
+        Formats::LadderSvg.new(Core::Technique::Ladder.new(@table.techniques), people).to_s
       end
 
       def techniques
-        @studio.catalogue.table.techniques.values.sort_by { |skill| [skill.level, skill.name] }
+        @table.techniques.values.sort_by { |skill| [skill.level, skill.name] }
       end
 
       def name_of(key)
-        @studio.catalogue.table.techniques[key]&.name || key
+        @table.techniques[key]&.name || key
       end
 
       def classes

@@ -4,14 +4,20 @@ module Web
   module Presenters
     # A pasted or loaded list of people on its way into a class: first shown as understood, then saved.
     class PeopleList
+      MOST_BYTES = 1_000_000
+
       attr_reader :id, :text, :revision, :problem
 
-      def initialize(studio, id, params)
-        @stored = studio.classes.find(Integer(id, exception: false) || 0)
+      # @param stored [Store::Classes::Stored]
+      def initialize(stored, params)
+        @stored = stored
         @id = @stored.id
         @params = params
-        @revision = params['revision'] || @stored.revision.to_s
-        @text = Formats::CellTable.decode(bytes)
+        @revision = params['revision'].is_a?(String) ? params['revision'] : @stored.revision.to_s
+        given = bytes
+        return refuse('imports.too_long') if given.bytesize > MOST_BYTES
+
+        @text = Formats::CellTable.decode(given)
         @import = Formats::PeopleImport.new(@text, columns: columns, header: header) unless @text.strip.empty?
         @problem = trouble
       rescue Formats::CellTable::Unreadable => e
@@ -54,15 +60,24 @@ module Web
         (0...@import.table.width).map { |index| [index, sample[index].to_s, @import.columns[index]] }
       end
 
+      def fields
+        Formats::PeopleImport::FIELDS
+      end
+
       def fields_used
         Formats::PeopleImport::FIELDS.select { |field| @import.columns.value?(field) || field == :name }
       end
 
       private
 
+      def refuse(key)
+        @text = ''
+        @problem = Formats::Wording.say(key)
+      end
+
       def bytes
         upload = @params['file']
-        return upload['tempfile'].read if upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read)
+        return upload['tempfile'].read(MOST_BYTES + 1).to_s if upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read)
 
         @params['list'].is_a?(String) ? @params['list'] : ''
       end
@@ -83,7 +98,7 @@ module Web
       end
 
       def trouble
-        return if @import.nil?
+        return (Formats::Wording.say('imports.nothing') if @params.key?('list')) if @import.nil?
         return Formats::Wording.say('imports.no_rows') if @import.people_rows.empty?
         return Formats::Wording.say('imports.too_many', count: @import.people_rows.size, most: Core::Workshop::MOST_PEOPLE) if @import.too_many?
 

@@ -4,23 +4,25 @@ module Web
   module Presenters
     # One attendee's row.
     class PersonForm < Form
-      FIELDS = %i[name measure body level mind colourway].freeze
+      FIELDS = %i[name measure body level notes colourway].freeze
+      LONGEST_NOTES = 2000
 
       def initialize(params)
         body = Core::People::Measures::BOUNDS.keys.find { |known| known.to_s == params['body'] } || :wrist
         @measured = params.key?('measure')
+        @coloured = params.key?('colourway')
         super(params.to_h.merge('body' => body.to_s), FIELDS, Contracts::PersonContract.new)
       end
 
-      # @return [Core::People::Attendee] a new one
+      # @return [Core::People::Attendee] a new one; what a class must know of them is suggested from the notes and shown beside them
       def attendee
-        apply(Core::People::Attendee.new(key: '0', name: '', level: 1))
+        apply(Core::People::Attendee.new(key: '0', name: '', level: 1, needs: Core::People::NeedsReader.read(value(:notes))))
       end
 
-      # @return [Core::People::Attendee] with what was typed; measures of other parts of the body stay
+      # @return [Core::People::Attendee] with what was typed; what the form does not show stays
       def apply(attendee)
-        attendee.with(name: value(:name), level: value(:level).to_i, mind: value(:mind), measures: measures(attendee),
-                      colourway: value(:colourway).empty? ? nil : value(:colourway))
+        changed = attendee.with(name: value(:name), level: value(:level).to_i, notes: value(:notes), measures: measures(attendee))
+        @coloured ? changed.with(colourway: value(:colourway).empty? ? nil : value(:colourway)) : changed
       end
 
       def full

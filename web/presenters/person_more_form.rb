@@ -5,11 +5,12 @@ module Web
     # What is set less often about an attendee: their own ease and tails, the tools they bring, and what they have done.
     class PersonMoreForm
       EASE_MM = (0..100).freeze
+      LONGEST_DATE = 20
 
       attr_reader :errors
 
       def initialize(studio, params)
-        @text = params['ease'].is_a?(String) ? params['ease'].scrub.strip : ''
+        @text = params['ease'].is_a?(String) ? params['ease'].dup.force_encoding(Encoding::UTF_8).scrub.strip[0, 40] : ''
         brought = params['brings'].is_a?(Array) ? params['brings'] : []
         @brings = studio.catalogue.table.tools.keys & brought.grep(String)
         @tails = Core::Construction::Tails::POLICIES.find { |policy| policy.to_s == params['tails'] }
@@ -39,7 +40,7 @@ module Web
 
       # What was typed beside each technique.
       def given(typed, known)
-        typed.is_a?(Hash) ? typed.select { |key, text| known.key?(key) && text.is_a?(String) }.transform_values { |text| text.scrub.strip } : {}
+        typed.is_a?(Hash) ? typed.select { |key, text| known.key?(key) && text.is_a?(String) }.transform_values { |text| text.dup.force_encoding(Encoding::UTF_8).scrub.strip[0, 40] } : {}
       end
 
       # Nothing typed, or no times, takes it out again.
@@ -50,7 +51,7 @@ module Web
       end
 
       def date(text)
-        text.to_s.empty? ? nil : Date.iso8601(text)
+        text.to_s.empty? ? nil : Date.iso8601(text[0, LONGEST_DATE])
       rescue Date::Error
         nil
       end

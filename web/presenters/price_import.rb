@@ -35,6 +35,14 @@ module Web
         list.wrong.first(SHOWN)
       end
 
+      def sure_shown
+        sure.first(SHOWN)
+      end
+
+      def content(row, unit)
+        Formats::OfferText.content(row.offer, unit)
+      end
+
       def problem(row)
         Formats::Wording.say("price_list.#{row.problem.first}", **row.problem.last)
       end

@@ -28,6 +28,18 @@ module Web
         closure ? Core::Project::Edit.new(made).close(closure.first, closure.last, takes_clasp: closure.takes_clasp) : made
       end
 
+      def bodies
+        Core::Project::Design::BODIES
+      end
+
+      def constructions
+        Core::Construction::Registry.keys
+      end
+
+      def closures
+        studio.catalogue.closures
+      end
+
       private
 
       def construction
@@ -35,10 +47,7 @@ module Web
       end
 
       def free_key
-        plain = value(:name).unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '_').gsub(/\A_+|_+\z/, '')[0, 40]
-        base = plain.empty? ? 'project' : plain
-        taken = studio.projects.newest.map { |saved| saved.design.key }
-        (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |key| !taken.include?(key) }
+        key_from(value(:name), studio.projects.newest.to_h { |saved| [saved.design.key, saved] }, otherwise: 'project')
       end
     end
   end

@@ -7,13 +7,15 @@ module Web
       include Fields
 
       C = Core::Session::Choices
-      WHOLE = { assistants: C::ASSISTANTS, stagger: C::STAGGER, break_at: C::BREAK_AT, break_minutes: C::BREAK_MINUTES, late: C::LATE, late_minutes: C::LATE_MINUTES, wish: C::WISH }.freeze
+      WHOLE = { assistants: C::ASSISTANTS, stagger: C::STAGGER, break_at: C::BREAK_AT, break_minutes: C::BREAK_MINUTES, late: C::LATE, late_minutes: C::LATE_MINUTES, target: C::TARGET }.freeze
       MONEY = %i[assistant_hour tool_hire].freeze
 
-      def initialize(studio, params)
+      # @param minutes [Integer] of the class
+      def initialize(studio, params, minutes)
+        @minutes = minutes
         @currency = studio.market.all.currency
         @tools = studio.catalogue.table.tools
-        @values = [*WHOLE.keys, *MONEY, :demonstrations, :poor_light].select { |name| params[name.to_s].is_a?(String) }.to_h { |name| [name.to_s, clean(params[name.to_s])] }
+        @values = [*WHOLE.keys, *MONEY, :demonstrations, :poor_light, :fixed_end].select { |name| params[name.to_s].is_a?(String) }.to_h { |name| [name.to_s, clean(params[name.to_s])] }
         @more = params['more_tools'].is_a?(Hash) ? params['more_tools'].select { |key, text| @tools.key?(key) && text.is_a?(String) } : {}
         @errors = @values.keys.to_h { |name| [name.to_sym, problem(name.to_sym)] }.compact
       end
@@ -30,14 +32,15 @@ module Web
       def read(name)
         case name
         when :demonstrations then value(name).to_sym
-        when :poor_light then value(name) == '1'
+        when :poor_light, :fixed_end then value(name) == '1'
         when *MONEY then Core::Money.parse(value(name), @currency).minor
         else value(name).to_i
         end
       end
 
       def problem(name)
-        if (range = WHOLE[name]) then "Give a whole number from #{range.begin} to #{range.end}." unless value(name).match?(/\A\d{1,3}\z/) && range.cover?(value(name).to_i)
+        if name == :break_at && value(name).match?(/\A\d{1,3}\z/) && value(name).to_i >= @minutes then "The class lasts #{@minutes} minutes. Give a break before its end, or 0 for none."
+        elsif (range = WHOLE[name]) then "Give a whole number from #{range.begin} to #{range.end}." unless value(name).match?(/\A\d{1,3}\z/) && range.cover?(value(name).to_i)
         elsif MONEY.include?(name) then 'Give an amount such as 12.50, not below zero.' unless Core::Money.parse(value(name), @currency)&.minor&.between?(0, SupplyForm::MOST_MINOR)
         elsif name == :demonstrations then 'Choose one of the list.' unless C::DEMONSTRATIONS.map(&:to_s).include?(value(name))
         end

@@ -33,7 +33,7 @@ module Web
         gap: Field.new(label: 'Gap of an opening ring', type: :length, options: 0),
         faces_with: Field.new(label: 'Rings it faces front with', type: :choice, options: %i[odd even]),
         soldered: Field.new(label: 'Soldered or closed', type: :boolean, options: nil),
-        nickel_free: Field.new(label: 'Free of nickel', type: :boolean, options: nil),
+        nickel_free: Field.new(label: 'Free of nickel', type: :unsure, options: nil),
         malleable: Field.new(label: 'Can be pressed wider by hand', type: :boolean, options: nil),
         magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil)
       }.freeze
@@ -43,7 +43,8 @@ module Web
         thickness: Field.new(label: 'Thickness (mm, inch or 24 AWG)', type: :thickness, options: nil, required: true),
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
         rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000),
-        reel_length: Field.new(label: 'Length of a reel, hank or coil', type: :reel, options: nil)
+        reel_length: Field.new(label: 'Length of a reel, hank or coil', type: :reel, options: nil),
+        material: Field.new(label: 'Material (latex, polyurethane, nylon, cotton, copper, brass, steel …)', type: :text, options: 40)
       }.freeze
       TOOL = {
         name: Field.new(label: 'Name', type: :text, options: 120, required: true),
@@ -71,7 +72,7 @@ module Web
       KINDS = {
         tools: { fields: TOOL, type: Core::Catalogue::Tool, usual: { 'people_per_tool' => '1', 'substitutable' => '1' } },
         techniques: { fields: TECHNIQUE, type: Core::Technique::Skill, usual: { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' } },
-        parts: { fields: PART, type: Core::Catalogue::Part, usual: { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '1' } },
+        parts: { fields: PART, type: Core::Catalogue::Part, usual: { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '' } },
         lines: { fields: LINE, type: Core::Catalogue::Line, usual: { 'kind' => 'cable', 'colour' => '#6b7280' } }
       }.freeze
 
@@ -102,6 +103,7 @@ module Web
           text = if value.is_a?(Core::Measure::Length) then value.to_s
                  elsif field.type == :lines then value.join("\n")
                  elsif field.type == :number then format('%g', value)
+                 elsif field.type == :unsure then { true => '1', false => '0', nil => '' }.fetch(value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
                  end
           [name.to_s, text]
@@ -110,6 +112,16 @@ module Web
 
       def fields
         KINDS.fetch(table_name)[:fields]
+      end
+
+      # @return [Boolean] whether a field holds several values
+      def list?(field)
+        LISTS.include?(field.type)
+      end
+
+      # @return [Hash{String=>String}] what a yes-or-no field offers
+      def answers(field)
+        field.type == :unsure ? { '' => 'not known', '1' => 'yes', '0' => 'no' } : { '1' => 'yes', '0' => 'no' }
       end
 
       # @return [Core::Catalogue::Part, Core::Catalogue::Line]

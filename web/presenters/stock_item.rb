@@ -8,10 +8,11 @@ module Web
 
       # @param table_name [Symbol] :parts or :lines
       # @param readings [Array<Integer>, nil] milligrams the scale showed
-      def initialize(studio, table_name, key, form: nil, offer_form: nil, readings: nil)
+      def initialize(studio, library, table_name, key, form: nil, offer_form: nil, readings: nil)
         @studio = studio
         @kind = { parts: :part, lines: :line }.fetch(table_name) { raise Store::NotFound.new(:page, key) }
-        @item = studio.catalogue.table.public_send(table_name)[key] || raise(Store::NotFound.new(@kind, key))
+        @library = library
+        @item = library.table.public_send(table_name)[key] || raise(Store::NotFound.new(@kind, key))
         @form = form
         @offer_form = offer_form
         @readings = readings
@@ -50,7 +51,29 @@ module Web
       end
 
       def market
-        @market ||= @studio.market.all
+        @library.market
+      end
+
+      # @return [String] names an offer, wherever it stands in the list
+      def offer_key(offer)
+        [offer.supplier, offer.unit, offer.amount].join('~')
+      end
+
+      def content(offer, unit)
+        Formats::OfferText.content(offer, unit)
+      end
+
+      # @return [String] of all on the shelf
+      def weight
+        Formats::OfferText.weight(item, balance)
+      end
+
+      def actions
+        EntryForm::ACTIONS.fetch(kind)
+      end
+
+      def units
+        Core::Supply::Offer::UNITS.fetch(kind)
       end
 
       # @return [Float, nil] milligrams of one

@@ -5,7 +5,11 @@ module Web
     # The coming classes, each with what is still in its way.
     module Bench
       def self.registered(app)
-        app.get('/') { page(:bench, title: 'Bench', bench: Presenters::Bench.new(studio, settings.forecasts)) }
+        app.get('/') do
+          classes = Presenters::Classes.new(settings.results, studio, unit)
+          classes.ask_forecasts(settings.forecasts) unless polled?
+          show_sections([fresh_section('classes', classes: classes)], title: 'Classes', kind: 'wide')
+        end
         app.get('/keys') { page(:keys, title: 'Keys') }
       end
     end

@@ -7,31 +7,42 @@ module Web
       def self.registered(app)
         app.helpers Editing
         making(app)
-        showing(app)
         changing(app)
         removing(app)
+        showing(app)
       end
 
       def self.showing(app)
-        app.get('/classes/:id') { show_class(id) }
-        %w[print handouts labels].each do |sheet|
-          app.get("/classes/:id/#{sheet}") { erb(:"pages/#{sheet}", layout: :print_layout, locals: { title: sheet.capitalize, page: class_page(id) }) }
+        app.get('/classes/:id') { open_class(id) }
+        app.get('/classes/:id/:place') do
+          raise Store::NotFound.new(:page, text(:place)) unless Presenters::ClassPage::PLACES.key?(params['place'])
+
+          open_class(id)
+        end
+        app.helpers Opening
+      end
+
+      # Coming to a class's page asks for its forecast; a look at how far it is does not.
+      module Opening
+        def open_class(id)
+          ask_forecast(id) unless polled?
+          show_class(id)
         end
       end
 
       def self.making(app)
-        app.get('/classes/new') { page(:new_class, title: 'New class', form: Presenters::ClassForm.blank(studio)) }
+        app.get('/classes/new') { page(:new_class, title: 'New class', form: Presenters::NewClassForm.blank(studio)) }
         app.post('/classes') do
-          form = Presenters::ClassForm.new(studio, params)
+          form = Presenters::NewClassForm.new(studio, params)
           halt 422, page(:new_class, title: 'New class', form: form) unless form.valid?
 
-          redirect to("/classes/#{studio.classes.create(form.state)}"), 303
+          redirect to(once { "/classes/#{studio.classes.create(form.state)}" }), 303
         end
       end
 
       def self.changing(app)
         app.post('/classes/:id/settings') do
-          form = Presenters::ClassForm.new(studio, params)
+          form = Presenters::ClassForm.new(params)
           next refuse(id, :settings, form.draft) unless form.valid?
 
           change(id, 'settings') { |state| form.apply(state) }
@@ -47,31 +58,39 @@ module Web
           change(id, 'supply') { |state| form.apply(state) }
         end
         app.post('/classes/:id/teaching') do
-          plan = studio.plan(studio.classes.find(id))
-          form = Presenters::TeachingForm.new(params, plan.order.steps, studio.catalogue.table.techniques)
+          form = Presenters::TeachingForm.new(params, built(id).order.steps, studio.catalogue.table.techniques)
           next refuse(id, :teaching, form.draft) unless form.valid?
 
           change(id, 'teaching') { |state| form.apply(state) }
         end
         app.post('/classes/:id/steps') do
-          order = studio.plan(studio.classes.find(id)).order
+          order = built(id).order
           keys = text(:reset) == '1' ? [] : order.moved(text(:step), text(:by) == '-1' ? -1 : 1)
           change(id, 'steps') { |state| state.with(workshop: state.workshop.with(teaching: state.workshop.teaching.with(order: keys))) }
         end
         app.post('/classes/:id/cure') do
-          cure = Presenters::CureForm.new(studio, studio.classes.find(id), params)
+          cure = Presenters::CureForm.new(built(id), studio, params)
           next show_class(id, notice: 'That is no longer needed.') unless cure.found?
 
           change(id, 'cure') { |state| cure.apply(state) }
         end
         app.post('/classes/:id/undo') { step_back(id) { studio.classes.undo(id) } }
         app.post('/classes/:id/redo') { step_back(id) { studio.classes.redo(id) } }
+        app.helpers Built
+      end
+
+      # The plan of a class that can be built.
+      module Built
+        def built(id)
+          result(id).plan || raise(Store::NotFound.new(:plan, id))
+        end
       end
 
       def self.removing(app)
         app.post('/classes/:id/remove') do
-          title = studio.classes.find(id).state.workshop.title
+          title = studio.classes.title(id)
           studio.classes.remove(id)
+          [settings.forecasts, settings.searches].each { |work| work.drop(id) }
           tell("“#{title}” is removed.", undo: "/classes/#{id}/restore")
           redirect to('/'), 303
         end

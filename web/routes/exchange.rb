@@ -8,22 +8,27 @@ module Web
     module Exchange
       def self.registered(app)
         app.get('/classes/:id.json') do
+          wait_for_forecast(id)
+          found = result(id)
           content_type :json
-          plan = studio.plan(studio.classes.find(id))
-          JSON.pretty_generate(Formats::PlanDocument.write(plan, Core::Session::Forecast.for(plan, studio.calibration)))
+          halt 422, JSON.pretty_generate('errors' => [{ 'code' => found.problem.code, 'detail' => found.problem.detail }]) if found.plan.nil?
+
+          JSON.pretty_generate(Formats::PlanDocument.write(found))
         end
         app.get('/classes/:id/file') do
+          found = result(id)
           attachment "class-#{id}.json", :attachment
           content_type :json
-          JSON.pretty_generate(Formats::ClassDocument.write(studio.inputs(studio.classes.find(id))))
+          JSON.pretty_generate(Formats::ClassDocument.write(found.inputs, market: library.market, stock: studio.ledger.stock))
         end
-        app.get('/import') { page(:import, title: 'Load a class file', errors: []) }
+        app.get('/import') { page(:import, title: 'Import a class', errors: []) }
         app.post('/import') do
           upload = params['file']
-          bytes = upload.is_a?(Hash) && upload['tempfile'] ? upload['tempfile'].read : text(:document)
-          redirect to("/classes/#{studio.import(Formats::ClassDocument.read(bytes))}"), 303
+          bytes = upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read) ? upload['tempfile'].read(Formats::ClassDocument::LARGEST_BYTES + 1).to_s : text(:document)
+          content = Formats::ClassDocument.read(bytes)
+          redirect to(once { "/classes/#{studio.import(content.inputs)}" }), 303
         rescue Formats::BadDocument => e
-          halt 422, page(:import, title: 'Load a class file', errors: e.errors, document: text(:document))
+          halt 422, page(:import, title: 'Import a class', errors: e.errors)
         end
       end
     end

@@ -4,22 +4,22 @@ require 'json'
 
 module Web
   module Routes
-    # The quick check at the table. The whole question is in the address.
+    # The fit check at the table. The whole question is in the address.
     module Gauge
       def self.registered(app)
-        app.get('/gauge.json') do
+        app.get('/fit-check.json') do
           content_type :json
-          question = Formats::GaugeQuestion.new(params, studio.catalogue.table)
+          question = Formats::GaugeQuestion.new(params, library.table)
           halt 422, JSON.pretty_generate('errors' => question.errors) if question.errors.any?
 
           JSON.pretty_generate(question.to_data)
         end
-        app.get('/gauge') do
-          presenter = Presenters::Gauge.new(studio, settings.fragments, params, unit: unit) { |name, page| partial(:"gauge_#{name}", page: page) }
-          next chunks(changed_sections(presenter)) if redraw?
-
-          head, tail = page(:gauge, title: 'Gauge', page: presenter).split(Helpers::CONTENT)
-          [head, *chunks(presenter.sections), tail]
+        app.get('/fit-check') do
+          presenter = Presenters::Gauge.new(library, params, unit: unit)
+          show_sections(Presenters::Gauge::SECTIONS.map { |name| fresh_section("gauge-#{name}", :"gauge_#{name}", page: presenter) }, title: 'Fit check', kind: 'class-page gauge')
+        end
+        { '/gauge' => '/fit-check', '/gauge.json' => '/fit-check.json' }.each do |old, address|
+          app.get(old) { redirect to("#{address}#{"?#{request.query_string}" unless request.query_string.empty?}"), 301 }
         end
       end
     end

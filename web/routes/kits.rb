@@ -5,91 +5,115 @@ module Web
     # From a class's plan to its kits: the order, packing, and what is printed as PDF.
     module Kits
       def self.registered(app)
-        app.helpers Helpers
+        app.helpers Showing
         order(app)
-        receiving(app)
         packing(app)
+        taking(app)
         pdf(app)
       end
 
       def self.order(app)
         app.get('/classes/:id/order.csv') do
-          supply = studio.supply(studio.classes.find(id).id) or raise Store::NotFound.new(:order, id)
-          market = studio.market.all
-          supplier = market.suppliers.key?(text(:supplier)) ? text(:supplier) : nil
+          supply = result(id).supply or raise Store::NotFound.new(:order, id)
+          supplier = library.market.suppliers.key?(text(:supplier)) ? text(:supplier) : nil
           attachment "order-#{id}#{"-#{supplier}" if supplier}.csv"
           content_type 'text/csv', charset: 'utf-8'
-          Formats::OrderCsv.write(supply.order, market, supplier: supplier)
+          Formats::OrderCsv.write(supply.order, library.market, supplier: supplier)
         end
-      end
-
-      def self.receiving(app)
+        app.post('/classes/:id/order') do
+          placed = []
+          address = once do
+            placed = settings.kits.order(id, text(:supplier))
+            kits_address(id, 'materials')
+          end
+          tell("#{count_of(placed.size, 'thing')} from #{supplier_name} #{placed.size == 1 ? 'is' : 'are'} on order.") if placed.any?
+          redirect to(address), 303
+        end
+        app.post('/classes/:id/order/cancel') do
+          studio.orders.cancel(id, text(:supplier))
+          tell("What had not come from #{supplier_name} is off the order.")
+          redirect to(kits_address(id, 'materials')), 303
+        end
         app.post('/classes/:id/receive') do
-          supply = studio.supply(studio.classes.find(id).id)
-          bought = supply&.order&.by_supplier&.fetch(text(:supplier), nil) || []
-          studio.ledger.post(Core::Supply::Receiving.entries(bought, note: studio.market.all.suppliers[text(:supplier)]&.name.to_s))
-          tell("#{bought.size} #{bought.size == 1 ? 'thing' : 'things'} from #{studio.market.all.suppliers[text(:supplier)]&.name} on the shelf.") if bought.any?
-          redirect to("/classes/#{id}#materials"), 303
+          form = Presenters::ArrivalForm.new(studio.orders.of(id).select { |ordered| ordered.supplier == text(:supplier) }, params)
+          unless form.valid?
+            tell(form.problem, kind: :wrong)
+            redirect to(kits_address(id, 'materials')), 303
+          end
+          came = 0
+          address = once do
+            came = settings.kits.receive(id, form.counts)
+            kits_address(id, 'materials')
+          end
+          tell("#{count_of(came, 'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.") if came.positive?
+          redirect to(address), 303
+        end
+        app.post('/classes/:id/reserve-first') do
+          studio.classes.reserve_first(id)
+          tell("“#{studio.classes.title(id)}” now takes from the stock first.")
+          redirect to(kits_address(id, 'materials')), 303
         end
       end
 
       def self.packing(app)
-        app.get('/classes/:id/packing') { show_packing(id) }
+        app.get('/classes/:id/packing') { redirect to(kits_address(id, 'packing')), 301 }
         app.post('/classes/:id/packing') do
-          packing = packing_of(id)
-          kit = packing.kits.find { |known| known.key == text(:kit) }
-          items = kit ? kit.items.map(&:key) & (text(:item).empty? ? kit.items.map(&:key) : [text(:item)]) : []
-          studio.packing.mark(id, items.map { |item| [kit.key, item] }, text(:packed) == '1')
-          redraw? ? show_packing(id) : redirect(to("/classes/#{id}/packing##{"kit-#{kit.key}" if kit}"), 303)
+          bags = class_page(id).presenter('packing').then { |packing| packing.plan ? packing.bags : [] }
+          bag = bags.find { |known| known.key == text(:kit) }
+          items = bag ? bag.items.select { |item| text(:item).empty? || item.key == text(:item) } : []
+          studio.packing.mark(id, items.to_h { |item| [[bag.key, item.key], text(:packed) == '1' ? item.count : 0] }) if items.any?
+          redraw? ? show_class(id) : redirect(to(kits_address(id, bag ? "kit-#{bag.key}" : 'packing')), 303)
         end
+      end
+
+      def self.taking(app)
         app.post('/classes/:id/take') do
-          studio.take_kits(id)
-          tell('The kits have left the stock; what is left of each bar is back on the shelf.')
-          redirect to("/classes/#{id}/packing"), 303
+          taken = settings.kits.take(id)
+          tell(taken ? 'The kits have left the stock. What is left of each reel is back on the shelf. “Put the kits back” undoes this.' : 'The kits have left the stock already.')
+          redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
           tell("Not taken: #{stock_name(e.entry)} would go below zero (#{e.held} on the shelf, #{-e.entry.quantity} in the kits). Receive or count it first.", kind: :wrong)
-          redirect to("/classes/#{id}/packing"), 303
+          redirect to(kits_address(id, 'packing')), 303
         end
         app.post('/classes/:id/put-back') do
-          studio.put_back(id)
+          settings.kits.put_back(id)
           tell('The kits are back in the stock.')
-          redirect to("/classes/#{id}/packing"), 303
+          redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
-          tell("Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf.", kind: :wrong)
-          redirect to("/classes/#{id}/packing"), 303
+          tell("Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. Count what is there in the stockroom first.", kind: :wrong)
+          redirect to(kits_address(id, 'packing')), 303
         end
       end
 
       def self.pdf(app)
         app.post('/classes/:id/pdf') do
-          print = Presenters::PdfPrint.new(settings.label_printer, class_page(id), params)
-          job = settings.jobs.start(print.title) { |running| print.render { |share| running.reached(share) } }
-          redirect to(job.path), 303
+          found = result(id)
+          raise Store::NotFound.new(:print, id) if found.plan.nil?
+
+          order = Presenters::PdfOrder.new(found, params, unit)
+          job = settings.runner.submit(order.task, title: order.title)
+          keep_file(job, order, class_address(id))
+          redirect to("/jobs/#{job.id}"), 303
         end
       end
 
-      # Showing the packing list.
-      module Helpers
-        def packing_of(id)
-          stored = studio.classes.find(id)
-          Presenters::Packing.new(studio, studio.plan(stored), stored.id)
+      # What these routes tell.
+      module Showing
+        def kits_address(id, anchor)
+          "/classes/#{id}/kits##{anchor}"
         end
 
-        def show_packing(id)
-          packing = packing_of(id)
-          section = settings.fragments.section('packing', nil) { partial(:packing, packing: packing) }
-          return chunks([section]) if redraw?
-
-          head, tail = page(:packing, title: "Packing: #{packing.plan.workshop.title}").split(Web::Helpers::CONTENT)
-          [head, *chunks([section]), tail]
+        def supplier_name
+          library.market.suppliers[text(:supplier)]&.name.to_s
         end
 
         def stock_name(entry)
-          item = studio.catalogue.table.public_send(entry.kind == :part ? :parts : :lines)[entry.item]
-          entry.length ? "#{item.name}, #{length(entry.length)}" : item.name
+          item = library.table.public_send(entry.kind == :part ? :parts : :lines)[entry.item]
+          name = item&.name || entry.item
+          entry.length ? "#{name}, #{length(entry.length)}" : name
         end
       end
-      private_class_method :order, :receiving, :packing, :pdf
+      private_class_method :order, :packing, :taking, :pdf
     end
   end
 end

@@ -5,30 +5,30 @@ module Web
     # The library of designs, and the way from a design to its composer.
     module Projects
       def self.registered(app)
-        app.helpers Showing
         app.get('/projects') do
-          library = Presenters::Library.new(studio, settings, unit)
-          sections = library.times { |time| partial(:project_time, time: time) }
-          next chunks(unknown(sections)) if redraw?
+          settings.project_times.ask(library, settings.results.now.today) unless polled?
+          found = Presenters::Library.new(library, settings.project_times.known(library), unit)
+          next show_sections(found.rows.map { |row| time_section(found, row) }, title: 'Projects', kind: 'wide') if redraw?
 
-          whole = page(:projects, title: 'Projects', library: library)
-          library.filled(whole, sections)
+          page(:projects, title: 'Projects', library: found, drafts: studio.drafts.all)
         end
         app.post('/projects') do
           form = Presenters::ProjectForm.new(studio, params)
-          next redirect(to("/drafts/#{studio.drafts.begin(form.design)}"), 303) if form.valid?
+          halt 422, page(:new_project, title: 'New project', form: form) unless form.valid?
 
-          halt 422, page(:new_project, title: 'New project', form: form)
+          redirect to(once { "/drafts/#{studio.drafts.begin(form.design)}" }), 303
         end
         app.get('/projects/new') { page(:new_project, title: 'New project', form: Presenters::ProjectForm.blank(studio)) }
-        app.post('/projects/:key/compose') { redirect to("/drafts/#{studio.drafts.begin(studio.projects.find(params['key']).design)}"), 303 }
+        app.post('/projects/:key/compose') { redirect to(once { "/drafts/#{studio.drafts.begin(studio.projects.find(params['key']).design)}" }), 303 }
+        app.helpers Showing
       end
 
-      # The times of the designs are sections of their own, so that they can be filled in as they are worked out.
+      # The time of each design is a section of its own, so that it can be filled in as it is worked out.
       module Showing
-        def unknown(sections)
-          known = known_digests
-          sections.reject { |section| known[section.name] == section.digest }
+        # @return [Fragments::Section]
+        def time_section(found, row)
+          time = found.time(row.design)
+          fresh_section(time.name, :project_time, time: time)
         end
       end
     end

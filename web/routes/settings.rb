@@ -4,7 +4,8 @@ module Web
   module Routes
     # The studio's settings.
     module Settings
-      BACK = %r{\A/(?!/)}
+      # Only an address on this site, of a length that a header may have.
+      BACK = %r{\A/(?![/\\])[\x21-\x7e]{0,400}\z}
 
       def self.registered(app)
         app.post('/settings/unit') do
@@ -19,7 +20,10 @@ module Web
         end
         app.post('/settings/currency') do
           chosen = Core::Money::DIGITS.keys.find { |known| known == text(:currency) }
-          studio.update(currency: chosen) if chosen
+          if chosen && chosen != library.settings.currency
+            studio.market.change_currency(chosen)
+            tell("All prices are now in #{chosen}, with the same figures as before: 4.50 stays 4.50. Choosing the old currency again undoes this.")
+          end
           redirect to('/stockroom/suppliers'), 303
         end
         app.post('/settings/theme') do
@@ -29,7 +33,6 @@ module Web
         end
       end
 
-      # Only an address on this site.
       def self.back(address)
         BACK.match?(address) ? address : '/'
       end

@@ -7,21 +7,22 @@ module Web
       TABLES = { 'parts' => :parts, 'lines' => :lines, 'tools' => :tools, 'techniques' => :techniques }.freeze
 
       def self.registered(app)
-        app.get('/ladder') { ladder_page(Presenters::CalibrationForm.show(studio.calibration)) }
-        app.post('/ladder/paces') do
-          form = Presenters::CalibrationForm.new(params, studio.calibration)
-          halt 422, ladder_page(form) unless form.valid?
+        app.get('/ladder') { redirect to("/techniques#{"?#{request.query_string}" unless request.query_string.empty?}"), 301 }
+        app.get('/techniques') { techniques_page(Presenters::CalibrationForm.show(library.calibration)) }
+        app.post('/techniques/paces') do
+          form = Presenters::CalibrationForm.new(params, library.calibration)
+          halt 422, techniques_page(form) unless form.valid?
 
           studio.calibrate(form.calibration)
-          tell('The paces are kept. Every class is worked out with them.')
-          redirect to('/ladder'), 303
+          tell('The paces are saved. Every class is worked out with them. To undo this, set the old numbers again.')
+          redirect to('/techniques'), 303
         end
-        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', table: studio.catalogue.table, stock: studio.ledger.stock) }
+        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', list: Presenters::StockList.new(library, studio.ledger.stock, params, unit)) }
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
         app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'])) }
         app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }
         app.post('/stockroom/:table/:key') do
-          raise Store::NotFound.new(:part, params['key']) unless studio.catalogue.table.public_send(stock_table).key?(params['key'])
+          raise Store::NotFound.new(:part, params['key']) unless library.table.public_send(stock_table).key?(params['key'])
 
           keep(Presenters::StockForm.new(studio, stock_table, params['key'], params))
         end
@@ -30,8 +31,8 @@ module Web
 
       # Showing and saving one of them.
       module Keeping
-        def ladder_page(form)
-          page(:ladder, title: 'Ladder', ladder: Presenters::Ladder.new(studio, text(:class)), paces: form)
+        def techniques_page(form)
+          page(:techniques, title: 'Techniques', ladder: Presenters::Ladder.new(studio, library, text(:class)), paces: form)
         end
 
         def stock_table
@@ -45,9 +46,13 @@ module Web
         def keep(form)
           halt 422, stock_page(form) unless form.valid?
 
-          form.save
-          tell("#{form.item.name} is in the stockroom.")
-          redirect to(form.table_name == :techniques ? '/ladder' : '/stockroom'), 303
+          address = form.table_name == :techniques ? '/techniques' : '/stockroom'
+          once do
+            form.save
+            address
+          end
+          tell("#{form.item.name} is saved.")
+          redirect to(address), 303
         end
       end
     end

@@ -22,10 +22,14 @@ module Web
           form = Presenters::EntryForm.new(stock_item, params)
           halt 422, show_stock(stock_item(form: form)) unless form.valid?
 
-          entry = form.entry
-          studio.ledger.post([entry])
-          tell(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : "#{stock_item.item.name}: entered.")
-          redirect to("#{stock_item.path}/stock"), 303
+          entry = nil
+          address = once do
+            entry = form.entry(stock_item)
+            studio.ledger.post([entry])
+            "#{stock_item.path}/stock"
+          end
+          tell(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : "#{stock_item.item.name}: entered. A wrong entry is corrected with “Adjust”.") if entry
+          redirect to(address), 303
         rescue Store::Shortfall => e
           halt 422, show_stock(stock_item(form: form.refuse(e)))
         end
@@ -37,13 +41,14 @@ module Web
           halt 422, show_stock(stock_item(offer_form: form)) unless form.valid?
 
           studio.market.save([form.offer])
-          tell("#{stock_item.item.name}: the offer is entered.")
+          tell("#{stock_item.item.name}: the offer is saved.")
           redirect to("#{stock_item.path}/stock"), 303
         end
         app.post('/stockroom/:table/:key/offers/remove') do
           item = stock_item
-          offer = item.offers[Integer(text(:offer), 10, exception: false) || item.offers.size]
+          offer = item.offers.find { |known| item.offer_key(known) == text(:offer) }
           studio.market.remove(offer) if offer
+          tell("#{item.item.name}: the offer is removed.") if offer
           redirect to("#{item.path}/stock"), 303
         end
       end
@@ -55,8 +60,8 @@ module Web
           form = Presenters::SupplierForm.new(studio, key, params)
           halt 422, suppliers_page(form) unless form.valid?
 
-          studio.market.save_supplier(form.supplier)
-          tell("#{form.supplier.name} is entered.")
+          once { studio.market.save_supplier(form.supplier) && '/stockroom/suppliers' }
+          tell("#{form.supplier.name} is saved.")
           redirect to('/stockroom/suppliers'), 303
         end
       end
@@ -64,34 +69,27 @@ module Web
       def self.prices(app)
         app.get('/stockroom/prices') { prices_page }
         app.post('/stockroom/prices') do
-          supplier = studio.market.all.suppliers[text(:supplier)]
+          supplier = library.market.suppliers[text(:supplier)]
           upload = params['file']
-          bytes = upload.is_a?(Hash) && upload['tempfile'] ? upload['tempfile'].read : text(:list)
+          bytes = upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read) ? upload['tempfile'].read(Showing::MOST_BYTES + 1).to_s : text(:list)
           bytes = File.read(Showing::SAMPLE) if text(:sample) == '1'
-          errors = { supplier: ('Choose whose list it is.' if supplier.nil?), list: ('Choose a file, or paste the list.' if bytes.strip.empty?) }.compact
+          errors = { supplier: ('Choose whose list it is.' if supplier.nil?), list: Showing.list_problem(bytes) }.compact
           halt 422, prices_page(errors: errors) if errors.any?
 
-          market = studio.market.all
-          table = studio.catalogue.table
-          job = settings.jobs.start("Reading the prices of #{supplier.name}", shown_under: '/stockroom/prices') do |running|
-            Presenters::PriceImport.new(Formats::PriceList.new(bytes, table, market, supplier.key) { |share| running.reached(share) }, supplier, table)
-          end
-          redirect to(job.path), 303
+          task = Application::Tasks::ReadPriceList.new(bytes: bytes.b, table: library.table, market: library.market, supplier: supplier)
+          job = settings.runner.submit(task, title: "Reading the prices of #{supplier.name}")
+          redirect to("/stockroom/prices/#{job.id}"), 303
         end
         app.get('/stockroom/prices/:job') do
-          job = settings.jobs.find(params['job'])
-          next show_job(job) if redraw? || !job.done?
-          raise Store::NotFound.new(:list, job.id) unless job.result.is_a?(Presenters::PriceImport)
+          next show_job(job, goes_to: "/stockroom/prices/#{job.id}") if redraw? || !job.done?
 
-          page(:price_import, title: 'As understood', import: job.result, job: job)
+          page(:price_import, title: 'As understood', import: price_import(job), job: job)
         end
         app.post('/stockroom/prices/:job') do
-          job = settings.jobs.find(params['job'])
-          raise Store::NotFound.new(:list, job.id) unless job.result.is_a?(Presenters::PriceImport)
-
-          offers = job.result.offers(params['item'].is_a?(Hash) ? params['item'] : {})
+          import = price_import(job)
+          offers = import.offers(params['item'].is_a?(Hash) ? params['item'] : {})
           studio.market.save(offers)
-          tell("#{offers.size} prices of #{job.result.supplier.name} are entered.")
+          tell("#{count_of(offers.size, 'price')} of #{import.supplier.name} #{offers.size == 1 ? 'is' : 'are'} entered.")
           redirect to('/stockroom/suppliers'), 303
         end
       end
@@ -99,6 +97,21 @@ module Web
       # What these pages show.
       module Showing
         SAMPLE = File.join(EagerBench::ROOT, 'standins', 'price_list.csv')
+        MOST_BYTES = 10_000_000
+
+        # @return [String, nil]
+        def self.list_problem(bytes)
+          return "That is more than #{MOST_BYTES / 1_000_000} MB. Send the list in parts." if bytes.bytesize > MOST_BYTES
+
+          'Choose a file, or paste the list.' if bytes.b.strip.empty?
+        end
+
+        # @param job [Application::Work::Job] @raise [Store::NotFound] when it read no list
+        def price_import(job)
+          raise Store::NotFound.new(:list, job.id) unless job.result.is_a?(Formats::PriceList)
+
+          Presenters::PriceImport.new(job.result, job.task.supplier, library.table)
+        end
 
         # The stand-in scale weighs what the ledger says is there, with its noise.
         def self.read_scale(item)
@@ -108,7 +121,7 @@ module Web
         end
 
         def stock_item(**options)
-          Presenters::StockItem.new(studio, stock_table, params['key'], **options)
+          Presenters::StockItem.new(studio, library, stock_table, params['key'], **options)
         end
 
         def show_stock(item)
@@ -116,11 +129,11 @@ module Web
         end
 
         def suppliers_page(form = nil)
-          page(:suppliers, title: 'Suppliers', market: studio.market.all, form: form)
+          page(:suppliers, title: 'Suppliers', market: library.market, form: form, currencies: Core::Money::DIGITS.keys)
         end
 
         def prices_page(errors: {})
-          page(:prices, title: 'Load a price list', market: studio.market.all, errors: errors)
+          page(:prices, title: 'Import a price list', market: library.market, errors: errors)
         end
       end
       private_class_method :stock, :offers, :suppliers, :prices

@@ -37,7 +37,7 @@ module Core
         def cures(join, needed)
           crimps = others(join.outer) { |other| good?(other, needed) }.map { |other| swap_part(join.outer, other) }
           lines = @table.lines.values.select { |line| line.kind == join.inner.kind && line != join.inner && good?(join.outer, bundle(line, join.passes)) }
-          ranked(crimps + lines.map { |line| swap_line(join.inner, line).with(change: 3) })
+          ranked(crimps + lines.map { |line| swap_line(join.inner, line, change: 3) })
         end
       end
     end

@@ -24,7 +24,7 @@ module Core
         def rings(join)
           return unless join.component && join.outer.kind == :ring
 
-          Cure.new(code: :one_more_ring, component: join.component, parameter: 'parts', change: 1, values: { ring: join.outer.name }, value: { 'part' => join.outer.key })
+          Cures::OneMoreRing.new(join.component, join.outer)
         end
       end
     end

@@ -43,7 +43,7 @@ module Core
         def trimmed(join)
           return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.hole
 
-          [Cure.new(code: :trim_tails, component: join.component, parameter: 'tails', value: 'trimmed', change: 0.5)]
+          [Cures::TrimTails.new(join.component)]
         end
       end
     end

@@ -3,7 +3,7 @@
 module Core
   module Fit
     module Rules
-      # Skin and people: allergies, magnets, small parts, and work that minors need watching at.
+      # Skin and people: allergies, magnets, small parts, and work that minors are watched at.
       # Nickel: ask about allergy (EU REACH Annex XVII entry 27 limits its release in long contact with skin).
       # Small parts: whatever goes into the cylinder of ISO 8124-1 and 16 CFR 1501, 31.7 mm wide and 25.4 to 57.1 deep, is not for under threes.
       # Magnets: not for young children; people with implanted devices ask their doctor.
@@ -15,51 +15,93 @@ module Core
         WATCHED = %i[flame cement needles cutting].freeze
         SMALL_PARTS_UNTIL = 3
         MAGNETS_FROM = 14
+        METALS = %i[brass copper].freeze
 
         # @param attendee [People::Attendee] @param piece [Sizing::Piece] @param cautions [Array<Symbol>] of the steps they do
         # @param design [Project::Design]
-        # @return [Array<Finding>] empty when there is nothing to mind
+        # @return [Array<Finding>] empty when there is nothing to look out for
         def for(attendee, piece, cautions, design)
+          needs = attendee.needs
+          return [] if needs == People::Needs.new
+
+          @attendee = attendee
           parts = piece.parts.map(&:part).uniq
-          [nickel(attendee, parts, design), magnets(attendee, parts), small_parts(attendee, parts), watched(attendee, cautions)].compact
+          lines = piece.cuts.map(&:line).uniq
+          [nickel(needs, parts, design), *METALS.map { |metal| metal(metal, needs, parts + lines) }, latex(needs, lines), other(needs), magnets(needs, parts), small_parts(needs, parts),
+           watched(needs, cautions)].compact
         end
 
         private
 
-        def nickel(attendee, parts, design)
-          return unless attendee.flags.include?(:nickel)
+        def about(status, code, **rest)
+          values = rest.delete(:values) || {}
+          found(nil, status, code, values: { name: @attendee.name, **values }, **rest)
+        end
 
-          with = parts.reject(&:nickel_free)
-          return found(nil, :fits, :nickel_free, values: { name: attendee.name }) if with.empty?
+        def nickel(needs, parts, design)
+          return unless needs.allergic_to?(:nickel)
+
+          with = parts.select { |part| part.without_nickel == false }
+          unknown = parts.select { |part| part.without_nickel.nil? }
+          return about(:fits, :nickel_free) if with.empty? && unknown.empty?
+          return about(:unknown, :nickel_unknown, values: { parts: unknown.map(&:name).join(', ') }) if with.empty?
 
           cures = colourways(with, design) + with.flat_map { |part| free_of_nickel(part) }
-          found(nil, :will_not, :nickel, values: { name: attendee.name, parts: with.map(&:name).join(', ') }, cures: ranked(cures))
+          about(:will_not, :nickel, values: { parts: with.map(&:name).join(', ') }, cures: ranked(cures))
         end
 
         def colourways(with, design)
-          design.colourways.select { |_, swaps| with.all? { |part| swaps[part.key] && @table.parts[swaps[part.key]]&.nickel_free } }
-                .map { |name, _| Cure.new(code: :use_colourway, change: 0, value: name, values: { colourway: name }) }
+          design.colourways.select { |_, swaps| with.all? { |part| swaps[part.key] && @table.parts[swaps[part.key]]&.without_nickel } }
+            .keys.map { |name| Cures::UseColourway.new(name) }
         end
 
         def free_of_nickel(part)
-          others(part, &:nickel_free).first(1).map { |other| swap_part(part, other) }
+          others(part, &:without_nickel).first(1).map { |other| swap_part(part, other) }
         end
 
-        def magnets(attendee, parts)
+        def metal(metal, needs, items)
+          return unless needs.allergic_to?(metal)
+
+          with = items.select { |item| item.material == metal.to_s }
+          unknown = items.select { |item| item.material.nil? }
+          allergic(metal, with, unknown) { |part| others(part) { |other| other.material && other.material != metal.to_s } }
+        end
+
+        def latex(needs, lines)
+          return unless needs.allergic_to?(:latex)
+
+          elastic = lines.select { |line| line.kind == :elastic }
+          allergic(:latex, elastic.select { |line| line.material == 'latex' }, elastic.select { |line| line.material.nil? }) { [] }
+        end
+
+        def allergic(allergen, with, unknown, &better)
+          return about(:will_not, :"#{allergen}_allergy", values: { parts: with.map(&:name).join(', ') }, cures: ranked(swaps(with, &better))) if with.any?
+
+          about(:unknown, :"#{allergen}_unknown", values: { parts: unknown.map(&:name).join(', ') }) if unknown.any?
+        end
+
+        def swaps(items)
+          items.grep(Catalogue::Part).flat_map { |part| yield(part).first(1).map { |other| swap_part(part, other) } }
+        end
+
+        def other(needs)
+          about(:tight, :other_allergy, values: { allergy: needs.other_allergy }) unless needs.other_allergy.empty?
+        end
+
+        def magnets(needs, parts)
           magnet = parts.find(&:magnetic)
-          age = attendee.age
-          return unless magnet && (attendee.flags.include?(:implant) || (age && age < MAGNETS_FROM))
+          implant = needs.help.include?(:implant)
+          return unless magnet && (implant || needs.under?(MAGNETS_FROM))
 
-          code = attendee.flags.include?(:implant) ? :magnet_implant : :magnet_child
           plain = others(magnet) { |other| !other.magnetic }
-          found(nil, :will_not, code, values: { name: attendee.name, part: magnet.name }, cures: ranked(plain.map { |other| swap_part(magnet, other) }))
+          about(:will_not, implant ? :magnet_implant : :magnet_child, values: { part: magnet.name }, cures: ranked(plain.map { |other| swap_part(magnet, other) }))
         end
 
-        def small_parts(attendee, parts)
-          return unless attendee.age && attendee.age < SMALL_PARTS_UNTIL
+        # A child whose age is not known may be that young.
+        def small_parts(needs, parts)
+          return unless needs.under?(SMALL_PARTS_UNTIL) && (small = parts.find { |part| small?(part) })
 
-          small = parts.find { |part| small?(part) } or return
-          found(nil, :will_not, :small_parts, values: { name: attendee.name, part: small.name })
+          needs.age ? about(:will_not, :small_parts, values: { part: small.name }) : about(:unknown, :age_unknown, values: { part: small.name })
         end
 
         # Goes in whole, whichever way it is turned.
@@ -68,11 +110,9 @@ module Core
           short < CYLINDER_WIDTH && long < CYLINDER_DEPTH
         end
 
-        def watched(attendee, cautions)
+        def watched(needs, cautions)
           seen = cautions & WATCHED
-          return unless attendee.flags.include?(:minor) && seen.any?
-
-          found(nil, :tight, :minor_watched, values: { name: attendee.name, work: seen.map { |c| c.to_s.tr('_', ' ') }.join(', ') })
+          about(:watch, :minor_watched, values: { work: seen.map { |c| c.to_s.tr('_', ' ') }.join(', ') }) if needs.minor? && seen.any?
         end
       end
     end

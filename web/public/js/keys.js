@@ -2,27 +2,25 @@
 import { step } from './seats.js';
 import { open } from './sheets.js';
 
-const SECTIONS = ['people', 'piece', 'fit', 'materials', 'cuts', 'cost', 'tools', 'steps', 'clock', 'print'];
+const place = (name) => document.querySelector(`a[data-place="${name}"]`)?.click();
 
-const go = (id) => {
-  const section = document.getElementById(id);
-  if (!section) return;
-  section.scrollIntoView();
-  const target = section.querySelector('input:not([type="hidden"]), select, a, button, summary');
-  target?.focus({ preventScroll: true });
-};
+const bench = () => document.getElementById('bench')?.scrollIntoView();
 
-const section = (key) => (/^[0-9]$/.test(key) ? SECTIONS[(Number(key) + 9) % 10] : undefined);
+const press = (selector) => document.querySelector(`${selector}:not(:disabled)`)?.click();
 
 const MAP = {
   '?': () => open('keys'),
-  '.': () => document.querySelector('[data-next]')?.click(),
-  j: () => step(1),
-  k: () => step(-1),
-  b: () => go('bench'),
-  z: () => document.querySelector('[data-undo]:not(:disabled)')?.click(),
-  y: () => document.querySelector('[data-redo]:not(:disabled)')?.click(),
-  h: () => window.location.assign('/'),
+  n: () => document.querySelector('[data-next]')?.click(),
+  ']': () => step(1),
+  '[': () => step(-1),
+  b: bench,
+  p: () => place('plan'),
+  k: () => place('kits'),
+  e: () => place('evening'),
+  a: () => place('afterwards'),
+  u: () => press('[data-undo]'),
+  r: () => press('[data-redo]'),
+  c: () => window.location.assign('/'),
 };
 
 const busy = (target) => target.matches('input, select, textarea') || document.querySelector('dialog[open]');
@@ -30,7 +28,7 @@ const busy = (target) => target.matches('input, select, textarea') || document.q
 const keys = (root) => {
   root.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || busy(event.target)) return;
-    const act = MAP[event.key] || (section(event.key) && document.querySelector('[data-keys="class"]') && (() => go(section(event.key))));
+    const act = MAP[event.key];
     if (!act) return;
     event.preventDefault();
     act();

@@ -8,10 +8,12 @@ let looking = null;
 const body = (form, button) => {
   const data = new URLSearchParams(new FormData(form));
   if (button?.name) data.set(button.name, button.value);
-  const seat = page().querySelector('[data-seat][aria-current]');
+  const seat = page().querySelector('.place[data-seat][aria-current]');
   if (seat) data.set('seat', seat.dataset.seat);
   const size = document.getElementById('size');
   if (size) data.set('size', size.value);
+  const place = page().querySelector('.places-nav a[aria-current]');
+  if (place && !data.has('place')) data.set('place', place.dataset.place);
   return data;
 };
 

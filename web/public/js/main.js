@@ -5,11 +5,17 @@ import { sheets } from './sheets.js';
 import { chips } from './chips.js';
 import { poll } from './poll.js';
 import { keys } from './keys.js';
+import { anchors } from './anchors.js';
+import { filter } from './filter.js';
+import { guards } from './guards.js';
 
 document.documentElement.classList.add('scripted');
+guards(document);
 liveForms(document);
 seats(document);
 sheets(document);
 chips(document);
 keys(document);
 poll(document);
+anchors();
+filter(document);

@@ -2,14 +2,14 @@
 import { ask, page } from './redraw.js';
 
 const choose = async (link) => {
-  const address = link.getAttribute('href');
+  const address = `?${new URLSearchParams({ seat: link.dataset.seat })}`;
   await ask(window.location.pathname + address);
   window.history.replaceState(null, '', address + window.location.hash);
-  page().querySelector(`[data-seat="${link.dataset.seat}"]`)?.focus();
+  page().querySelector(`.place[data-seat="${link.dataset.seat}"]`)?.focus({ preventScroll: true });
 };
 
 const step = (by) => {
-  const links = [...document.querySelectorAll('[data-seat]')];
+  const links = [...document.querySelectorAll('.place[data-seat]')];
   const now = links.findIndex((link) => link.hasAttribute('aria-current'));
   const next = links[(now + by + links.length) % links.length];
   if (next) choose(next);

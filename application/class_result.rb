@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Application
+  # All that is known of one class at one revision of the studio. Pages, files, prints and the command line are slices of it.
+  # Its parts are worked out when first asked for and then stay; each has a digest that changes only when the part may.
+  class ClassResult
+    # One part: what it is worked out by, and how its digest is.
+    Part = Core::Value.define(:value, :digest)
+
+    # stored: Store::Classes::Stored · plan: Core::Plan, nil where the class cannot be built · problem: Problem or nil
+    # supply: Core::Supply::ClassSupply, nil where nothing more is needed from the stock · seat_costs: Core::Bill::Seat or nil · taken: Hash, nil while the kits are in the stock
+    # packed: {[kit, item] => count} · orders: [Store::Orders::Ordered] · outlook: Core::Session::Outlook, Impossible or nil · forecast: Forecasts::State · search: Searches::State
+    # steps_back: what undo and redo would do · others: {id => title} of the classes that take from the same stock, in their order
+    # removed_people: {key => name} of those taken out who still stand in an earlier state · techniques_by_project: {project key => [technique key]}
+    PARTS = %i[stored plan problem supply seat_costs taken packed orders model outlook forecast search steps_back others removed_people catalogue market settings projects
+               techniques_by_project].freeze
+
+    attr_reader :id, :library
+
+    # @param parts [Hash{Symbol=>Part}] whose value and digest are Core::Lazy
+    def initialize(id, library, parts)
+      @id = id
+      @library = library
+      @parts = parts.freeze
+      freeze
+    end
+
+    PARTS.each { |name| define_method(name) { @parts.fetch(name).value.value } }
+
+    # @return [String]
+    def digest(name)
+      @parts.fetch(name).digest.value
+    end
+
+    def revision
+      stored.revision
+    end
+
+    def state
+      stored.state
+    end
+
+    def workshop
+      state.workshop
+    end
+
+    # @return [Array<Core::Verdict>] in the order in which things are best put right; empty where the class cannot be built
+    def verdicts
+      plan ? plan.verdicts(supply, outlook) : []
+    end
+
+    # @return [Core::Inputs]
+    def inputs
+      library.inputs(state)
+    end
+  end
+end

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require 'json'
+
+module Application
+  # The command line: plans without a server or a database. Exit status 0, or 2 for input it cannot use.
+  class CommandLine
+    USAGE = <<~TEXT
+      Usage:
+        bin/eager-bench plan FILE|-        prints the plan of a class file as JSON
+        bin/eager-bench fit OPTIONS        answers whether lines go through a hole, as JSON; for instance
+                                           fit --line "0.38 mm" --passes 2 --hole "1.2 mm"
+                                           options: --purpose %<purposes>s, --line, --passes, --line2, --passes2, --hole, --outer, --part KEY
+        bin/eager-bench list KIND          prints registered keys, one a line; KIND: %<kinds>s
+      Schemas of both documents: docs/formats/
+    TEXT
+    LISTS = {
+      'constructions' => -> { Core::Construction::Registry.keys },
+      'rules' => -> { Core::Fit::Check::KEYS },
+      'techniques' => -> { JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |t| t['key'] } },
+      'levers' => -> { Core::Session::Levers::CODES }
+    }.freeze
+
+    def initialize(arguments, input: $stdin, output: $stdout, errors: $stderr)
+      @arguments = arguments
+      @input = input
+      @output = output
+      @errors = errors
+    end
+
+    # @return [Integer] exit status
+    def run
+      case @arguments
+      in ['plan', file] then plan(file)
+      in ['fit', *options] then fit(options)
+      in ['list', kind] if LISTS.key?(kind) then list(kind)
+      in ['--help' | '-h' | 'help'] then say(usage)
+      else refuse(usage)
+      end
+    end
+
+    private
+
+    def plan(file)
+      content = Formats::ClassDocument.read(text_of(file))
+      say(JSON.pretty_generate(Formats::PlanDocument.write(Standalone.result(content.inputs, content.market, content.stock))))
+    rescue Formats::BadDocument => e
+      refuse(e.message)
+    rescue SystemCallError => e
+      refuse("#{file}: #{e.message.sub(/ @ .*/, '')}. Give a file that can be read, or - for standard input.")
+    end
+
+    def fit(options)
+      given = options.each_slice(2).to_h { |name, value| [name.delete_prefix('--'), value] }
+      unknown = given.keys - Formats::GaugeQuestion::FIELDS.map(&:to_s)
+      return refuse("unknown option --#{unknown.first}\n#{usage}") if unknown.any? || options.size.odd?
+
+      question = Formats::GaugeQuestion.new(given, library)
+      return refuse(question.errors.map { |field, words| "--#{field}: #{words}" }.join("\n")) if question.errors.any?
+
+      say(JSON.pretty_generate(question.to_data))
+    end
+
+    # The starter library's parts and lines, to pick from.
+    def library
+      data = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
+      records = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL, techniques: Core::Data::Records::TECHNIQUE }
+      Core::Catalogue::Table.new(**records.to_h { |name, record| [name, data[name.to_s].map { |d| record.read(d) }.to_h { |value| [value.key, value] }] })
+    end
+
+    def list(kind)
+      keys = LISTS.fetch(kind).call
+      keys.each { |key| say(key.to_s) }
+      0
+    end
+
+    def text_of(file)
+      file == '-' ? @input.read : File.binread(file)
+    end
+
+    def usage
+      format(USAGE, kinds: LISTS.keys.join(', '), purposes: Core::Fit::Gauge::LOOSEST.keys.join('|'))
+    end
+
+    def say(text)
+      @output.puts(text)
+      0
+    end
+
+    def refuse(text)
+      @errors.puts(text)
+      2
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Application
+  # The studio at one revision on one day: its library, its classes, their plans, and how the stock is shared out among them.
+  # Each is worked out when first asked for.
+  class Moment
+    attr_reader :revision, :today, :library
+
+    # @param plans [Kept] plans by the digest of their inputs @param techniques [Kept] of projects
+    def initialize(studio, revision, today, plans:, techniques:)
+      @studio = studio
+      @revision = revision
+      @today = today
+      @plans = plans
+      @library = Library.new(studio, techniques)
+      @coming = Core::Lazy.new { studio.classes.coming(today) }
+      @sharing = Core::Lazy.new { StockSharing.new(studio, self).call }
+      @digests = Core::Lazy.new { {} }
+      @lock = Mutex.new
+    end
+
+    def current?(revision, today)
+      @revision == revision && @today == today
+    end
+
+    # @return [Array<Store::Classes::Stored>] from today on, the next first
+    def coming
+      @coming.value
+    end
+
+    # @return [Array<Store::Classes::Stored>] that take from the stock, the first first
+    def reserving
+      served = @studio.ledger.classes_served
+      coming.reject { |stored| served.include?(stored.id) }.sort_by { |stored| [stored.rank, stored.id] }
+    end
+
+    # @param stored [Store::Classes::Stored]
+    # @return [Core::Plan, Problem]
+    def outcome(stored)
+      @plans.fetch(inputs_digest(stored)) { plan(stored) }
+    end
+
+    # @return [String] names all that a class's plan was worked out from
+    def inputs_digest(stored)
+      @lock.synchronize { @digests.value[[stored.id, stored.revision]] ||= library.inputs_digest(stored.state) }
+    end
+
+    # @return [Hash{Integer=>Core::Supply::ClassSupply}] by class id; classes that need nothing more from the stock are not in it
+    def supplies
+      @sharing.value
+    end
+
+    private
+
+    def plan(stored)
+      library.inputs(stored.state).plan
+    rescue Core::Error, Store::NotFound => e
+      Problem.of(e)
+    rescue StandardError => e
+      warn "class #{stored.id} cannot be planned: #{e.class}, #{e.backtrace.first}"
+      Problem.of(e)
+    end
+  end
+end

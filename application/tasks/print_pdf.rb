@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Application
+  module Tasks
+    # Prints of a class as PDF. kind: one of KINDS · span: the ruler all drawings share, in millimetres · seat: Core::Bill::Seat or nil
+    PrintPdf = Core::Value.define(:kind, :plan, :supply, :market, :seat, :unit, :paper, :grid, :skip, :span) do
+      # @return [String] the file's bytes
+      def call(report)
+        document = case kind
+                   when 'handouts' then Formats::Pdf::Handouts.new(plan, span: span, unit: unit, size: paper) { |share| report.call(Work::Progress.new(share: share)) }
+                   when 'labels' then Formats::Pdf::Labels.new(plan, grid: Formats::LabelGrid.find(grid), kinds: Core::Supply::Kits.new(plan).letters, unit: unit, skip: skip)
+                   else Formats::Pdf::Sheets.new(plan, supply: supply, market: market, seat: seat, unit: unit, size: paper)
+                   end
+        document.render
+      end
+    end
+
+    class PrintPdf
+      KINDS = %w[handouts sheets labels].freeze
+    end
+  end
+end

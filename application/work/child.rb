@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+require 'rbconfig'
+
+module Application
+  module Work
+    # One worker process: started cleanly, with nothing of the server's but two pipes, and ended with a bounded wait.
+    class Child
+      SCRIPT = 'require "eager_bench"; EagerBench.load(:core, :formats, :application); output = $stdout.dup; $stdout.reopen($stderr); ' \
+               'Application::Work::Worker.new($stdin, output).run'
+      # Compiled code makes the simulation twice as fast; a fault of the compiler ends one piece of work, not the studio.
+      COMPILED = %w[--yjit --yjit-exec-mem-size=16 --yjit-call-threshold=50].freeze
+      WAIT_SECONDS = 1.0
+      STEP_SECONDS = 0.01
+
+      attr_reader :pid
+
+      # @param compiled [Boolean] whether to run with the just-in-time compiler, where this Ruby has it
+      def initialize(compiled: Child.compiler?)
+        input, @to = IO.pipe(binmode: true)
+        @from, output = IO.pipe(binmode: true)
+        options = compiled ? COMPILED : []
+        @pid = spawn({ 'RUBYOPT' => nil, 'BUNDLE_GEMFILE' => File.join(EagerBench::ROOT, 'Gemfile') }, RbConfig.ruby, *options, '-rbundler/setup', '-I', EagerBench::ROOT, '-e', SCRIPT,
+          in: input, out: output, close_others: true, pgroup: true, chdir: EagerBench::ROOT)
+        [input, output].each(&:close)
+      end
+
+      # @return [Boolean]
+      def self.compiler?
+        @compiler = system(RbConfig.ruby, '--disable=gems', '--yjit', '-e', '', err: File::NULL) if @compiler.nil?
+        @compiler
+      end
+
+      # @param message [Object] @raise [SystemCallError] when it is gone
+      def send(message)
+        Marshal.dump(message, @to)
+        @to.flush
+      end
+
+      # @return [Array(Symbol, Object), nil] what it tells next; nil when it is gone
+      def receive
+        Marshal.load(@from) # rubocop:disable Security/MarshalLoad -- our own worker wrote it
+      rescue EOFError, IOError, SystemCallError, ArgumentError, TypeError
+        nil
+      end
+
+      # Ends it, whatever it does.
+      def kill
+        signal(:KILL)
+        close
+      end
+
+      # Tells it to end, and ends it when it does not within a second.
+      def close
+        @to.close unless @to.closed?
+        return if gone_within?(WAIT_SECONDS)
+
+        signal(:KILL)
+        gone_within?(WAIT_SECONDS)
+      ensure
+        @from.close unless @from.closed?
+      end
+
+      private
+
+      def signal(name)
+        Process.kill(name, pid)
+      rescue Errno::ESRCH
+        nil
+      end
+
+      def gone_within?(seconds)
+        (seconds / STEP_SECONDS).ceil.times do
+          return true if Process.wait(pid, Process::WNOHANG)
+
+          sleep STEP_SECONDS
+        end
+        false
+      rescue Errno::ECHILD
+        true
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # What one class wants of the stock. parts: [Wanted] · lines: {Catalogue::Line => [Cutting::Piece]}
+    # fill_up: whether its orders are filled up to a supplier's minimum
+    Claim = Value.define(:parts, :lines, fill_up: true) do
+      # @return [Hash] plain, for keeping
+      def to_data
+        { 'fill_up' => fill_up, 'parts' => parts.map { |wanted| [wanted.part.key, wanted.used, wanted.spares] },
+          'lines' => lines.to_h { |line, pieces| [line.key, pieces.map { |piece| [piece.owner, piece.length.nm] }] } }
+      end
+    end
+
+    class Claim
+      # So many of one part. used: in the kits · spares: held back
+      Wanted = Value.define(:part, :used, :spares)
+
+      # @param plan [Plan] @return [Claim]
+      def self.of(plan)
+        new(parts: plan.needs.map { |need| Wanted.new(part: need.part, used: need.count, spares: plan.held_back(need.part)) },
+          lines: plan.line_totals.keys.to_h { |line| [line, plan.pieces(line)] }, fill_up: plan.workshop.supply.fill_up)
+      end
+
+      # @param data [Hash, nil] see #to_data @return [Claim, nil] nil where it is not known or names what the table lacks
+      def self.read(data, table)
+        return if data.nil?
+
+        new(fill_up: data['fill_up'], parts: data['parts'].map { |key, used, spares| Wanted.new(part: table.part(key), used: used, spares: spares) },
+          lines: data['lines'].to_h { |key, pieces| [table.line(key), pieces.map { |owner, nm| Cutting::Piece.new(owner: owner, length: Measure::Length.new(nm)) }] })
+      rescue UnknownKey
+        nil
+      end
+    end
+  end
+end

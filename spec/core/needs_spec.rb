@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::People::NeedsReader do
+  none = {}
+  {
+    'nickel allergy' => { allergies: [:nickel] },
+    'allergic to latex and brass' => { allergies: %i[latex brass] },
+    'wool allergy; allergic to beeswax' => { other_allergy: 'wool, beeswax' },
+    'no nickel allergy' => none,
+    'likes brass and copper' => none,
+    'Left-handed, age 9' => { left_handed: true, age: 9, minor: true },
+    'left early' => none,
+    'child, 9' => { minor: true, age: 9 },
+    'child' => { minor: true },
+    'has 5 years of experience' => none,
+    'is 12 years old' => { minor: true, age: 12 },
+    'age 34' => { age: 34 },
+    'glasses, hard of hearing' => { low_vision: true, help: [:hearing] },
+    'arthritis; comes in a wheelchair; pacemaker' => { help: %i[hands wheelchair implant] },
+    'lights a lamp' => none
+  }.each do |words, needs|
+    it("suggests #{needs} from #{words.inspect}") { expect(described_class.read(words)).to eq(Core::People::Needs.new(**needs)) }
+  end
+
+  { { minor: true } => [true, true], { age: 9 } => [true, false], { age: 2 } => [true, true], { age: 18 } => [false, false], {} => [false, false] }.each do |needs, expected|
+    it("takes #{needs} for a minor, and for under three: #{expected}") {
+      expect(Core::People::Needs.new(**needs).then { |n| [n.minor?, n.under?(3)] }).to eq(expected)
+    }
+  end
+end

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Store
+  # What was ordered for a class, and how much of it has arrived.
+  class Orders
+    include Writing
+
+    # One thing on order. kind: :part or :line · length: of each reel, nil for parts · units, arrived: pieces or reels
+    Ordered = Core::Value.define(:id, :class_id, :supplier, :kind, :item, :length, :units, :arrived, :at) do
+      # @return [Integer] still to come
+      def due
+        units - arrived
+      end
+    end
+
+    # @return [Array<Ordered>] of which something is still to come, the oldest first
+    def open
+      @database[:ordered].where { arrived < units }.order(:id).all.map { |row| ordered(row) }
+    end
+
+    # @return [Array<Ordered>] of one class, the oldest first
+    def of(class_id)
+      @database[:ordered].where(class_id: class_id).order(:id).all.map { |row| ordered(row) }
+    end
+
+    # @param purchases [Array<Core::Supply::Purchase>]
+    def place(class_id, purchases)
+      write do
+        @database[:ordered].multi_insert(purchases.map do |bought|
+          { class_id: class_id, supplier: bought.offer.supplier, kind: bought.offer.kind.to_s, item: bought.offer.item, length_nm: bought.length&.nm || 0, units: bought.units,
+            made_at: Time.now.utc }
+        end)
+      end
+    end
+
+    # @param id [Integer] of an Ordered @param units [Integer] that came now, at most what is due
+    def arrive(id, units)
+      write { @database[:ordered].where(id: id).update(arrived: Sequel[:arrived] + units) }
+    end
+
+    # What has not come will not: only what arrived is kept.
+    def cancel(class_id, supplier)
+      write do
+        due = @database[:ordered].where(class_id: class_id, supplier: supplier).where { arrived < units }
+        due.where(arrived: 0).delete
+        due.update(units: :arrived)
+      end
+    end
+
+    private
+
+    def ordered(row)
+      Ordered.new(id: row[:id], class_id: row[:class_id], supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], units: row[:units], arrived: row[:arrived],
+        length: (Core::Measure::Length.new(row[:length_nm]) if row[:kind] == 'line'), at: row[:made_at])
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require 'json'
+
+module Store
+  # Answers that take long to work out, as plain data by the digest of all they were worked out from.
+  # It may be emptied at any time: what is missing is worked out again. Writing here is no change of the studio.
+  class WorkedOut
+    MOST = 2000
+
+    def initialize(database)
+      @database = database
+      @unwritten = {}
+      @lock = Mutex.new
+    end
+
+    # @return [Object, nil]
+    def [](digest)
+      text = @lock.synchronize { @unwritten[digest] } || @database[:worked_out].where(digest: digest).get(:document)
+      text && JSON.parse(text)
+    end
+
+    # Written a little later, by a thread of its own: whoever asks for an answer never waits for the database's one writer.
+    def put(digest, data)
+      @lock.synchronize do
+        @unwritten[digest] = JSON.generate(data)
+        @writer = Thread.new { write_all } unless @writer&.alive?
+      end
+    end
+
+    # Waits until all is written.
+    def settle
+      @lock.synchronize { @writer }&.join
+    end
+
+    private
+
+    def write_all
+      loop do
+        batch = @lock.synchronize { @unwritten.dup }
+        break if batch.empty?
+
+        write(batch)
+        @lock.synchronize { batch.each { |digest, text| @unwritten.delete(digest) if @unwritten[digest].equal?(text) } }
+      end
+    rescue Sequel::Error
+      # It is only kept to be quick: what could not be written is worked out again.
+      @lock.synchronize { @unwritten.clear }
+    end
+
+    def write(batch)
+      @database.transaction(mode: :immediate) do
+        batch.each { |digest, text| @database[:worked_out].insert_conflict(:replace).insert(digest: digest, document: text, made_at: Time.now.utc) }
+        kept = @database[:worked_out].reverse(:made_at).limit(1, MOST).get(:made_at)
+        @database[:worked_out].where { made_at <= kept }.delete if kept
+      end
+    end
+  end
+end

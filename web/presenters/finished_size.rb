@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # How a piece's finished size stands beside the size asked for: in words, and as marks on its ruler.
+    module FinishedSize
+      module_function
+
+      # @param piece [Core::Sizing::Piece]
+      def words(piece, unit)
+        return 'within the range of the closure' if piece.deviation.zero? && piece.play.positive?
+        return 'as asked' if piece.deviation.zero?
+
+        "#{Formats::LengthPrint.call(piece.deviation.abs, unit)} #{piece.deviation.negative? ? 'shorter' : 'longer'} than asked"
+      end
+
+      # @return [Array<Formats::PieceSvg::Mark>]
+      def marks(piece, unit)
+        [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :asked, text: "asked for: #{Formats::LengthPrint.call(piece.worn, unit)} inside"),
+         Formats::PieceSvg::Mark.new(at: piece.on_line.to_mm, status: piece.status, text: "finished: #{words(piece, unit)}")]
+      end
+    end
+  end
+end

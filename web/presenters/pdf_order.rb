@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # What is asked for as PDF: read from a form, made into a task.
+    class PdfOrder
+      KINDS = Application::Tasks::PrintPdf::KINDS
+
+      # @param result [Application::ClassResult]
+      def initialize(result, params, unit)
+        @result = result
+        @unit = unit
+        @to_printer = params['print_labels'] == '1'
+        @kind = @to_printer ? 'labels' : KINDS.find { |kind| kind == params['what'] } || KINDS.first
+        @paper = Formats::Pdf::Paper::SIZES.find { |size| size == params['paper'] } || Formats::Pdf::Paper::SIZES.first
+        @grid = params['grid'].to_s
+        @skip = params['skip'].to_s[/\A\d{1,3}\z/].to_i
+      end
+
+      def to_printer?
+        @to_printer
+      end
+
+      def title
+        "#{@kind.capitalize} for #{@result.workshop.title}"
+      end
+
+      # @return [String] of the file: what it is, of which class, on which day
+      def file_name
+        words = @result.workshop.title.unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '-').gsub(/\A-+|-+\z/, '')[0, 60]
+        [@kind, words, @result.workshop.date.iso8601].reject(&:empty?).join('-')
+      end
+
+      # @return [Application::Tasks::PrintPdf]
+      def task
+        Application::Tasks::PrintPdf.new(kind: @kind, plan: @result.plan, supply: @result.supply, market: @result.market, seat: @result.seat_costs, unit: @unit, paper: @paper, grid: @grid,
+          skip: @skip, span: span)
+      end
+
+      private
+
+      def span
+        plan = @result.plan
+        Sections::Drawn.ruler([plan.sample, *plan.people].select(&:fitted?).map { |person| person.piece.on_line.to_mm }.max || 180.0)
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # What the prints of a class show: the sections of its pages, and each person's own sheet.
+    class Print < Sections::Section
+      include Sections::Drawn
+
+      # @param result [Application::ClassResult]
+      def initialize(result, unit:, seat:)
+        @page = ClassPage.new(result, nil, unit: unit, seat: seat, place: ClassPage::PLACES.keys.first)
+        @own = Application::Reading.new(result, { unit: unit, seat: seat.empty? ? result.state.attendees.first&.key : seat })
+        super(@own)
+      end
+
+      # @param name [String] @return [Sections::Section]
+      def section(name)
+        @page.presenter(name, @own)
+      end
+
+      def verdicts
+        @own.verdicts
+      end
+
+      # @return [String] the line below the title
+      def about
+        [plan.design.name, workshop.date.strftime('%A %-d %B %Y'), "#{workshop.start}\u2013#{workshop.ends}", (workshop.venue unless workshop.venue.empty?),
+         count_of(people.size, 'person', 'people')].compact.join(' · ')
+      end
+
+      def person_words(person)
+        [(person.measure ? "#{plan.design.body unless plan.design.body == :own} #{length(person.measure)}#{' (assumed)' if person.assumed}".strip : nil), person.attendee.colourway].compact.join(' · ')
+      end
+
+      # @return [Array<String>] what to look out for with one person
+      def care_words(person)
+        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.map { |finding| finding_words(finding) }
+      end
+
+      # @return [Array<String>] flags and notes of one person
+      def notes_of(attendee)
+        needs = attendee.needs
+        [*attendee.flags.map { |flag| flag == :other_allergy ? "allergic: #{needs.other_allergy}" : say("flags.#{flag}") }, ("age #{needs.age}" if needs.age),
+         ("with #{needs.guardian}" unless needs.guardian.empty?), (attendee.notes unless attendee.notes.empty?)].compact
+      end
+
+      # @return [Array<String>] what is in one bag
+      def bag(person)
+        person.needs.map { |need| "#{need.count} × #{need.part.name} (#{need.part.mark})" } + person.cuts.map { |cut| "#{cut.count} × #{length(cut.length)} #{cut.line.name}" }
+      end
+
+      def cautions(task)
+        (task.technique.cautions + task.step.cautions).uniq.map { |caution| say("cautions.#{caution}") }
+      end
+
+      # The piece as it is after a step, where the construction can draw it.
+      # @return [String, nil] SVG
+      def state_after(person, step)
+        shapes = person.piece.after(person.tasks.map(&:step), step)
+        shapes && Formats::PieceSvg.new(shapes, title: "After: #{step_words(step)}", span_mm: span, unit: unit, ruler: false, labels: false).to_s
+      end
+
+      # @return [Array<Core::Supply::Kits::Kit>]
+      def kits
+        Core::Supply::Kits.new(plan).all
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # How values are said on a page, for presenters that know the unit.
+    module Printing
+      SIGNS = { start: '', plus: '+', minus: "\u2212", times: "\u00d7", part: '+', equals: '=' }.freeze
+
+      def length(value, signed: false)
+        Formats::LengthPrint.call(value, unit, signed: signed)
+      end
+
+      # To the nearest hundredth, for what must fit.
+      def fine(value, signed: false)
+        Formats::LengthPrint.fine(value, unit, signed: signed)
+      end
+
+      def say(key, **values)
+        Formats::Wording.say(key, unit: unit, **values)
+      end
+
+      # @param step [Core::Construction::StepUse]
+      def step_words(step)
+        Formats::Wording.step(step, unit: unit)
+      end
+
+      # @param verdict [Core::Verdict]
+      def verdict_words(verdict)
+        Formats::Wording.verdict(verdict, unit: unit)
+      end
+
+      def short_words(verdict)
+        Formats::Wording.short(verdict, unit: unit)
+      end
+
+      # @param finding [Core::Fit::Finding]
+      def finding_words(finding)
+        Formats::Wording.finding(finding, unit: unit)
+      end
+
+      # @param piece [Core::Sizing::OutOfReach]
+      def unfitted_words(piece)
+        Formats::Wording.unfitted(piece, unit: unit)
+      end
+
+      def sign(term)
+        SIGNS.fetch(term.operation)
+      end
+
+      def term_words(term)
+        Formats::Wording.term(term, unit: unit)
+      end
+
+      # @return [String] a person's working on one line
+      def working_line(person)
+        person.working.map { |term| [sign(term), term.length && length(term.length), term_words(term)].compact.join(' ').strip }.join(' ')
+      end
+
+      def minutes_text(value)
+        return '' if value.nil?
+
+        value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
+      end
+
+      def minutes(value)
+        "#{value.round} min"
+      end
+
+      # @param share [Float] @return [Integer] of 100
+      def hundredths(share)
+        (share * 100).round
+      end
+
+      # @return [String] "1 bead" or "3 beads"
+      def count_of(number, one, many = "#{one}s")
+        "#{number} #{number == 1 ? one : many}"
+      end
+    end
+  end
+end

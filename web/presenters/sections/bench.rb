@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    module Sections
+      # The bench seen from above: places with name cards round the chosen person's piece.
+      class Bench < Section
+        include Drawn
+
+        # @return [Array<Array<Core::PersonPlan>>] the upper and the lower row
+        def rows
+          people.each_slice([(people.size / 2.0).ceil, 1].max).to_a
+        end
+
+        # One thing in the chosen kit: its swatch's item, and how it is called.
+        def kit
+          chosen.needs.map { |need| [need.part, "#{need.count} × #{need.part.name}"] } +
+            chosen.cuts.map { |cut| [cut.line, "#{cut.count} × #{length(cut.length)} of #{cut.line.name}"] }
+        end
+
+        def summary
+          piece = chosen.piece
+          ["#{count_of(piece.repeats, 'repeat')}, #{count_of(chosen.bead_count, 'bead')}", "#{length(piece.on_line)} laid flat", "inside #{length(piece.inside)}, #{finished_words(chosen)}"].join(' · ')
+        end
+
+        # @return [String] what a card says of the size
+        def size_words(person)
+          return say('seat_status.out_of_reach') unless person.fitted?
+
+          "#{'about ' if person.assumed}#{length(person.measure)}"
+        end
+
+        def status_words(person)
+          say("seat_status.#{status_of(person)}")
+        end
+
+        # @return [String, nil] the chosen person's evening
+        def ribbon
+          Ribbon.new(@reading, unit).drawing([seat])
+        end
+      end
+    end
+  end
+end

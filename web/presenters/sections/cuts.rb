@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    module Sections
+      # Which lengths are cut from what.
+      class Cuts < Section
+        include Supplied
+
+        def tails
+          Core::Construction::Tails::POLICIES
+        end
+
+        def rounded_to
+          length(Core::Cutting::CutNeed::STEP)
+        end
+
+        # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
+        def cuts_of(line)
+          plan.kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
+        end
+
+        # @return [String] SVG: what is in the piece within what is cut
+        def bar(cut)
+          longest = plan.kits.flat_map(&:cuts).map(&:length).max
+          share = ->(part) { (part / longest * 100).to_f.round(2) }
+          tail = share.(cut.tails) / 2
+          %(<svg class="cut-bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" width="#{share.(cut.length)}" height="6"/>) +
+            %(<rect class="body" x="#{tail}" width="#{share.(cut.body + cut.consumption)}" height="6"/></svg>)
+        end
+
+        def bar_drawing(bar)
+          Formats::ReelSvg.new(bar.pieces, bar.length, unit: unit, title: "#{count_of(bar.pieces.size, 'piece')} from #{reel(bar.length)}").to_s
+        end
+
+        # @return [String] how sure it is that fewer reels will not do
+        def proof(cuts)
+          return 'No reel length is known. Enter it in the stockroom; then the reels are counted.' if cuts.unplaced.any?
+          return 'Nothing to buy.' if cuts.new_reels.empty?
+          return 'Fewer new reels will not do.' if cuts.proven?
+
+          "Not proven: #{count_of(cuts.gap, 'reel')} may be more than needed."
+        end
+
+        # @return [String] what is too short to keep, with its worth
+        def scrap(line)
+          scrap = line.cuts.scrap
+          cost = market.unit_cost(line.line)
+          cost ? "#{length(scrap)}, worth #{money(scrap.nm * cost)}" : length(scrap)
+        end
+      end
+    end
+  end
+end

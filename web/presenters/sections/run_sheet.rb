@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    module Sections
+      # The evening by the clock.
+      class RunSheet < Section
+        # One line as shown. about, range, latest: by the clock, '' where not known
+        Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :goes_wrong)
+
+        # @return [Core::Session::Forecast, nil]
+        def forecast
+          @reading.forecast.forecast
+        end
+
+        def running?
+          @reading.forecast.running?
+        end
+
+        # @return [String, nil] why there is none
+        def impossible
+          found = @reading.forecast.found
+          say("impossible.#{found.code}", **found.values) if found.is_a?(Core::Session::Impossible)
+        end
+
+        def verdict
+          @reading.verdicts.find { |one| one.code == :time }
+        end
+
+        # @return [Array<Core::Session::RunSheet::Line>]
+        def plain_lines
+          forecast ? Core::Session::RunSheet.new(plan, forecast, @reading.calibration).lines : []
+        end
+
+        # @return [Array<Line>]
+        def lines
+          plain_lines.map do |line|
+            Line.new(code: line.code, about: clock(line.minute), words: words(line), range: line.range ? "#{clock(line.range.first)}\u2013#{clock(line.range.last)}" : '',
+              latest: line.latest ? clock(line.latest) : '', points: line.technique ? line.technique.points : [], goes_wrong: line.technique ? line.technique.goes_wrong : [])
+          end
+        end
+
+        def ribbon
+          Ribbon.new(@reading, unit).drawing
+        end
+
+        def kinds
+          Clock::KINDS
+        end
+
+        def sample(kind)
+          Formats::RibbonSvg.sample(kind)
+        end
+
+        private
+
+        def clock(minute)
+          (workshop.start + minute).to_s
+        end
+
+        def words(line)
+          text = say("run_sheet.#{line.code}", technique: line.technique ? line.technique.name : '', step: line.step ? step_words(line.step) : '')
+          line.minutes ? "#{text}, #{minutes_text(line.minutes)}" : text
+        end
+      end
+    end
+  end
+end

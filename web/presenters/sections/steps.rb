@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    module Sections
+      # The steps: their order and why, who differs, who lacks what, and what is prepared.
+      class Steps < Section
+        include Drawn
+
+        # What differs for one level from the common steps. names: who they are · added, changed, spared: in words
+        Difference = Core::Value.define(:level, :names, :minutes, :added, :spared)
+
+        def choices
+          workshop.teaching
+        end
+
+        def order
+          plan.order
+        end
+
+        # @return [Array<Integer>]
+        def levels
+          @levels ||= people.map { |person| person.attendee.level }.uniq.sort
+        end
+
+        # @return [Hash{Integer=>String}] up to which level something holds
+        def up_to
+          Section.up_to(none: 'nobody')
+        end
+
+        # @return [Hash{Integer=>String}] from which level on something holds
+        def from_level
+          { 6 => 'nobody', 1 => 'everybody', **(2..5).to_h { |level| [level, level == 5 ? 'level 5' : "levels #{level} to 5"] } }
+        end
+
+        def reason(reason)
+          say("reasons.#{reason.code}", step: reason.step ? step_words(reason.step) : '')
+        end
+
+        # @return [Array<String>] what an order set by hand costs beyond the best, and what it saves
+        def costs
+          order.beyond.select { |_, more| more.positive? }.map { |code, more| say("costs.#{code}", count: more) }
+        end
+
+        def gains
+          order.beyond.select { |_, more| more.negative? }.map { |code, more| say("costs.#{code}", count: -more) }
+        end
+
+        # @return [Array<Core::Technique::Skill>] of the class's steps that have an easier way
+        def with_easier
+          order.steps.map { |step| plan.technique_of(step) }.uniq.select { |skill| skill.easier && plan.table.techniques.key?(skill.easier) }
+        end
+
+        def technique_name(key)
+          plan.table.techniques[key]&.name || key
+        end
+
+        # @return [String, nil] the steps that can be left out, in words
+        def optional_words
+          words = order.steps.select(&:optional).map { |step| step_words(step) }
+          words.empty? ? nil : words.join(' ')
+        end
+
+        # @return [Array<Difference>] a row a list of steps, lowest level first; people of one level whose experience differs are told apart
+        def differences
+          fitted.group_by { |person| [person.attendee.level, person.tasks.map { |task| [task.kind, task.step.key, task.technique.key] }] }
+            .map { |(level, _), same| difference(level, same) }.sort_by(&:level)
+        end
+
+        # @return [String] whose numbers the steps are told with
+        def told_of
+          fitted.first&.attendee&.name || 'somebody of a usual size'
+        end
+
+        def readiness
+          @readiness ||= plan.readiness
+        end
+
+        def way(way)
+          say("ways.#{way.code}", name: way.name.empty? ? 'the basics' : way.name, minutes: way.minutes)
+        end
+
+        # @return [Array<String>] names of projects that ask less of these people
+        def gentler
+          others = @reading.techniques_by_project.reject { |key, _| key == plan.design.key }
+          names = @reading.projects.to_h { |saved| [saved.design.key, saved.design.name] }
+          readiness.gentler(others.transform_keys { |key| names.fetch(key) }.reject { |_, keys| keys.empty? }).first(3)
+        end
+
+        def preparation
+          @preparation ||= Core::Technique::Preparation.new(plan, @reading.calibration, short: @reading.supply&.short.to_i)
+        end
+
+        def day(days)
+          days.zero? ? say('days.zero') : say('days', count: days)
+        end
+
+        def task(task)
+          say("preparation.#{task.code}", count: task.people, names: task.names, step: task.step ? step_words(task.step) : '')
+        end
+
+        # @return [Hash{Integer=>Array<Core::Technique::Preparation::Task>}] by days before class
+        def tasks_by_day
+          preparation.tasks.group_by(&:days)
+        end
+
+        def caution_words(cautions)
+          cautions.map { |caution| say("cautions.#{caution}") }
+        end
+
+        private
+
+        def difference(level, same)
+          tasks = same.first.tasks
+          Difference.new(level: level, names: same.map { |person| person.attendee.name }, minutes: tasks.sum(&:minutes),
+            added: tasks.select(&:reason).map { |task| "#{step_words(task.step)} (#{say("list_reasons.#{task.reason}")})" },
+            spared: same.first.spared.map { |step, reason| "#{step_words(step)} (#{say("list_reasons.#{reason}")})" })
+        end
+      end
+    end
+  end
+end

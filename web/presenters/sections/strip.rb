@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    module Sections
+      # The head of a class's page: what it is, how it stands, its places, undo, and its settings.
+      class Strip < Section
+        # One of the places. path: its address · sections: what it holds, so that an old address finds it
+        Place = Core::Value.define(:key, :name, :path, :current, :sections)
+
+        ORDER = %i[will_not unknown tight awaited fits].freeze
+        FIELDS = { title: ['Title', 'text'], date: ['Date', 'date'], start: ['Start', 'text'], minutes: ['Length in minutes', 'text'], venue: ['Venue', 'text'],
+                   tool_sets: ['Sets of tools', 'text'] }.freeze
+
+        def workshop
+          @reading.stored.state.workshop
+        end
+
+        def buildable?
+          !plan.nil?
+        end
+
+        def when_and_where
+          ends = workshop.ends
+          ["#{workshop.date.strftime('%a %-d %b %Y')}, #{workshop.start}\u2013#{ends}", (workshop.venue unless workshop.venue.empty?)].compact.join(' · ')
+        end
+
+        # What is to be done comes first, what is well last: a narrow window cuts the end off.
+        # @return [Array<Core::Verdict>]
+        def verdicts
+          @verdicts ||= @reading.verdicts.sort_by.with_index { |verdict, index| [ORDER.index(verdict.status), index] }
+        end
+
+        # @return [String, nil] price of a seat
+        def price
+          @reading.seat_price&.to_s if plan&.needs&.any?
+        end
+
+        # @return [Core::Verdict, nil] what is best done next
+        def next_thing
+          @reading.verdicts.find(&:in_the_way?) || verdicts.find { |verdict| verdict.status == :tight }
+        end
+
+        def places
+          ClassPage::PLACES.map do |key, sections|
+            Place.new(key: key, name: say("places.#{key}"), path: path(key), current: key == place, sections: sections)
+          end
+        end
+
+        # @param section [String, Symbol] @return [String] where it stands now
+        def address(section)
+          key, = ClassPage::PLACES.find { |_, sections| sections.include?(section.to_s) }
+          "#{path(key) unless key == place}##{section}"
+        end
+
+        # @return [String, nil] what undo or redo would do, in words
+        def step_words(kind)
+          step = @reading.steps_back[kind]
+          step && Change.words(step)
+        end
+
+        def fields
+          FIELDS.map { |name, (label, type)| [name, label, type, typed(:settings, name, value(name))] }
+        end
+
+        private
+
+        def path(key)
+          key == ClassPage::PLACES.keys.first ? "/classes/#{id}" : "/classes/#{id}/#{key}"
+        end
+
+        def value(name)
+          found = workshop.public_send(name)
+          found.is_a?(Date) ? found.iso8601 : found.to_s
+        end
+      end
+    end
+  end
+end

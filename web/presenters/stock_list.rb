@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # What is in the stockroom: parts, lines and tools as one list that can be searched and narrowed.
+    class StockList
+      include Printing
+
+      # One thing. part, line: whether it is one · words: what it is found by · low: whether none is on the shelf
+      Row = Core::Value.define(:item, :part, :line, :path, :stock_path, :name, :kind, :kind_words, :measures, :material, :shelf, :low, :words)
+      LONGEST = 60
+
+      attr_reader :unit
+
+      # @param library [Application::Library] @param stock [Core::Supply::Stock] @param params [Hash] find, kind and low
+      def initialize(library, stock, params, unit)
+        @table = library.table
+        @stock = stock
+        @params = params
+        @unit = unit
+      end
+
+      def find
+        @params['find'].is_a?(String) ? @params['find'].byteslice(0, LONGEST * 4).scrub[0, LONGEST].strip : ''
+      end
+
+      def kind
+        known = @params['kind'].to_s
+        kinds.key?(known) ? known : ''
+      end
+
+      def low?
+        @params['low'] == '1'
+      end
+
+      # @return [Hash{String=>String}] kinds there are, in bagging order
+      def kinds
+        @kinds ||= all.to_h { |row| [row.kind, row.kind_words] }
+      end
+
+      # @return [Array<Row>] those that answer to what is asked for
+      def rows
+        wanted = find.downcase.split
+        all.select { |row| (kind.empty? || row.kind == kind) && (!low? || row.low) && wanted.all? { |word| row.words.include?(word) } }
+      end
+
+      private
+
+      def all
+        @all ||= @table.lines.values.sort_by { |line| [line.kind, line.thickness] }.map { |line| line_row(line) } +
+          @table.parts.values.sort_by { |part| [Core::Catalogue::Part::KINDS.index(part.kind), part.name] }.map { |part| part_row(part) } +
+          @table.tools.values.map { |tool| tool_row(tool) }
+      end
+
+      def part_row(part)
+        shelf = @stock.part(part.key)
+        measures = "#{length(part.along)} along, #{length(part.outer)} across, #{part.hole ? "hole #{fine(part.hole)}" : 'hole not measured'}"
+        row(part, "/stockroom/parts/#{part.key}", stock: true, kind: part.kind.to_s, kind_words: say("kinds.#{part.kind}"), measures: measures, material: part.material || 'not known',
+          shelf: shelf.zero? ? 'none' : shelf.to_s, low: shelf < 1, part: true)
+      end
+
+      def line_row(line)
+        bars = @stock.bars(line.key).select { |_, count| count.positive? }
+        measures = "#{fine(line.thickness)} thick, #{line.rated_load_grams ? "bears #{line.rated_load_grams} g" : 'load not known'}"
+        row(line, "/stockroom/lines/#{line.key}", stock: true, kind: 'line', kind_words: say('kinds.line'), measures: measures, material: line.material || 'not known',
+          shelf: bars.empty? ? 'none' : bars.sort.reverse.map { |bar, count| "#{count} × #{length(bar)}" }.join(', '), low: bars.empty?, line: true)
+      end
+
+      def tool_row(tool)
+        sharing = if tool.people_per_tool.zero? then 'one for the class'
+                  else tool.people_per_tool == 1 ? 'one for each seat' : "one for #{tool.people_per_tool} people"
+                  end
+        notes = [sharing, ('nothing else may stand in' unless tool.substitutable), ('counted out and in' if tool.counted)].compact.join(', ')
+        row(tool, "/stockroom/tools/#{tool.key}", stock: false, kind: 'tool', kind_words: say('kinds.tool'), measures: notes, material: '', shelf: '', low: false)
+      end
+
+      def row(item, path, stock:, part: false, line: false, **about)
+        words = [item.name, about[:kind_words], about[:measures], about[:material]].join(' ').downcase
+        Row.new(item: item, part: part, line: line, path: path, stock_path: stock ? "#{path}/stock" : nil, name: item.name, words: words, **about)
+      end
+    end
+  end
+end
