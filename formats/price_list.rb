@@ -74,11 +74,11 @@ module Formats
 
     def row_of(cells, line, seen)
       text = ->(name) { (at = @columns[name]) ? cells[at].to_s.strip : '' }
-      kind, unit, factor = UNITS.find { |pattern, _| pattern.match?(text.(:unit)) }&.last
+      kind, unit, = UNITS.find { |pattern, _| pattern.match?(text.(:unit)) }&.last
       match = kind ? @matcher.match(text.(:article), text.(:name), kind) : ArticleMatcher::NOTHING
       problem = problem_of(text, unit)
       offer = unless problem
-                Core::Supply::Offer.new(supplier: @supplier, kind: kind, item: match.item, unit: unit, amount: (number(text.(:amount)) * factor).round,
+                Core::Supply::Offer.new(supplier: @supplier, kind: kind, item: match.item, unit: unit, amount: amount(text).to_i,
                                         price: Core::Money.parse(text.(:price), @market.currency), article: [text.(:article), text.(:name)].reject(&:empty?).join(' · ')[0, 160])
               end
       problem ||= twice(offer, text.(:name), line, seen)
@@ -87,14 +87,22 @@ module Formats
 
     def problem_of(text, unit)
       return [:name_missing, {}] if text.(:name).empty?
-      return [:unit_unknown, { unit: text.(:unit) }] if unit.nil?
+      return [:unit_unknown, { given: text.(:unit)[0, 40] }] if unit.nil?
       return [:currency_other, { currency: text.(:currency), ours: @market.currency }] unless text.(:currency).empty? || text.(:currency).casecmp?(@market.currency)
-      return [:amount_unreadable, { amount: text.(:amount) }] unless text.(:amount).match?(NUMBER) && number(text.(:amount)).positive?
+      return [:amount_unreadable, { amount: text.(:amount)[0, 40] }] unless text.(:amount).match?(NUMBER) && number(text.(:amount)).positive?
+      return [:amount_not_whole, { amount: text.(:amount)[0, 40] }] unless amount(text).denominator == 1 && amount(text).positive?
 
       price = Core::Money.parse(text.(:price), @market.currency)
       return [:price_unreadable, { price: text.(:price) }] if price.nil?
 
       [:price_negative, { price: text.(:price) }] if price.minor.negative?
+    end
+
+    # @return [Rational] in the offer's unit
+    def amount(text)
+      _, (_, unit, factor) = UNITS.find { |pattern, _| pattern.match?(text.(:unit)) }
+      units = number(text.(:amount)) * factor
+      unit == :piece ? units : Rational(units.round)
     end
 
     def number(text)

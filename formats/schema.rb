@@ -38,7 +38,7 @@ module Formats
     end
 
     def shorten(data)
-      text = data.to_json
+      text = JSON.generate(data, allow_nan: true)
       text.length > 60 ? "#{text[0, 57]}..." : text
     end
     private_class_method :schemer, :expectation, :shorten

@@ -4,6 +4,7 @@ require 'i18n'
 
 module Formats
   # The words for what the core says in codes. All of them stand in wording/en.yml.
+  # No value may be called unit, which is how lengths among the values are printed.
   module Wording
     BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(File.join(EagerBench::ROOT, 'wording', 'en.yml')) }
 

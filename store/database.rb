@@ -2,6 +2,9 @@
 
 require 'fileutils'
 require 'sequel'
+require 'sqlite3'
+
+Sequel.extension :migration
 
 module Store
   # Opens the studio's database file and brings its schema up to date.
@@ -55,7 +58,6 @@ module Store
 
     # @param version [Integer, nil] a migration to go to, up or down; nil for the newest
     def migrate(database, version = nil)
-      Sequel.extension :migration
       Sequel::Migrator.run(database, MIGRATIONS, target: version)
     end
 

@@ -31,6 +31,7 @@ module Web
     helpers Helpers, Sections
 
     before do
+      CleanParams.clean(params)
       headers 'Content-Security-Policy' => POLICY, 'X-Content-Type-Options' => 'nosniff', 'Referrer-Policy' => 'same-origin'
       cache_control :no_store
     end

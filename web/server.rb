@@ -100,7 +100,7 @@ module Web
       studio = Store::Studio.new(path)
       fill(studio) if studio.projects.none?
       Demo::Shipping.new(studio).call
-      FileUtils.touch(began) if fresh
+      File.open(began, File::CREAT, Store::Database::OWNER_ONLY) {} if fresh
       studio
     end
 

@@ -9,6 +9,8 @@ module Core
     # Solved by HiGHS (Huangfu and Hall, Mathematical Programming Computation 10, 2018).
     class PackProgram
       SECONDS = 2.0
+      # The solver calls an answer the best when nothing is cheaper by more than this share: within one minor unit, that is proof.
+      RELATIVE_GAP = 1e-4
       # In minor units: of two answers as cheap, the one with fewer packs.
       TIE = 1e-4
 
@@ -28,7 +30,8 @@ module Core
         return if @columns.zip(counts).group_by { |(thing, *), _| thing }.any? { |thing, all| all.sum { |(_, _, units, _), count| units * count } < @wanted[thing] }
 
         packs = @columns.zip(counts).reject { |_, count| count.zero? }.to_h { |(_, offer, _, _), count| [offer, count] }
-        Packs::Choice.new(packs: packs, proven: solved[:status] == :optimal)
+        choice = Packs::Choice.new(packs: packs, proven: false)
+        choice.with(proven: solved[:status] == :optimal && choice.goods * RELATIVE_GAP < 1)
       end
 
       private

@@ -32,7 +32,7 @@ module Core
       # @return [Choice]
       def call
         return Choice.new(packs: {}, proven: true) if @wanted.empty?
-        return program if @suppliers.size > MOST_SUPPLIERS
+        return program || unproven if @suppliers.size > MOST_SUPPLIERS
 
         cheapest = sets.filter_map { |set| covered(set) }.min_by(&:first).last
         minimums_met?(cheapest) ? cheapest : program || cheapest.with(proven: false)
@@ -42,6 +42,11 @@ module Core
 
       def program
         PackProgram.new(@wanted, @offers, @all).call
+      end
+
+      # The cheapest cover of each thing by itself: always an answer, seldom the best one.
+      def unproven
+        covered(@suppliers).last.with(proven: false)
       end
 
       def sets

@@ -7,7 +7,17 @@ module Web
       include Printing
 
       # One class. drawing: SVG of its piece at the first person's size or a usual one · problem: why it cannot be built, nil where it can
-      Row = Core::Value.define(:id, :title, :date, :time, :about, :verdicts, :next_thing, :drawing, :problem)
+      Row = Core::Value.define(:id, :title, :date, :time, :about, :verdicts, :next_thing, :drawing, :problem) do
+        # @return [Array<Core::Verdict>] what is to be done or still worked out, worst first
+        def open
+          (verdicts - fine).sort_by.with_index { |verdict, index| [Sections::Strip::ORDER.index(verdict.status), index] }
+        end
+
+        # @return [Array<Core::Verdict>]
+        def fine
+          verdicts.select { |verdict| verdict.status == :fits }
+        end
+      end
       # A class whose verdicts are still to come.
       PENDING = [].freeze
       # Held classes shown at first.

@@ -63,6 +63,11 @@ module Web
           ordered.length ? "#{name}, reel of #{reel(ordered.length)}" : name
         end
 
+        # @return [Array<String>] what would not be short but for classes that take first
+        def short_for_others
+          (supply.parts.select(&:short_for_others?).map(&:part) + supply.lines.select(&:short_for_others?).map(&:line)).map(&:name)
+        end
+
         # @return [Array<(Integer, String)>] the classes that take from the stock, in their order
         def reserving
           @reading.others.to_a
