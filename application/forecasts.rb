@@ -16,7 +16,7 @@ module Application
     end
 
     UNASKED = State.new(found: nil, percent: 0, running: false, error: nil)
-    MOST = 64
+    MOST = 24
 
     attr_reader :stamp
 
@@ -26,6 +26,7 @@ module Application
       @worked_out = worked_out
       @stages = stages
       @jobs = Kept.new(MOST)
+      @digests = Kept.new(MOST)
       @stamp = 0
       @lock = Mutex.new
     end
@@ -36,7 +37,7 @@ module Application
       return UNASKED if model.nil?
       return State.new(found: model, percent: 100, running: false, error: nil) if model.is_a?(Core::Session::Impossible)
 
-      job = @jobs[Digest.of(model)]
+      job = @jobs[digest(model)]
       return UNASKED if job.nil?
 
       now = job.state
@@ -49,7 +50,7 @@ module Application
       known = state(model).found
       return known.is_a?(Core::Session::Forecast) ? known.outlook : known if known || model.nil?
 
-      read(@worked_out[key(Digest.of(model))])
+      read(@worked_out[key(digest(model))])
     end
 
     # Asks for a class's forecast. @param urgent [Boolean] whether somebody looks at it
@@ -57,10 +58,10 @@ module Application
     def ask(class_id, model, urgent: true)
       return unless model.is_a?(Core::Session::Model)
 
-      digest = Digest.of(model)
+      named = digest(model)
       @lock.synchronize do
-        known = @jobs[digest]
-        next begin_work(class_id, model, digest, urgent) if known.nil? || known.failed? || (known.stopped? && known.found.nil?)
+        known = @jobs[named]
+        next begin_work(class_id, model, named, urgent) if known.nil? || known.failed? || (known.stopped? && known.found.nil?)
 
         @runner.hurry(known) if urgent
         known
@@ -69,7 +70,7 @@ module Application
 
     # Keeps the answer there is.
     def stop(model)
-      @jobs[Digest.of(model)]&.stop if model.is_a?(Core::Session::Model)
+      @jobs[digest(model)]&.stop if model.is_a?(Core::Session::Model)
     end
 
     # The class is gone: nothing about it is worked out any more.
@@ -79,19 +80,24 @@ module Application
 
     private
 
-    def begin_work(class_id, model, digest, urgent)
+    # Worked out once for each model object; the model is kept beside it, so that its id stays its own.
+    def digest(model)
+      @digests.fetch(model.object_id) { [model, Digest.of(model)] }.last
+    end
+
+    def begin_work(class_id, model, named, urgent)
       task = Tasks::Simulate.new(model: model, stages: @stages || Core::Session::Refinement.stages(model))
-      @jobs[digest] = job = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: ->(one) { changed(one, digest) })
+      @jobs[named] = job = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: ->(one) { changed(one, named) })
       job
     end
 
-    def changed(job, digest)
+    def changed(job, named)
       @stamp += 1
-      @worked_out.put(key(digest), write(job.result.outlook)) if job.done?
+      @worked_out.put(key(named), write(job.result.outlook)) if job.done?
     end
 
-    def key(digest)
-      "outlook-#{digest}"
+    def key(named)
+      "outlook-#{named}"
     end
 
     def write(outlook)

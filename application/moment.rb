@@ -6,7 +6,7 @@ module Application
   class Moment
     attr_reader :revision, :today, :library
 
-    # @param plans [Kept] plans by the digest of their inputs @param techniques [Kept] of projects
+    # @param plans [Kept] plans by class, of the digest of their inputs @param techniques [Kept] of projects
     def initialize(studio, revision, today, plans:, techniques:)
       @studio = studio
       @revision = revision
@@ -37,7 +37,7 @@ module Application
     # @param stored [Store::Classes::Stored]
     # @return [Core::Plan, Problem]
     def outcome(stored)
-      @plans.fetch(inputs_digest(stored)) { plan(stored) }
+      @plans.fetch(stored.id, inputs_digest(stored)) { plan(stored) }
     end
 
     # @return [String] names all that a class's plan was worked out from

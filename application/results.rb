@@ -7,7 +7,7 @@ module Application
   class Results
     # Plans kept: of all classes that somebody may look at or that take from the stock.
     MOST_PLANS = 250
-    MOST_RESULTS = 100
+    MOST_RESULTS = 20
 
     # @param studio [Store::Studio] @param forecasts [Forecasts] @param searches [Searches]
     # @param today [#call] @return [Date]
@@ -36,13 +36,12 @@ module Application
     # @return [Boolean] whether its plan need not be worked out anew
     def known?(id, moment)
       stored = moment.coming.find { |one| one.id == id }
-      !stored.nil? && !@plans[moment.inputs_digest(stored)].nil?
+      !stored.nil? && !@plans[stored.id, moment.inputs_digest(stored)].nil?
     end
 
     # @param moment [Moment] @return [ClassResult] of a class as it is now @raise [Store::NotFound]
     def of(id, moment = now)
-      stamp = [id, moment.revision, @forecasts.stamp, @searches.stamp]
-      @results.fetch(stamp) { ResultBuilder.new(@studio, moment, @forecasts, @searches).call(id) }
+      @results.fetch(id, [moment.revision, moment.today, @forecasts.stamp, @searches.stamp]) { ResultBuilder.new(@studio, moment, @forecasts, @searches).call(id) }
     end
   end
 end

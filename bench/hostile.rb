@@ -141,7 +141,7 @@ module Hostile
     def note(status, route, fields, seconds)
       @counts[status] += 1
       @slowest = [@slowest, seconds].max
-      @failures << [status, route, fields.transform_values { |v| v.to_s[0, 60] }, seconds.round(2)] if status == 500 || seconds > SLOW_SECONDS
+      @failures << [status, route, fields.transform_values { |v| v.to_s[0, 60] }, seconds.round(2)] if status >= 500 || seconds > SLOW_SECONDS
     end
 
     def renew

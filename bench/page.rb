@@ -1,8 +1,10 @@
 # frozen_string_literal: true
 
-# The class page for 24 people against a bare Sinatra page of the same table, in the same run: 8 connections, five threads each.
-# Needs wrk (apt-get install wrk). Run: bundle exec ruby --yjit --yjit-exec-mem-size=16 -I. bench/page.rb
+# The class page for 24 people against a bare Sinatra page of the same people, in the same run: 8 connections, five threads each;
+# the first five seconds after a cold start, an edit, and the memory a worker has then.
+# Needs wrk (apt-get install wrk). Run: bundle exec ruby -I. bench/page.rb
 require 'erb'
+require 'net/http'
 require 'puma'
 require 'sinatra/base'
 require 'tmpdir'
@@ -13,44 +15,73 @@ SECONDS = 5
 SCRIPT = File.join(Dir.mktmpdir, 'p95.lua')
 File.write(SCRIPT, 'done = function(s, l, r) io.write(string.format("p50 %.1f p95 %.1f errors %d\n", l:percentile(50) / 1000, l:percentile(95) / 1000, s.errors.status)) end')
 
-# The same people as rows, read with Sequel on every request.
+# The same people as rows of a table, read with Sequel on every request.
 class Bare < Sinatra::Base
   set :host_authorization, { permitted_hosts: [] }
   set :show_exceptions, false
-  get('/') { erb '<table><% settings.studio.database[:attendees].where(class_id: 1).order(:key).each do |r| %><tr><td><%= r[:name] %></td><td><%= r[:wrist_nm] %></td><td><%= r[:level] %></td><td><%= r[:mind] %></td><td><%= r[:colourway] %></td></tr><% end %></table>' }
+  get('/') do
+    erb '<table><% settings.rows.order(:key).each do |r| %><tr><td><%= r[:name] %></td><td><%= r[:wrist_nm] %></td>' \
+        '<td><%= r[:level] %></td><td><%= r[:notes] %></td><td><%= r[:colourway] %></td></tr><% end %></table>'
+  end
 end
 
-def serve(app)
+# @return [Sequel::Dataset] the people in a table of their own
+def rows(path, people)
+  database = Store::Database.open(path)
+  database.create_table(:people) { String :key; String :name; Integer :wrist_nm; Integer :level; String :notes; String :colourway }
+  people.each { |one| database[:people].insert(key: one.key, name: one.name, wrist_nm: one.measures[:wrist].nm, level: one.level, notes: one.notes, colourway: one.colourway) }
+  database[:people]
+end
+
+def serve
   reader, writer = IO.pipe
   pid = fork do
-    server = Puma::Server.new(app, nil, min_threads: 5, max_threads: 5)
+    server = Puma::Server.new(yield, nil, min_threads: 5, max_threads: 5)
     writer.puts server.add_tcp_listener('127.0.0.1', 0).addr[1]
     server.run.join
   end
   [pid, reader.gets.to_i]
 end
 
-def measure(name, port, path)
+# @return [Float] p95 in milliseconds
+def measure(name, port, path, seconds: SECONDS, warm: true)
   address = "http://127.0.0.1:#{port}#{path}"
-  2.times { `wrk -t1 -c8 -d1s #{address}` }
-  figures = `wrk -t1 -c8 -d#{SECONDS}s -s #{SCRIPT} #{address}`[/p50.*/]
-  puts "#{name.ljust(30)} #{figures}"
+  2.times { `wrk -t1 -c8 -d1s #{address}` } if warm
+  figures = `wrk -t1 -c8 -d#{seconds}s -s #{SCRIPT} #{address}`[/p50.*/]
+  puts "#{name.ljust(34)} #{figures}"
   figures[/p95 ([\d.]+)/, 1].to_f
 end
 
-studio = Bench.studio(File.join(Dir.mktmpdir, 'studio.sqlite3'))
-inputs = Bench.inputs(studio)
-studio.classes.edit(1, studio.classes.find(1).revision, 'bench') { |state| state.with(attendees: inputs.attendees) }
-studio.database.disconnect
-Bare.set :studio, studio
-servers = [[Bare, '/'], [Web::App.for_studio(studio, secret: 'x' * 64), '/classes/1']].map { |app, path| [*serve(app), path] }
-sleep 1
-ratios = Array.new(3) do
-  bare, page = [['bare page', *servers[0]], ['class page, 24 people', *servers[1]]].map { |name, _, port, path| measure(name, port, path) }
-  page / bare
+# @return [Array<Float>] sorted milliseconds that one person's size takes to be saved and the page's changes to come back
+def edits(port, number)
+  Net::HTTP.start('127.0.0.1', port) do |http|
+    page = http.get('/classes/1')
+    token = page.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    headers = { 'Cookie' => page['set-cookie'][/\A[^;]+/], 'X-Redraw' => '1' }
+    Bench.milliseconds(number) do |i|
+      fields = { authenticity_token: token, name: 'Person 1', measure: "#{150 + (i % 40)} mm", body: 'wrist', level: '1', revision: (i + 2).to_s }
+      answer = http.post('/classes/1/people/1', URI.encode_www_form(fields), headers)
+      abort "an edit answered #{answer.code}" unless answer.code.to_i < 400
+    end
+  end
 end
-puts format('p95 of the class page is %.2f times the bare page (median of three)', ratios.sort[1])
-servers.each do |pid, *|
+
+folder = Dir.mktmpdir
+path = File.join(folder, 'studio.sqlite3')
+studio = Bench.studio(path)
+people = Bench.inputs(studio).attendees
+studio.classes.edit(1, studio.classes.find(1).revision, 'bench') { |state| state.with(attendees: people) }
+studio.worked_out.settle
+studio.close
+Zeitwerk::Loader.eager_load_all
+bare = serve { Bare.tap { |app| app.set(:rows, rows(File.join(folder, 'rows.sqlite3'), people)) } }
+page = serve { Web::App.for_studio(Store::Studio.new(path), secret: 'x' * 64, runner: Application::Work::Runner.new) }
+plain = measure('bare page', bare[1], '/')
+cold = measure('class page, first five seconds', page[1], '/classes/1', warm: false)
+ratios = Array.new(3) { [measure('bare page', bare[1], '/'), measure('class page, 24 people', page[1], '/classes/1')].then { |a, b| b / a } }
+puts format('p95 of the class page: cold %<cold>.2f, warm %<warm>.2f times the bare page (median of three)', cold: cold / plain, warm: ratios.sort[1])
+puts "an edit: #{Bench.summary(edits(page[1], 60))}"
+[bare, page].each do |pid, _|
   puts "resident memory of worker #{pid}: #{File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024} MB"
   Process.kill(:TERM, pid)
 end

@@ -35,6 +35,11 @@ RSpec.describe 'The architecture' do
     expect(sums).to be_empty
   end
 
+  it 'lets views ask presenters alone' do
+    named = Dir[File.join(EagerBench::ROOT, 'web', 'views', '**', '*.erb')].flat_map { |path| File.read(path).scan(/\b(?:Core|Formats|Store|Application|Web)::\w+/) }
+    expect(named).to be_empty
+  end
+
   it 'loads the core alone, without anything else being there' do
     script = "require 'eager_bench'; EagerBench.load(:core); Zeitwerk::Loader.eager_load_all; exit(defined?(Sequel) || defined?(Sinatra) ? 1 : 0)"
     expect(system('ruby', '-I', EagerBench::ROOT, '-e', script)).to be(true)

@@ -43,7 +43,7 @@ module Store
         result
       end
     rescue Sequel::Error => e
-      raise NotSaved, e.message
+      raise NotSaved, "#{e.class}: #{e.message}"
     end
 
     # Waiting for another writer happens in Ruby: SQLite's own timeout would keep every thread of this process from going on.

@@ -23,9 +23,9 @@ module Web
       end
     end
 
-    # Cut by bytes first, since counting the characters of what is no text takes long.
+    # Cut by bytes first, since counting the characters of what is no text takes long. The database takes no NUL.
     def text(value, longest)
-      value.byteslice(0, longest * 4).force_encoding(Encoding::UTF_8).scrub("\uFFFD")[0, longest]
+      value.byteslice(0, longest * 4).force_encoding(Encoding::UTF_8).scrub("\uFFFD").delete("\u0000")[0, longest]
     end
     private_class_method :cleaned, :text
   end

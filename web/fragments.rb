@@ -10,7 +10,7 @@ module Web
     TOKEN_PLACE = SecureRandom.hex(24).freeze
     ONCE_PLACE = SecureRandom.hex(24).freeze
     PLACES = /(#{TOKEN_PLACE}|#{ONCE_PLACE})/
-    MOST = 600
+    MOST = 200
     # Readings kept of each section, for those who look at it in different ways.
     READINGS = 4
 

@@ -91,7 +91,7 @@ module Web
     end
 
     def csrf_token
-      Rack::Protection::AuthenticityToken.token(env['rack.session'])
+      @csrf_token ||= Rack::Protection::AuthenticityToken.token(env['rack.session'])
     end
 
     def h(text)

@@ -25,10 +25,14 @@ module Web
           ["#{workshop.date.strftime('%a %-d %b %Y')}, #{workshop.start}\u2013#{ends}", (workshop.venue unless workshop.venue.empty?)].compact.join(' · ')
         end
 
-        # What is to be done comes first, what is well last: a narrow window cuts the end off.
-        # @return [Array<Core::Verdict>]
+        # @return [Array<Core::Verdict>] what is to be done, worst first, and how the evening will go
         def verdicts
-          @verdicts ||= @reading.verdicts.sort_by.with_index { |verdict, index| [ORDER.index(verdict.status), index] }
+          @verdicts ||= @reading.verdicts.reject { |verdict| settled?(verdict) }.sort_by.with_index { |verdict, index| [ORDER.index(verdict.status), index] }
+        end
+
+        # @return [Array<Core::Verdict>] what is well, told as one
+        def settled
+          @reading.verdicts.select { |verdict| settled?(verdict) }
         end
 
         # @return [String, nil] price of a seat
@@ -64,6 +68,10 @@ module Web
         end
 
         private
+
+        def settled?(verdict)
+          verdict.status == :fits && verdict.section != :clock
+        end
 
         def path(key)
           key == ClassPage::PLACES.keys.first ? "/classes/#{id}" : "/classes/#{id}/#{key}"

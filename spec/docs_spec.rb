@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+require 'yaml'
+require_relative 'studio_helper'
+
+# What the documents show is true: their examples are run as they stand there.
+RSpec.describe 'The documents' do
+  def text(name)
+    File.read(File.join(EagerBench::ROOT, name))
+  end
+
+  def example(name, kind)
+    text(name)[/^```#{kind}\n(.*?)^```$/m, 1]
+  end
+
+  def run(name)
+    Object.class_eval(example(name, 'ruby'), name)
+  end
+
+  describe 'the construction worked in docs/constructions.md' do
+    before(:all) { run('docs/constructions.md') }
+    after(:all) { Core::Construction.send(:remove_const, :Garland) }
+
+    let(:klass) { Core::Construction::Garland }
+    let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |skill| [skill.key, skill] })) }
+    let(:parameters) { instance_eval(example('docs/constructions.md', 'ruby-sample')).transform_keys(&:to_s) }
+    let(:work_up) { klass.build(parameters, table).call(target: mm(180), maker: Core::Construction::Maker.new) }
+
+    # 180 mm hold 22.5 beads of 8 mm: 22 or 23. Cord: the beads, two knots of 12 × 1.5 mm, two tails of 60 mm.
+    it 'works up to whole beads, a cut that covers them, steps in order and a drawing of each bead' do
+      beads = work_up.parts.sum(&:count)
+      expect([22, 23]).to include(beads)
+      expect(work_up.cuts.first.length).to eq(mm((beads * 8) + 36 + 120))
+      expect(Core::Technique::Order.of(work_up.steps, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
+      expect(work_up.layout.count { |shape| shape.role == :bead }).to eq(beads)
+      expect(Core::Measure::Length.sum(work_up.lengths.working.map(&:length))).to eq(work_up.lengths.beaded)
+    end
+
+    it 'has the words that it needs, and no others' do
+      words = YAML.safe_load(example('docs/constructions.md', 'yaml'))
+      expect(words['steps'].keys).to match_array(work_up.steps.map { |step| step.text.to_s })
+      expect(words['constructions'].keys).to eq([klass.key.to_s])
+    end
+
+    it 'says so of a pattern that cannot fill' do
+      fixed = parameters.merge('pattern' => pattern('round_8'))
+      expect { klass.build(fixed, table) }.to raise_error(Core::Construction::InvalidParameters)
+    end
+  end
+
+  describe 'the rule worked in docs/fit.md' do
+    before(:all) { run('docs/fit.md') }
+    after(:all) { Core::Fit::Rules.send(:remove_const, :BeadSwings) }
+
+    # Thirty times 0.38 mm is 11.4 mm.
+    { 'round_8' => :fits, 'round_12' => :tight }.each do |bead, status|
+      it "answers #{status} for #{bead}, with words for it" do
+        table = sample_table
+        join = Core::Construction::Join.new(kind: :lines_through, inner: table.line('cable'), outer: table.part(bead), at: 0.0)
+        finding = Core::Fit::Rules::BeadSwings.new(table).call(join)
+        expect(finding.status).to eq(status)
+        expect(YAML.safe_load(example('docs/fit.md', 'yaml'))['fit']).to include(finding.code.to_s)
+        expect(finding.cures.map { |cure| cure.key.to_s }).to all(match(/round/)) if status == :tight
+      end
+    end
+  end
+
+  # Each name of a folder or file that a document mentions stands in the tree.
+  %w[README.md docs/architecture.md docs/constructions.md docs/fit.md docs/session.md].each do |name|
+    it "names in #{name} only files that are there" do
+      named = text(name).scan(%r{`((?:application|bench|bin|core|demo|docs|formats|spec|standins|store|web|wording)/[\w./-]*)`}).flatten
+      missing = named.uniq.reject { |path| path.include?('garland') || Dir[File.join(EagerBench::ROOT, "#{path.split(' ').first}*")].any? }
+      expect(missing).to eq([])
+    end
+
+    it "links in #{name} to what is there" do
+      links = text(name).scan(/\]\(([^)#]+)\)/).flatten.grep_v(/\Ahttp/)
+      expect(links.reject { |link| File.exist?(File.join(EagerBench::ROOT, File.dirname(name), link)) }).to eq([])
+    end
+  end
+
+  it 'has words for each step, role, rule, cure and problem that the code names' do
+    source = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].to_h { |path| [path, File.read(path)] }
+    steps = Core::Construction::Registry::ALL.keys.flat_map do |key|
+      source.select { |path, _| path.end_with?("/construction/#{key}.rb", "/construction/#{key}_steps.rb") }.values.flat_map { |code| code.scan(/\bstep\('(\w+)'/).flatten.map { |step| "steps.#{key}_#{step}" } }
+    end
+    problems = source.values.flat_map { |code| code.scan(/\btrouble\([^,]+, :(\w+)/).flatten.map { |code_name| "problems.#{code_name}" } }
+    findings = source.select { |path, _| path.include?('/fit/rules/') }.values.flat_map { |code| code.scan(/found\(\w+, :\w+, :(\w+)/).flatten.map { |code_name| "fit.#{code_name}" } }
+    rules = Core::Fit::Check::KEYS.map { |key| "rules.#{key}" }
+    wanted = [*steps, *problems, *findings, *rules, *Core::Construction::Registry.keys.map { |key| "constructions.#{key}" }].uniq
+    expect(wanted.size).to be > 90
+    expect(wanted.reject { |key| Formats::Wording.words?(key) }).to eq([])
+  end
+end

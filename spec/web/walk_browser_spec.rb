@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require_relative '../browser_helper'
+
+# Every page, as wide as a telephone, a tablet and a laptop: nothing is wider than the window, nothing that can be clicked lies
+# under something else that can, and no word is missing. Widths and overlaps are measured by the browser.
+RSpec.describe 'A walk through every page', type: :feature do
+  widths = [390, 820, 1280]
+  places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste', '/notes']
+  pages = ['/', '/classes/new', '/import', '/projects', '/projects/new', '/techniques?class=1', '/fit-check', '/stockroom', '/stockroom/suppliers',
+    '/stockroom/prices', '/stockroom/parts/new', '/stockroom/lines/new', '/stockroom/tools/new', '/stockroom/techniques/new', '/stockroom/parts/pearl_7_cream',
+    '/stockroom/parts/pearl_7_cream/stock', '/stockroom/lines/cable_038/stock', '/nowhere']
+
+  # Counts the points at which a thing that can be clicked is covered by another that is not inside it.
+  measure = <<~JS
+    const wide = document.documentElement.scrollWidth - document.documentElement.clientWidth;
+    const things = [...document.querySelectorAll('a[href], button, input, select, textarea, summary')].filter(thing => {
+      const box = thing.getBoundingClientRect();
+      return box.width > 1 && box.height > 1 && thing.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true }) && !thing.closest('svg');
+    });
+    // What a scrolling part hides cannot be clicked.
+    const boxes = things.map(thing => {
+      let { left, right, top, bottom } = thing.getBoundingClientRect();
+      for (let at = thing.parentElement; at; at = at.parentElement) if (getComputedStyle(at).overflowX !== 'visible') {
+        const box = at.getBoundingClientRect();
+        left = Math.max(left, box.left); right = Math.min(right, box.right); top = Math.max(top, box.top); bottom = Math.min(bottom, box.bottom);
+      }
+      return { left, right, top, bottom };
+    });
+    const meet = [];
+    for (let i = 0; i < things.length; i++) for (let j = i + 1; j < things.length; j++) {
+      if (things[i].contains(things[j]) || things[j].contains(things[i])) continue;
+      const fixed = thing => { for (let at = thing; at; at = at.parentElement) if (/sticky|fixed/.test(getComputedStyle(at).position)) return true; };
+      const x = Math.min(boxes[i].right, boxes[j].right) - Math.max(boxes[i].left, boxes[j].left);
+      const y = Math.min(boxes[i].bottom, boxes[j].bottom) - Math.max(boxes[i].top, boxes[j].top);
+      if (x > 2 && y > 2 && fixed(things[i]) === fixed(things[j])) meet.push([things[i], things[j]].map(thing => (thing.textContent || thing.name || thing.id).trim().slice(0, 30)).join(' / '));
+    }
+    return [wide, meet.slice(0, 3)];
+  JS
+
+  # @return [Array<String>] what is wrong with a page at a width
+  define_method(:faults) do |path, width|
+    Browser.size(page, width, 800)
+    visit path
+    wide, meet = evaluate_script("(() => { #{measure} })()")
+    words = page.text.scan(/no words[^\n]*|%\{\w+\}|%<\w+>|\bnil\b|#<\w|NaN|Infinity/)
+    faults = [*("#{wide} px wider" if wide.positive?), *meet.map { |pair| "meet: #{pair}" }, *words]
+    faults.map { |fault| "#{path} at #{width}: #{fault}" }
+  end
+
+  it 'finds no fault in the demo' do
+    open_studio
+    found = (pages + [1, 3, 4].product(places).map { |id, place| "/classes/#{id}#{place}" }).product(widths).flat_map { |path, width| faults(path, width) }
+    expect(found).to eq([])
+  end
+
+  it 'finds none with long names, a class of nobody, one that cannot be built and every project' do
+    open_studio
+    person = Core::People::Attendee.new(key: '0', name: 'Wilhelmina-Alexandrina Featherstonehaugh-Cholmondeley', level: 3)
+    crowd = Array.new(24) { |i| person.with(name: "#{person.name} #{i}", measures: i.odd? ? { wrist: mm(150 + i) } : {}) }
+    make = ->(people, saved) { studio.classes.create(Store::ClassState.new(workshop: studio.classes.find(1).state.workshop.with(title: 'A very long title ' * 6), project_version_id: saved.id, attendees: people)) }
+    saved = studio.projects.newest
+    ids = [make.(crowd, saved.first), make.([], saved.first), *saved.map { |project| make.([person], project) }]
+    odd = studio.projects.save(saved.first.design.with(key: 'odd', name: 'Odd', components: []))
+    ids << make.([person], odd)
+    walk = ids.first(2).push(ids.last).product(places).map { |id, place| "/classes/#{id}#{place}" } + ids.map { |id| "/classes/#{id}" } + ['/', '/projects']
+    found = walk.uniq.product([390, 1280]).flat_map { |path, width| faults(path, width) }
+    expect(found).to eq([])
+  end
+end
