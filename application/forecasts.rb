@@ -18,6 +18,7 @@ module Application
     UNASKED = State.new(found: nil, percent: 0, running: false, error: nil)
     MOST = 24
 
+    # @return [Integer] changes whenever the state of any forecast may have
     attr_reader :stamp
 
     # @param runner [Work::Runner] @param worked_out [Store::WorkedOut] @param stages [Array<Integer>, nil] see Core::Session::Refinement; nil takes the usual
@@ -71,11 +72,13 @@ module Application
     # Keeps the answer there is.
     def stop(model)
       @jobs[digest(model)]&.stop if model.is_a?(Core::Session::Model)
+      @stamp += 1
     end
 
     # The class is gone: nothing about it is worked out any more.
     def drop(class_id)
       @runner.drop([:forecast, class_id])
+      @stamp += 1
     end
 
     private
@@ -88,6 +91,7 @@ module Application
     def begin_work(class_id, model, named, urgent)
       task = Tasks::Simulate.new(model: model, stages: @stages || Core::Session::Refinement.stages(model))
       @jobs[named] = job = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: ->(one) { changed(one, named) })
+      @stamp += 1
       job
     end
 

@@ -13,6 +13,7 @@ module Application
     UNASKED = State.new(found: nil, percent: 0, running: false, error: nil, id: nil)
     MOST = 32
 
+    # @return [Integer] changes whenever the state of any search may have
     attr_reader :stamp
 
     # @param runner [Work::Runner]
@@ -36,11 +37,14 @@ module Application
 
       task = Tasks::SearchLevers.new(inputs: inputs, target: inputs.workshop.session.target / 100.0, seat: seat)
       @jobs[digest] = @runner.submit(task, title: 'What would help', about: [:levers, class_id], changed: ->(_) { @stamp += 1 })
+      @stamp += 1
+      @jobs[digest]
     end
 
     # The class is gone: nothing about it is worked out any more.
     def drop(class_id)
       @runner.drop([:levers, class_id])
+      @stamp += 1
     end
   end
 end

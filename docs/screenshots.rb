@@ -10,8 +10,9 @@ VIEWS = {
   'plan' => ['/classes/1?seat=2'],
   'fit' => ['/classes/4', '#fit'],
   'kits' => ['/classes/1/kits'],
+  'finish' => ['/classes/1', '#clock'],
+  'levers' => ['/classes/1', :levers],
   'evening' => ['/classes/1/evening'],
-  'levers' => ['/classes/1/evening', :levers],
   'paste' => ['/classes/3/people/paste', :list],
   'projects' => ['/projects'],
   'composer' => ['/drafts/1'],
@@ -29,21 +30,23 @@ include Browsing
 
 session = Capybara::Session.new(:studio, Capybara.app)
 studio = open_studio
+# The pictures show forecasts of all their runs.
+Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
 %w[comet_tail pole_star].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
 VIEWS.each do |name, (path, place, size)|
   Browser.size(session, *(size || [1280, 800]))
   session.visit(path)
+  session.has_no_css?('[data-poll]', wait: 60) unless size
   case place
   when :list
     session.execute_script('document.getElementById("list").value = arguments[0]', LIST)
     session.click_on('Read the list')
   when :levers
     session.find('#levers-form button', wait: 60).click
-    session.find('.levers', wait: 90)
+    session.find('.best', wait: 90)
     session.execute_script("[...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()")
   when String then session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
   end
-  session.has_no_css?('[data-poll]', wait: 60) if path.start_with?('/classes/1', '/') && size.nil?
   session.save_screenshot(File.join(FOLDER, "#{name}.png"))
 end
 puts "#{VIEWS.size} pictures in docs/screenshots"

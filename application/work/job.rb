@@ -45,7 +45,7 @@ module Application
 
       # @return [State]
       def state
-        @lock.synchronize { State.new(found: @found, result: @result, percent: percent, running: !ended?, error: @error) }
+        @lock.synchronize { State.new(found: @found, result: @result, percent: percent, running: !ended? && !@stopping, error: @error) }
       end
 
       # @param seconds [Numeric] at most @return [Boolean] whether it has ended

@@ -52,6 +52,18 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     expect(app_settings.runner.instance_variable_get(:@known).size).to eq(before)
   end
 
+  it 'shows at once that what was asked for is under way, and that it was stopped' do
+    settle
+    get '/classes/1'
+    expect(page).to include('Look for what would help')
+    send_form('/classes/1/levers')
+    get '/classes/1'
+    expect(page).to match(/trying changes|class="table levers"/)
+    send_form('/classes/1/levers/stop')
+    get '/classes/1'
+    expect(page).not_to include('trying changes')
+  end
+
   it 'says what stands against simulating a class' do
     choose('settings', tool_sets: '0')
     get '/classes/1'

@@ -99,8 +99,13 @@ module Web
         def lever_words(lever)
           values = lever.values
           say("levers.#{lever.code}", count: values.fetch(:count, 1), levels: Section.up_to(none: 'nobody')[values[:level]].to_s, name: values[:name].to_s.downcase, to: values[:to].to_s,
-            minutes: values.fetch(:minutes, 0), step: values[:work] ? step_words(values[:work]) : values.fetch(:works, []).map { |work| step_words(work) }.join(' '),
+            minutes: values.fetch(:minutes, 0), step: values[:work] ? bare_words(values[:work]) : values.fetch(:works, []).map { |work| bare_words(work) }.join('; '),
             mode: values[:mode] ? say("demonstrations.#{values[:mode]}") : '')
+        end
+
+        # A step named within a sentence.
+        def bare_words(work)
+          step_words(work).delete_suffix('.')
         end
 
         def levers_words(trial)
@@ -110,7 +115,7 @@ module Web
         # @return [String] what a change costs: money, preparing, and what people then do not do
         def price(trial)
           [("#{money(trial.cost)}" if trial.cost.positive?), ("#{minutes_text(trial.preparation)} of your time before class" if trial.preparation.positive?),
-           ("#{count_of(trial.people, 'person leaves', 'people leave')} out #{minutes_text(trial.missed)} of work in all" if trial.missed.positive?)].compact.then { |all| all.empty? ? 'nothing' : all.join(', ') }
+           ("#{minutes_text(trial.missed)} of work that #{count_of(trial.people, 'person does', 'people do')} not do" if trial.missed.positive?)].compact.then { |all| all.empty? ? 'nothing' : all.join(', ') }
         end
 
         # @return [Integer] hundredths: the forecast's own chance and what is gained on top

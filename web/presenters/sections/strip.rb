@@ -35,6 +35,10 @@ module Web
           @reading.verdicts.select { |verdict| settled?(verdict) }
         end
 
+        def settled_words
+          settled.map { |verdict| short_words(verdict) }.join(' · ')
+        end
+
         # @return [String, nil] price of a seat
         def price
           @reading.seat_price&.to_s if plan&.needs&.any?
