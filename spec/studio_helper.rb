@@ -70,4 +70,8 @@ module Studios
 end
 
 RSpec::Matchers.define_negated_matcher :not_change, :change
-RSpec.configure { |config| config.include Studios }
+RSpec.configure do |config|
+  config.include Studios
+  # What an example left behind does not hold up the next.
+  config.after { Studios::RUNNER.clear }
+end

@@ -53,6 +53,11 @@ module Application
         old.each(&:stop)
       end
 
+      # Nothing that was asked for is worked out any more.
+      def clear
+        @lock.synchronize { @queue.slice!(0..) + @running }.each(&:stop)
+      end
+
       # @return [Job, nil] one that is known by its id
       def find(id)
         @lock.synchronize { @known[id] }

@@ -23,6 +23,15 @@ module Core
         distribution.size - 1
       end
 
+      # A spare can be lost as well: the fewest s so that of all uses and s more, with this confidence, no more than s are lost.
+      # The s more are used by those who lose, so each is lost with the mean probability of what is lost.
+      # @return [Integer]
+      def spares(confidence)
+        return 0 if @uses.empty?
+
+        (quantile(confidence)..).find { |number| joined(number).quantile(confidence) <= number }
+      end
+
       # @return [Array<Float>] chance of losing 0, 1, 2 ...
       def distribution
         @distribution ||= @uses.map { |probability, count| Losses.binomial(count, probability) }.reduce([1.0]) { |a, b| convolve(a, b) }
@@ -51,6 +60,11 @@ module Core
       private_class_method :at
 
       private
+
+      def joined(number)
+        probability = @uses.sum { |chance, count| chance * chance * count } / @uses.sum { |chance, count| chance * count }
+        Losses.new(@uses.merge(probability => @uses.fetch(probability, 0) + number))
+      end
 
       def convolve(first, second)
         sums = Array.new(first.size + second.size - 1, 0.0)

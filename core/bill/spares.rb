@@ -13,18 +13,24 @@ module Core
     class Spares
       CONFIDENCE = 0.95
 
+      # Nothing runs out in this share of classes, all parts taken together: each of the k parts that can be lost must last in the share
+      # `confidence ** (1 / k)` (Šidák, Journal of the American Statistical Association 62, 1967); in bags, each bag of it as well.
       # @param people [Array<PersonPlan>] @param confidence [Float] @return [Hash{Catalogue::Part=>Spares}]
-      # In each bag, every bag must last, so each is given the share of confidence that makes all of them last together.
       def self.of(people, confidence: CONFIDENCE)
         uses = people.flat_map { |person| person.needs.map { |need| [need.part, need.count, Loss.probability(need.part, person.attendee.level)] } }
-        quantiles = {}
-        uses.group_by(&:first).to_h do |part, same|
-          each = confidence**(1.0 / same.size)
-          bagged = same.sum { |_, count, probability| quantiles[[count, probability, each]] ||= Losses.new(probability => count).quantile(each) }
-          together = same.group_by(&:last).transform_values { |alike| alike.sum { |_, count, _| count } }
-          [part, new(part: part, needed: same.sum { |_, count, _| count }, shared: Losses.new(together).quantile(confidence), bagged: bagged)]
-        end
+        by_part = uses.group_by(&:first)
+        each = confidence**(1.0 / [by_part.size, 1].max)
+        by_part.to_h { |part, same| [part, of_part(part, same.map { |_, count, probability| { probability => count } }, each)] }
       end
+
+      # @param uses [Array<Hash>] each person's
+      def self.of_part(part, uses, confidence)
+        together = uses.reduce { |all, one| all.merge(one) { |_, a, b| a + b } }
+        bag = confidence**(1.0 / uses.size)
+        bagged = uses.tally.sum { |one, times| Losses.new(one).spares(bag) * times }
+        new(part: part, needed: uses.sum { |one| one.values.sum }, shared: Losses.new(together).spares(confidence), bagged: bagged)
+      end
+      private_class_method :of_part
     end
   end
 end

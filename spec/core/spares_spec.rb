@@ -48,14 +48,27 @@ RSpec.describe Core::Bill::Spares do
       expect(beginners).to be > masters
     end
 
-    # Trying it out: in how many of many classes would these spares have lasted?
-    it 'lasts as often as it says' do
+    # Trying it out: in how many of many classes would all parts have lasted, when a spare can be lost as well?
+    it 'lasts as often as it says, all parts taken together' do
       rng = Random.new(8)
       plan = plan_for(bracelet, people)
-      part = plan.needs.find { |need| need.part.key == 'round_8' }.part
-      uses = plan.people.flat_map { |p| [Core::Bill::Loss.probability(part, p.attendee.level)] * p.needs.find { |n| n.part == part }.count }
-      lasted = (1..2000).count { uses.count { |probability| rng.rand < probability } <= plan.spares[part].shared }
+      uses = plan.needs.to_h { |need| [need.part, plan.people.flat_map { |p| [Core::Bill::Loss.probability(need.part, p.attendee.level)] * (p.needs.find { |n| n.part == need.part }&.count || 0) }] }
+      lost = ->(probabilities) { probabilities.sum { |probability| (0..).find { rng.rand >= probability } } }
+      lasted = (1..2000).count { uses.all? { |part, probabilities| lost.(probabilities) <= plan.spares[part].shared } }
       expect(lasted / 2000.0).to be_between(0.94, 1.0)
+    end
+  end
+
+  # The sum of exact binomial chances in whole numbers, from its definition.
+  def at_most(lost, uses, probability)
+    (0..lost).sum { |k| (1..k).reduce(1) { |all, i| all * (uses - k + i) / i } * (probability**k) * ((1 - probability)**(uses - k)) }
+  end
+
+  [[12, 0.02r, 0.95], [100, 0.05r, 0.99], [238, 0.01r, 0.9], [24, 0.1r, 0.995], [40, 0.5r, 0.95]].each do |uses, probability, confidence|
+    it "holds the fewest spares for #{uses} uses that may be lost with #{probability.to_f}, spares lost too" do
+      found = Core::Bill::Losses.new(probability.to_f => uses).spares(confidence)
+      lasts = ->(spares) { at_most(spares, uses + spares, probability) >= confidence }
+      expect([lasts.(found), found.zero? || lasts.(found - 1)]).to eq([true, false])
     end
   end
 end

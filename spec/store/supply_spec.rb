@@ -56,10 +56,11 @@ RSpec.describe Store::Ledger do
       expect { kit_stock.take(1) }.to raise_error(Store::Shortfall).and(not_change { ledger.stock })
       receive(1)
       before = ledger.stock
-      expect(supply_of(1).short).to eq(0)
+      wanted = supply_of(1).parts.find { |part| part.part.key == 'clasp_12_silver' }.wanted
+      expect([supply_of(1).short, wanted]).to match([0, be >= 11])
       kit_stock.take(1)
       kit_stock.take(1)
-      expect([ledger.stock.part('clasp_12_silver'), supply_of(1)]).to eq([before.part('clasp_12_silver') - 11, nil])
+      expect([ledger.stock.part('clasp_12_silver'), supply_of(1)]).to eq([before.part('clasp_12_silver') - wanted, nil])
       kit_stock.put_back(1)
       expect([ledger.stock, supply_of(1).short]).to eq([before, 0])
     end
