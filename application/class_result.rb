@@ -12,7 +12,25 @@ module Application
     # packed: {[kit, item] => count} · orders: [Store::Orders::Ordered] · outlook: Core::Session::Outlook, Impossible or nil · forecast: Forecasts::State · search: Searches::State
     # steps_back: what undo and redo would do · others: {id => title} of the classes that take from the same stock, in their order
     # removed_people: {key => name} of those taken out who still stand in an earlier state · techniques_by_project: {project key => [technique key]}
-    PARTS = %i[stored plan problem supply seat_costs taken packed orders model outlook forecast search steps_back others removed_people catalogue market settings projects
+    PARTS = %i[stored
+               plan
+               problem
+               supply
+               seat_costs
+               taken
+               packed
+               orders
+               model
+               outlook
+               forecast
+               search
+               steps_back
+               others
+               removed_people
+               catalogue
+               market
+               settings
+               projects
                techniques_by_project].freeze
 
     attr_reader :id, :library

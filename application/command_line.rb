@@ -65,7 +65,12 @@ module Application
     def library
       data = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
       records = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL, techniques: Core::Data::Records::TECHNIQUE }
-      Core::Catalogue::Table.new(**records.to_h { |name, record| [name, data[name.to_s].map { |d| record.read(d) }.to_h { |value| [value.key, value] }] })
+      Core::Catalogue::Table.new(**records.to_h { |name, record|
+        [name,
+         data[name.to_s].map { |d|
+           record.read(d)
+         }.to_h { |value| [value.key, value] }]
+      })
     end
 
     def list(kind)

@@ -90,7 +90,9 @@ module Application
 
     def begin_work(class_id, model, named, urgent)
       task = Tasks::Simulate.new(model: model, stages: @stages || Core::Session::Refinement.stages(model))
-      @jobs[named] = job = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: ->(one) { changed(one, named) })
+      @jobs[named] = job = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: ->(one) {
+        changed(one, named)
+      })
       @stamp += 1
       job
     end

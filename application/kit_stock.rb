@@ -22,7 +22,9 @@ module Application
     # @param counts [Hash{Integer=>Integer}] id of what was ordered => units that came @return [Integer] how many things came
     def receive(id, counts)
       @studio.write do
-        arrived = @studio.orders.of(id).filter_map { |ordered| (count = [counts.fetch(ordered.id, 0), ordered.due].min).positive? && [ordered, count] }
+        arrived = @studio.orders.of(id).filter_map { |ordered|
+          (count = [counts.fetch(ordered.id, 0), ordered.due].min).positive? && [ordered, count]
+        }
         arrived.each { |ordered, count| @studio.orders.arrive(ordered.id, count) }
         @studio.ledger.post(arrived.map { |ordered, count| entry(ordered, count) })
         arrived.size
@@ -48,7 +50,9 @@ module Application
     def put_back(id)
       @studio.write do
         title = @studio.classes.title(id)
-        @studio.ledger.post(@studio.ledger.taken_by(id).map { |entry| entry.with(quantity: -entry.quantity, reason: :returned, note: title) })
+        @studio.ledger.post(@studio.ledger.taken_by(id).map { |entry|
+          entry.with(quantity: -entry.quantity, reason: :returned, note: title)
+        })
         @studio.taken.remove(id)
       end
     end
@@ -61,7 +65,8 @@ module Application
 
     def entry(ordered, count)
       name = @studio.market.all.suppliers[ordered.supplier]&.name.to_s
-      Core::Supply::Entry.new(kind: ordered.kind, item: ordered.item, quantity: count, reason: :received, note: name, length: ordered.length, class_id: ordered.class_id)
+      Core::Supply::Entry.new(kind: ordered.kind, item: ordered.item, quantity: count, reason: :received, note: name,
+        length: ordered.length, class_id: ordered.class_id)
     end
   end
 end

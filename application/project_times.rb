@@ -17,7 +17,8 @@ module Application
     # @param library [Library] @param on [Date] @return [Work::Job] whose news is {design key => [[Alone], [Group]]}
     def ask(library, on)
       @jobs.fetch(key(library)) do
-        task = Tasks::TimeProjects.new(designs: library.projects.map(&:design), table: library.table, calibration: library.calibration, date: on)
+        task = Tasks::TimeProjects.new(designs: library.projects.map(&:design), table: library.table, calibration: library.calibration,
+          date: on)
         @runner.submit(task, title: 'How long each project takes', about: :project_times, urgent: false)
       end
     end

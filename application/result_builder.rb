@@ -27,7 +27,9 @@ module Application
         stored: part(lazy { @stored }) { [@stored.id, @stored.revision, @stored.rank].join(' ') },
         plan: part(plan) { @inputs_digest },
         problem: part(lazy { (found = outcome.value).is_a?(Problem) ? found : nil }) { @inputs_digest },
-        **supplied(plan), **simulated(plan), **shared
+        **supplied(plan),
+        **simulated(plan),
+        **shared
       }
     end
 
@@ -41,7 +43,15 @@ module Application
       packed = lazy { @studio.packing.of(@id) }
       orders = lazy { @studio.orders.of(@id) }
       seat = lazy { plan.value && supply.value ? Core::Bill::Seat.of(plan.value, supply.value, library.market) : taken.value && SeatRecord.read(taken.value['seat']) }
-      { supply: part(supply) { Digest.of([supply.value&.parts, supply.value&.lines, library.market_digest]) }, seat_costs: own(seat), taken: own(taken), packed: own(packed), orders: own(orders) }
+      {
+        supply: part(supply) {
+          Digest.of([supply.value&.parts, supply.value&.lines, library.market_digest])
+        },
+        seat_costs: own(seat),
+        taken: own(taken),
+        packed: own(packed),
+        orders: own(orders)
+      }
     end
 
     def simulated(plan)
@@ -49,19 +59,27 @@ module Application
       forecast = lazy { @forecasts.state(model.value) }
       outlook = lazy { @forecasts.outlook(model.value) }
       search = lazy { @searches.state(@inputs_digest) }
-      { model: part(model) { @inputs_digest }, outlook: own(outlook), search: own(search),
-        forecast: part(forecast) { [@inputs_digest, forecast.value.percent, forecast.value.running, forecast.value.error].join(' ') } }
+      {
+        model: part(model) { @inputs_digest },
+        outlook: own(outlook),
+        search: own(search),
+        forecast: part(forecast) { [@inputs_digest, forecast.value.percent, forecast.value.running, forecast.value.error].join(' ') }
+      }
     end
 
     def shared
-      { steps_back: part(lazy { @studio.classes.reversible(@id) }) { [@stored.id, @stored.revision].join(' ') },
+      {
+        steps_back: part(lazy { @studio.classes.reversible(@id) }) { [@stored.id, @stored.revision].join(' ') },
         others: own(lazy { @moment.reserving.to_h { |stored| [stored.id, stored.state.workshop.title] } }),
         removed_people: part(lazy { @studio.classes.taken_out(@id) }) { [@stored.id, @stored.revision, 'people'].join(' ') },
         settings: part(lazy { library.settings }) { library.settings.open_rings.to_s },
-        techniques_by_project: part(lazy { library.techniques_by_project }) { [library.catalogue_digest, library.projects.map(&:id)].join(' ') },
+        techniques_by_project: part(lazy {
+          library.techniques_by_project
+        }) { [library.catalogue_digest, library.projects.map(&:id)].join(' ') },
         catalogue: part(lazy { library.table }) { library.catalogue_digest },
         market: part(lazy { library.market }) { library.market_digest },
-        projects: part(lazy { library.projects }) { Digest.of(library.projects.map(&:id)) } }
+        projects: part(lazy { library.projects }) { Digest.of(library.projects.map(&:id)) }
+      }
     end
 
     def library

@@ -41,7 +41,9 @@ module Application
 
     # @param moment [Moment] @return [ClassResult] of a class as it is now @raise [Store::NotFound]
     def of(id, moment = now)
-      @results.fetch(id, [moment.revision, moment.today, @forecasts.stamp, @searches.stamp]) { ResultBuilder.new(@studio, moment, @forecasts, @searches).call(id) }
+      @results.fetch(id, [moment.revision, moment.today, @forecasts.stamp, @searches.stamp]) {
+        ResultBuilder.new(@studio, moment, @forecasts, @searches).call(id)
+      }
     end
   end
 end

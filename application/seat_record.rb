@@ -9,14 +9,24 @@ module Application
 
     # @param seat [Core::Bill::Seat] @return [Hash]
     def write(seat)
-      { 'currency' => seat.materials.currency, 'people' => seat.people, 'margin' => seat.margin, 'rounding' => seat.rounding, **MONEY.to_h { |name| [name.to_s, seat.public_send(name).minor] } }
+      {
+        'currency' => seat.materials.currency,
+        'people' => seat.people,
+        'margin' => seat.margin,
+        'rounding' => seat.rounding,
+        **MONEY.to_h { |name|
+          [name.to_s, seat.public_send(name).minor]
+        }
+      }
     end
 
     # @param data [Hash, nil] @return [Core::Bill::Seat, nil]
     def read(data)
       return if data.nil?
 
-      Core::Bill::Seat.new(**MONEY.to_h { |name| [name, Core::Money.new(minor: data[name.to_s], currency: data['currency'])] }, people: data['people'], margin: data['margin'],
+      Core::Bill::Seat.new(**MONEY.to_h { |name|
+        [name, Core::Money.new(minor: data[name.to_s], currency: data['currency'])]
+      }, people: data['people'], margin: data['margin'],
         rounding: data['rounding'], unpriced: [])
     end
   end

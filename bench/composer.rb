@@ -21,7 +21,7 @@ token = first.body[/name="authenticity_token" value="([^"]+)"/, 1]
 steps = %w[more fewer].cycle
 change = lambda do
   answer = browser.post("/drafts/#{id}", 'HTTP_HOST' => '127.0.0.1', 'HTTP_COOKIE' => cookie, 'HTTP_X_REDRAW' => '1',
-                        params: { 'authenticity_token' => token, 'do' => steps.next, 'at' => "#{place}.0" })
+    params: { 'authenticity_token' => token, 'do' => steps.next, 'at' => "#{place}.0" })
   raise "answered #{answer.status}" unless answer.status == 200
 end
 20.times { change.call }

@@ -13,49 +13,241 @@ EagerBench.load(:standins, :web)
 # What is sent where.
 module Hostile
   SLOW_SECONDS = 5.0
-  VALUES = ['', ' ', '0', '-1', '1e20', '1e400', '9' * 400, "\xFF\xFE", "a\u0000b", "x\r\nSet-Cookie: a=b", '../../etc/passwd', '<script>alert(1)</script>', "'; DROP TABLE classes; --", '%%content%%',
-            '{{7*7}}', "\u0301" * 5000, 'x' * 200_000, '2026-02-31', '99999-01-01', '-4712-01-01', '25:99', "18:30\n", 'NaN', 'Infinity', '1/0', '17-18 cm', '5 mm', '190 in', '=1+1', "\u202e", '1', '2', 'wrist', 'comet_tail',
-            'round_8_smoke', 'front.pattern.0', 'front.line', 'front', 'front.pattern.0.0.0.0.0', 'insert', 'stall', 'piece', 'gram', 'received', 'weighed', '12.5', 'a' * 32].freeze
+  VALUES = ['',
+            ' ',
+            '0',
+            '-1',
+            '1e20',
+            '1e400',
+            '9' * 400,
+            "\xFF\xFE",
+            "a\u0000b",
+            "x\r\nSet-Cookie: a=b",
+            '../../etc/passwd',
+            '<script>alert(1)</script>',
+            "'; DROP TABLE classes; --",
+            '%%content%%',
+            '{{7*7}}',
+            "\u0301" * 5000,
+            'x' * 200_000,
+            '2026-02-31',
+            '99999-01-01',
+            '-4712-01-01',
+            '25:99',
+            "18:30\n",
+            'NaN',
+            'Infinity',
+            '1/0',
+            '17-18 cm',
+            '5 mm',
+            '190 in',
+            '=1+1',
+            "\u202e",
+            '1',
+            '2',
+            'wrist',
+            'comet_tail',
+            'round_8_smoke',
+            'front.pattern.0',
+            'front.line',
+            'front',
+            'front.pattern.0.0.0.0.0',
+            'insert',
+            'stall',
+            'piece',
+            'gram',
+            'received',
+            'weighed',
+            '12.5',
+            'a' * 32].freeze
   NESTED = [['a'], { 'a' => 'b' }, [{ 'a' => ['b'] }], { 'tempfile' => 'x' }].freeze
   CLASS = %w[revision place seat once take_over].freeze
   # Every route with the fields its form has. One that is missing here fails the spec.
   ROUTES = {
-    'GET /' => [], 'GET /keys' => [], 'GET /classes/new' => [], 'POST /classes' => %w[title project date start minutes venue tool_sets once], 'GET /import' => [], 'POST /import' => %w[document file once],
-    'GET /classes/:id' => %w[seat at place], 'GET /classes/:id/:place' => %w[seat at], 'GET /classes/:id.json' => [], 'GET /classes/:id/file' => [], 'GET /classes/:id.ics' => [],
-    'GET /classes/:id/run-sheet' => %w[seat], 'GET /classes/:id/print' => %w[seat], 'GET /classes/:id/handouts' => %w[seat], 'GET /classes/:id/labels' => [], 'GET /classes/:id/notes' => [],
-    'POST /classes/:id/settings' => [*CLASS, 'title', 'date', 'start', 'minutes', 'venue', 'tool_sets'], 'POST /classes/:id/piece' => [*CLASS, 'project', 'component', 'centre'],
-    'POST /classes/:id/supply' => [*CLASS, 'form', 'spares', 'confidence', 'extra_kits', 'extra_size', 'off_reel', 'fill_up', 'tails', 'venue', 'tools_share', 'hour', 'around_minutes', 'margin', 'rounding'],
-    'POST /classes/:id/teaching' => [*CLASS, 'practice', 'shorter', 'extra', 'extra_text', 'extra_minutes', 'prepared', 'easier'], 'POST /classes/:id/steps' => [*CLASS, 'step', 'by', 'reset'],
-    'POST /classes/:id/cure' => [*CLASS, 'person', 'finding', 'cure'], 'POST /classes/:id/undo' => CLASS, 'POST /classes/:id/redo' => CLASS, 'POST /classes/:id/remove' => CLASS, 'POST /classes/:id/restore' => CLASS,
-    'POST /classes/:id/session' => [*CLASS, 'demonstrations', 'assistants', 'stagger', 'break_at', 'break_minutes', 'late', 'late_minutes', 'target', 'poor_light', 'fixed_end', 'assistant_hour', 'tool_hire', 'more_tools'],
-    'POST /classes/:id/forecast' => CLASS, 'POST /classes/:id/forecast/stop' => CLASS, 'POST /classes/:id/levers' => CLASS, 'POST /classes/:id/levers/stop' => CLASS, 'POST /classes/:id/levers/apply' => [*CLASS, 'levers'],
-    'GET /classes/:id/order.csv' => %w[supplier], 'POST /classes/:id/order' => [*CLASS, 'supplier'], 'POST /classes/:id/order/cancel' => [*CLASS, 'supplier'], 'POST /classes/:id/receive' => [*CLASS, 'supplier', 'came'],
-    'POST /classes/:id/reserve-first' => CLASS, 'GET /classes/:id/packing' => [], 'POST /classes/:id/packing' => [*CLASS, 'kit', 'item', 'packed'], 'POST /classes/:id/take' => CLASS, 'POST /classes/:id/put-back' => CLASS,
-    'POST /classes/:id/pdf' => [*CLASS, 'what', 'paper', 'grid', 'skip', 'print_labels'], 'GET /classes/:id/people/paste' => %w[list column header confirm],
-    'POST /classes/:id/people/paste' => [*CLASS, 'list', 'file', 'column', 'header', 'confirm'], 'POST /classes/:id/people/assumed-size' => [*CLASS, 'assumed_size'],
-    'POST /classes/:id/people/several' => [*CLASS, 'people', 'level', 'colourway', 'ease', 'notes'], 'POST /classes/:id/people' => [*CLASS, 'name', 'measure', 'body', 'level', 'notes', 'colourway'],
-    'POST /classes/:id/people/:key' => [*CLASS, 'name', 'measure', 'body', 'level', 'notes', 'colourway'], 'POST /classes/:id/people/:key/more' => [*CLASS, 'ease', 'tails', 'brings', 'times', 'last'],
-    'POST /classes/:id/people/:key/needs' => [*CLASS, 'minor', 'age', 'guardian', 'left_handed', 'low_vision', 'allergies', 'other_allergy', 'help'], 'POST /classes/:id/people/:key/remove' => CLASS, 'POST /classes/:id/people/:key/erase' => CLASS,
-    'GET /fit-check' => %w[purpose line passes line2 passes2 hole outer part px convert bead count], 'GET /fit-check.json' => %w[purpose line passes line2 passes2 hole outer part], 'GET /gauge' => %w[line], 'GET /gauge.json' => %w[line],
-    'GET /stockroom' => %w[find kind low], 'GET /stockroom/suppliers' => [], 'POST /stockroom/suppliers' => %w[key name delivery minimum once], 'GET /stockroom/prices' => %w[supplier list],
-    'POST /stockroom/prices' => %w[supplier list file sample], 'GET /stockroom/prices/:job' => [], 'POST /stockroom/prices/:job' => %w[item], 'GET /stockroom/:table/new' => [], 'GET /stockroom/:table/:key' => [],
-    'POST /stockroom/:table' => %w[name kind along outer hole form colour mark lines thickness people_per_tool level seconds tools prerequisites cautions points once],
-    'POST /stockroom/:table/:key' => %w[name kind along outer hole form colour mark lines thickness people_per_tool level seconds tools prerequisites cautions points easier],
-    'GET /stockroom/:table/:key/stock' => %w[scale], 'POST /stockroom/:table/:key/stock' => %w[reason quantity length note once], 'POST /stockroom/:table/:key/offers' => %w[supplier unit amount price article],
-    'POST /stockroom/:table/:key/offers/remove' => %w[offer], 'POST /measures' => %w[item measure value back], 'GET /ladder' => %w[class], 'GET /techniques' => %w[class],
-    'POST /techniques/paces' => %w[pace_1 pace_5 welcome_minutes quick slow between learning help help_minutes], 'GET /projects' => [], 'POST /projects' => %w[name body construction closure ease wraps once], 'GET /projects/new' => [],
-    'POST /projects/:key/compose' => %w[once], 'GET /drafts/:id' => %w[at size], 'GET /drafts/:id.svg' => %w[size], 'POST /drafts/:id/back' => %w[at size], 'POST /drafts/:id/forward' => %w[at size],
-    'POST /drafts/:id/settings' => %w[name body ease wraps made tails note state at size], 'POST /drafts/:id' => %w[do at to part component construction hung closure name swap state size line tails],
-    'POST /drafts/:id/save' => %w[at], 'POST /drafts/:id/discard' => [], 'POST /settings/unit' => %w[unit back], 'POST /settings/open-rings' => %w[open_rings back], 'POST /settings/currency' => %w[currency],
-    'POST /settings/theme' => %w[theme back], 'GET /jobs/:job' => [], 'POST /jobs/:job/stop' => [], 'GET /jobs/:job/file' => []
+    'GET /' => [],
+    'GET /keys' => [],
+    'GET /classes/new' => [],
+    'POST /classes' => %w[title project date start minutes venue tool_sets once],
+    'GET /import' => [],
+    'POST /import' => %w[document file once],
+    'GET /classes/:id' => %w[seat at place],
+    'GET /classes/:id/:place' => %w[seat at],
+    'GET /classes/:id.json' => [],
+    'GET /classes/:id/file' => [],
+    'GET /classes/:id.ics' => [],
+    'GET /classes/:id/run-sheet' => %w[seat],
+    'GET /classes/:id/print' => %w[seat],
+    'GET /classes/:id/handouts' => %w[seat],
+    'GET /classes/:id/labels' => [],
+    'GET /classes/:id/notes' => [],
+    'POST /classes/:id/settings' => [*CLASS, 'title', 'date', 'start', 'minutes', 'venue', 'tool_sets'],
+    'POST /classes/:id/piece' => [*CLASS, 'project', 'component', 'centre'],
+    'POST /classes/:id/supply' => [*CLASS,
+                                   'form',
+                                   'spares',
+                                   'confidence',
+                                   'extra_kits',
+                                   'extra_size',
+                                   'off_reel',
+                                   'fill_up',
+                                   'tails',
+                                   'venue',
+                                   'tools_share',
+                                   'hour',
+                                   'around_minutes',
+                                   'margin',
+                                   'rounding'],
+    'POST /classes/:id/teaching' => [*CLASS, 'practice', 'shorter', 'extra', 'extra_text', 'extra_minutes', 'prepared', 'easier'],
+    'POST /classes/:id/steps' => [*CLASS, 'step', 'by', 'reset'],
+    'POST /classes/:id/cure' => [*CLASS, 'person', 'finding', 'cure'],
+    'POST /classes/:id/undo' => CLASS,
+    'POST /classes/:id/redo' => CLASS,
+    'POST /classes/:id/remove' => CLASS,
+    'POST /classes/:id/restore' => CLASS,
+    'POST /classes/:id/session' => [*CLASS,
+                                    'demonstrations',
+                                    'assistants',
+                                    'stagger',
+                                    'break_at',
+                                    'break_minutes',
+                                    'late',
+                                    'late_minutes',
+                                    'target',
+                                    'poor_light',
+                                    'fixed_end',
+                                    'assistant_hour',
+                                    'tool_hire',
+                                    'more_tools'],
+    'POST /classes/:id/forecast' => CLASS,
+    'POST /classes/:id/forecast/stop' => CLASS,
+    'POST /classes/:id/levers' => CLASS,
+    'POST /classes/:id/levers/stop' => CLASS,
+    'POST /classes/:id/levers/apply' => [*CLASS, 'levers'],
+    'GET /classes/:id/order.csv' => %w[supplier],
+    'POST /classes/:id/order' => [*CLASS, 'supplier'],
+    'POST /classes/:id/order/cancel' => [*CLASS, 'supplier'],
+    'POST /classes/:id/receive' => [*CLASS, 'supplier', 'came'],
+    'POST /classes/:id/reserve-first' => CLASS,
+    'GET /classes/:id/packing' => [],
+    'POST /classes/:id/packing' => [*CLASS, 'kit', 'item', 'packed'],
+    'POST /classes/:id/take' => CLASS,
+    'POST /classes/:id/put-back' => CLASS,
+    'POST /classes/:id/pdf' => [*CLASS, 'what', 'paper', 'grid', 'skip', 'print_labels'],
+    'GET /classes/:id/people/paste' => %w[list column header confirm],
+    'POST /classes/:id/people/paste' => [*CLASS, 'list', 'file', 'column', 'header', 'confirm'],
+    'POST /classes/:id/people/assumed-size' => [*CLASS, 'assumed_size'],
+    'POST /classes/:id/people/several' => [*CLASS, 'people', 'level', 'colourway', 'ease', 'notes'],
+    'POST /classes/:id/people' => [*CLASS, 'name', 'measure', 'body', 'level', 'notes', 'colourway'],
+    'POST /classes/:id/people/:key' => [*CLASS, 'name', 'measure', 'body', 'level', 'notes', 'colourway'],
+    'POST /classes/:id/people/:key/more' => [*CLASS, 'ease', 'tails', 'brings', 'times', 'last'],
+    'POST /classes/:id/people/:key/needs' => [*CLASS,
+                                              'minor',
+                                              'age',
+                                              'guardian',
+                                              'left_handed',
+                                              'low_vision',
+                                              'allergies',
+                                              'other_allergy',
+                                              'help'],
+    'POST /classes/:id/people/:key/remove' => CLASS,
+    'POST /classes/:id/people/:key/erase' => CLASS,
+    'GET /fit-check' => %w[purpose line passes line2 passes2 hole outer part px convert bead count],
+    'GET /fit-check.json' => %w[purpose line passes line2 passes2 hole outer part],
+    'GET /gauge' => %w[line],
+    'GET /gauge.json' => %w[line],
+    'GET /stockroom' => %w[find kind low],
+    'GET /stockroom/suppliers' => [],
+    'POST /stockroom/suppliers' => %w[key name delivery minimum once],
+    'GET /stockroom/prices' => %w[supplier list],
+    'POST /stockroom/prices' => %w[supplier list file sample],
+    'GET /stockroom/prices/:job' => [],
+    'POST /stockroom/prices/:job' => %w[item],
+    'GET /stockroom/:table/new' => [],
+    'GET /stockroom/:table/:key' => [],
+    'POST /stockroom/:table' => %w[name
+                                   kind
+                                   along
+                                   outer
+                                   hole
+                                   form
+                                   colour
+                                   mark
+                                   lines
+                                   thickness
+                                   people_per_tool
+                                   level
+                                   seconds
+                                   tools
+                                   prerequisites
+                                   cautions
+                                   points
+                                   once],
+    'POST /stockroom/:table/:key' => %w[name
+                                        kind
+                                        along
+                                        outer
+                                        hole
+                                        form
+                                        colour
+                                        mark
+                                        lines
+                                        thickness
+                                        people_per_tool
+                                        level
+                                        seconds
+                                        tools
+                                        prerequisites
+                                        cautions
+                                        points
+                                        easier],
+    'GET /stockroom/:table/:key/stock' => %w[scale],
+    'POST /stockroom/:table/:key/stock' => %w[reason quantity length note once],
+    'POST /stockroom/:table/:key/offers' => %w[supplier unit amount price article],
+    'POST /stockroom/:table/:key/offers/remove' => %w[offer],
+    'POST /measures' => %w[item measure value back],
+    'GET /ladder' => %w[class],
+    'GET /techniques' => %w[class],
+    'POST /techniques/paces' => %w[pace_1 pace_5 welcome_minutes quick slow between learning help help_minutes],
+    'GET /projects' => [],
+    'POST /projects' => %w[name body construction closure ease wraps once],
+    'GET /projects/new' => [],
+    'POST /projects/:key/compose' => %w[once],
+    'GET /drafts/:id' => %w[at size],
+    'GET /drafts/:id.svg' => %w[size],
+    'POST /drafts/:id/back' => %w[at size],
+    'POST /drafts/:id/forward' => %w[at size],
+    'POST /drafts/:id/settings' => %w[name body ease wraps made tails note state at size],
+    'POST /drafts/:id' => %w[do at to part component construction hung closure name swap state size line tails],
+    'POST /drafts/:id/save' => %w[at],
+    'POST /drafts/:id/discard' => [],
+    'POST /settings/unit' => %w[unit back],
+    'POST /settings/open-rings' => %w[open_rings back],
+    'POST /settings/currency' => %w[currency],
+    'POST /settings/theme' => %w[theme back],
+    'GET /jobs/:job' => [],
+    'POST /jobs/:job/stop' => [],
+    'GET /jobs/:job/file' => []
   }.freeze
   DO = %w[set add drop close colourway drop_colourway insert earlier later more fewer remove group ungroup fill carry].freeze
-  GOOD = { 'do' => DO, 'project' => %w[comet_tail quiet_sky evening_star], 'supplier' => %w[stall post_findings], 'construction' => %w[strung stations findings], 'at' => ['front.pattern', 'front.pattern.0', 'ring_end.parts.0', 'front.line'],
-           'revision' => %w[1 2 3], 'table' => %w[parts lines tools techniques glitter], 'place' => %w[plan kits evening afterwards], 'unit' => %w[mm in piece gram] }.freeze
+  GOOD = {
+    'do' => DO,
+    'project' => %w[comet_tail quiet_sky evening_star],
+    'supplier' => %w[stall post_findings],
+    'construction' => %w[strung stations findings],
+    'at' => ['front.pattern', 'front.pattern.0', 'ring_end.parts.0', 'front.line'],
+    'revision' => %w[1 2 3],
+    'table' => %w[parts lines tools techniques glitter],
+    'place' => %w[plan kits evening afterwards],
+    'unit' => %w[mm in piece gram]
+  }.freeze
 
   # @return [Array<String>] routes of the application that the table lacks, and entries that are no route
   def self.stray_routes
-    known = Web::App.routes.flat_map { |verb, list| list.map { |pattern, *| "#{verb} #{pattern}" } }.reject { |route| route.start_with?('HEAD') }.uniq
+    known = Web::App.routes.flat_map { |verb, list|
+      list.map { |pattern, *|
+        "#{verb} #{pattern}"
+      }
+    }.reject { |route| route.start_with?('HEAD') }.uniq
     (known - ROUTES.keys) + (ROUTES.keys - known)
   end
 
@@ -98,7 +290,9 @@ module Hostile
     end
 
     def segment(name)
-      usual = { 'id' => [*%w[1 2 3 4 5] * 4, *%w[99999 0 abc 1e5]], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none], 'job' => ['x' * 16, '1'] }.merge(GOOD).fetch(name, VALUES)
+      usual = { 'id' => [*%w[1 2 3 4 5] * 4, *%w[99999 0 abc 1e5]], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none], 'job' => ['x' * 16, '1'] }.merge(GOOD).fetch(
+        name, VALUES
+      )
       Rack::Utils.escape_path(pick(usual).byteslice(0, 60).scrub.delete("\u0000\r\n"))
     end
 
@@ -131,7 +325,8 @@ module Hostile
 
     def send_request(verb, path, fields)
       began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      response = @client.request(verb, path, params: fields, 'HTTP_HOST' => '127.0.0.1', 'HTTP_COOKIE' => @cookie.to_s, 'HTTP_X_REDRAW' => @random.rand < 0.3 ? '1' : '0')
+      response = @client.request(verb, path, params: fields, 'HTTP_HOST' => '127.0.0.1', 'HTTP_COOKIE' => @cookie.to_s,
+        'HTTP_X_REDRAW' => @random.rand < 0.3 ? '1' : '0')
       note(response.status, "#{verb} #{path}", fields, Process.clock_gettime(Process::CLOCK_MONOTONIC) - began)
       response
     rescue ArgumentError, EncodingError
@@ -141,7 +336,12 @@ module Hostile
     def note(status, route, fields, seconds)
       @counts[status] += 1
       @slowest = [@slowest, seconds].max
-      @failures << [status, route, fields.transform_values { |v| v.to_s[0, 60] }, seconds.round(2)] if status >= 500 || seconds > SLOW_SECONDS
+      @failures << [status,
+                    route,
+                    fields.transform_values { |v|
+                      v.to_s[0, 60]
+                    },
+                    seconds.round(2)] if status >= 500 || seconds > SLOW_SECONDS
     end
 
     def renew
@@ -208,21 +408,29 @@ module Hostile
         Process.kill(i.odd? ? :TERM : :KILL, pid)
         ended = wait(pid, 10)
         sleep 1.5
-        alive = workers.select { |worker| File.exist?("/proc/#{worker}") && File.read("/proc/#{worker}/stat").split(') ').last[0] != 'Z' }.map { |worker| File.read("/proc/#{worker}/cmdline").tr("\0", ' ')[0, 90] }
+        alive = workers.select { |worker|
+          File.exist?("/proc/#{worker}") && File.read("/proc/#{worker}/stat").split(') ').last[0] != 'Z'
+        }.map { |worker|
+          File.read("/proc/#{worker}/cmdline").tr("\0", ' ')[0,
+            90]
+        }
         "stop #{i}: #{'the server stayed; ' unless ended}stayed: #{alive.join('; ')}" unless ended && alive.empty?
       end
     end
 
     def serve(folder)
       reader, writer = IO.pipe
-      pid = spawn(RbConfig.ruby, '-rbundler/setup', '-I', EagerBench::ROOT, '-e', "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: 0).run", folder, out: writer, err: File::NULL)
+      pid = spawn(RbConfig.ruby, '-rbundler/setup', '-I', EagerBench::ROOT, '-e',
+        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: 0).run", folder, out: writer, err: File::NULL)
       writer.close
       line = reader.gets until line.to_s.include?('http://')
       [pid, line[/:(\d+)/, 1]]
     end
 
     def children(pid)
-      Dir['/proc/[0-9]*/stat'].filter_map { |file| (fields = File.read(file).split(') ').last.split) && fields[1].to_i == pid && file[/\d+/].to_i }
+      Dir['/proc/[0-9]*/stat'].filter_map { |file|
+        (fields = File.read(file).split(') ').last.split) && fields[1].to_i == pid && file[/\d+/].to_i
+      }
     rescue Errno::ENOENT, Errno::ESRCH
       []
     end
@@ -248,7 +456,12 @@ if $PROGRAM_NAME == __FILE__
   driver.files(document, files)
   doubled = (1..doubles).count do |i|
     before = studio.ledger.stock.part('round_6_frost')
-    Array.new(3) { Thread.new { Hostile::Driver.new(app, Random.new(i)).post('/stockroom/parts/round_6_frost/stock', 'reason' => 'received', 'quantity' => '1', 'once' => format('%032x', i)) } }.each(&:join)
+    Array.new(3) {
+      Thread.new {
+        Hostile::Driver.new(app, Random.new(i)).post('/stockroom/parts/round_6_frost/stock', 'reason' => 'received', 'quantity' => '1',
+          'once' => format('%032x', i))
+      }
+    }.each(&:join)
     studio.ledger.stock.part('round_6_frost') != before + 1
   end
   integrity = studio.database.fetch('PRAGMA integrity_check').single_value

@@ -13,7 +13,8 @@ EagerBench.load(:standins, :web)
 
 SECONDS = 5
 SCRIPT = File.join(Dir.mktmpdir, 'p95.lua')
-File.write(SCRIPT, 'done = function(s, l, r) io.write(string.format("p50 %.1f p95 %.1f errors %d\n", l:percentile(50) / 1000, l:percentile(95) / 1000, s.errors.status)) end')
+File.write(SCRIPT,
+  'done = function(s, l, r) io.write(string.format("p50 %.1f p95 %.1f errors %d\n", l:percentile(50) / 1000, l:percentile(95) / 1000, s.errors.status)) end')
 
 # The same people as rows of a table, read with Sequel on every request.
 class Bare < Sinatra::Base
@@ -29,7 +30,10 @@ end
 def rows(path, people)
   database = Store::Database.open(path)
   database.create_table(:people) { String :key; String :name; Integer :wrist_nm; Integer :level; String :notes; String :colourway }
-  people.each { |one| database[:people].insert(key: one.key, name: one.name, wrist_nm: one.measures[:wrist].nm, level: one.level, notes: one.notes, colourway: one.colourway) }
+  people.each { |one|
+    database[:people].insert(key: one.key, name: one.name, wrist_nm: one.measures[:wrist].nm, level: one.level, notes: one.notes,
+      colourway: one.colourway)
+  }
   database[:people]
 end
 
@@ -59,7 +63,14 @@ def edits(port, number)
     token = page.body[/name="authenticity_token" value="([^"]+)"/, 1]
     headers = { 'Cookie' => page['set-cookie'][/\A[^;]+/], 'X-Redraw' => '1' }
     Bench.milliseconds(number) do |i|
-      fields = { authenticity_token: token, name: 'Person 1', measure: "#{150 + (i % 40)} mm", body: 'wrist', level: '1', revision: (i + 2).to_s }
+      fields = {
+        authenticity_token: token,
+        name: 'Person 1',
+        measure: "#{150 + (i % 40)} mm",
+        body: 'wrist',
+        level: '1',
+        revision: (i + 2).to_s
+      }
       answer = http.post('/classes/1/people/1', URI.encode_www_form(fields), headers)
       abort "an edit answered #{answer.code}" unless answer.code.to_i < 400
     end
@@ -78,8 +89,13 @@ bare = serve { Bare.tap { |app| app.set(:rows, rows(File.join(folder, 'rows.sqli
 page = serve { Web::App.for_studio(Store::Studio.new(path), secret: 'x' * 64, runner: Application::Work::Runner.new) }
 plain = measure('bare page', bare[1], '/')
 cold = measure('class page, first five seconds', page[1], '/classes/1', warm: false)
-ratios = Array.new(3) { [measure('bare page', bare[1], '/'), measure('class page, 24 people', page[1], '/classes/1')].then { |a, b| b / a } }
-puts format('p95 of the class page: cold %<cold>.2f, warm %<warm>.2f times the bare page (median of three)', cold: cold / plain, warm: ratios.sort[1])
+ratios = Array.new(3) {
+  [measure('bare page', bare[1], '/'), measure('class page, 24 people', page[1], '/classes/1')].then { |a, b|
+    b / a
+  }
+}
+puts format('p95 of the class page: cold %<cold>.2f, warm %<warm>.2f times the bare page (median of three)', cold: cold / plain,
+  warm: ratios.sort[1])
 puts "an edit: #{Bench.summary(edits(page[1], 60))}"
 [bare, page].each do |pid, _|
   puts "resident memory of worker #{pid}: #{File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024} MB"

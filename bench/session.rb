@@ -11,7 +11,9 @@ S = Core::Session
 RUNS = 2000
 TOOLS = [4, 4, 3, 6, 5, 4].freeze
 people = (0...12).map { |p| S::Model::Person.new(key: p.to_s, tasks: (0...25).map { |s| S::Model::Work.new(minutes: 1.0 + (((p * 7) + (s * 3)) % 11 / 5.0), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) }) }
-model = S::Model.new(people: people, tools: TOOLS.each_with_index.to_h { |number, i| ["t#{i}", number] }, demonstrations: [], helpers: 1, minutes: 120, sigmas: [0.4], between: 0.2, slots: 25)
+model = S::Model.new(people: people, tools: TOOLS.each_with_index.to_h { |number, i|
+  ["t#{i}", number]
+}, demonstrations: [], helpers: 1, minutes: 120, sigmas: [0.4], between: 0.2, slots: 25)
 
 def seconds
   started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
@@ -30,10 +32,16 @@ pairs = (1..9).map do |round|
 end
 middle = ->(&of) { pairs.map(&of).sort[pairs.size / 2] }
 puts format('SimPy                    %.0f runs a second (median of %d)', middle.call { |pair| pair[:simpy] }, pairs.size)
-puts format('ours, one core           %.0f runs a second, %.1f times SimPy', middle.call { |pair| pair[:one] }, middle.call { |pair| pair[:one] / pair[:simpy] })
-puts format('ours, two cores          %.0f runs a second, %.1f times SimPy', middle.call { |pair| pair[:two] }, middle.call { |pair| pair[:two] / pair[:simpy] })
+puts format('ours, one core           %.0f runs a second, %.1f times SimPy', middle.call { |pair| pair[:one] }, middle.call { |pair|
+  pair[:one] / pair[:simpy]
+})
+puts format('ours, two cores          %.0f runs a second, %.1f times SimPy', middle.call { |pair| pair[:two] }, middle.call { |pair|
+  pair[:two] / pair[:simpy]
+})
 ends = pairs.first[:results].ends.sort
-puts format('mean of the last         %.2f, SimPy %.2f (nine times 300 runs)', ends.sum / RUNS, pairs.sum { |pair| pair[:mean] } / pairs.size)
+puts format('mean of the last         %.2f, SimPy %.2f (nine times 300 runs)', ends.sum / RUNS, pairs.sum { |pair|
+  pair[:mean]
+} / pairs.size)
 puts format('95 %% of them             %.2f, SimPy %.2f', ends[(0.95 * RUNS).to_i], pairs.sum { |pair| pair[:late] } / pairs.size)
 
 studio = Bench.studio
@@ -41,11 +49,29 @@ stored = studio.classes.all.first
 plan = studio.plan(stored)
 calibration = studio.calibration
 class_model = S::Modelling.new(plan, calibration).model
-puts "500 runs of the demo's class of twelve         #{Bench.summary(Bench.milliseconds(7) { S::Simulation.new(class_model).run(0...500) })}"
-puts "its first answer (60 runs, 6 watched)         #{Bench.summary(Bench.milliseconds(9) { S::Simulation.new(S::Modelling.new(plan, calibration).model).then { |sim| S::Forecast.of(sim, sim.run(0...60), watched: sim.watch(0...6)) } })}"
-large = S::Model.new(people: (0...24).map { |p| S::Model::Person.new(key: p.to_s, tasks: (0...60).map { |s| S::Model::Work.new(minutes: 2.0, tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) }) },
-                     tools: TOOLS.each_with_index.to_h { |number, i| ["t#{i}", number] }, demonstrations: [], helpers: 2, minutes: 240, sigmas: [0.4], between: 0.2, slots: 60)
-puts "first answer, 24 people × 60 steps            #{Bench.summary(Bench.milliseconds(7) { S::Simulation.new(large).then { |sim| S::Forecast.of(sim, sim.run(0...Web::Forecasting.stages(large).first), watched: sim.watch(0...Web::Forecasting::FIRST_WATCHED)) } })}"
+puts "500 runs of the demo's class of twelve         #{Bench.summary(Bench.milliseconds(7) {
+  S::Simulation.new(class_model).run(0...500)
+})}"
+puts "its first answer (60 runs, 6 watched)         #{Bench.summary(Bench.milliseconds(9) {
+  S::Simulation.new(S::Modelling.new(plan,
+    calibration).model).then { |sim|
+    S::Forecast.of(sim, sim.run(0...60), watched: sim.watch(0...6))
+  }
+})}"
+large = S::Model.new(people: (0...24).map { |p|
+  S::Model::Person.new(key: p.to_s, tasks: (0...60).map { |s|
+    S::Model::Work.new(minutes: 2.0, tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s)
+  })
+},
+  tools: TOOLS.each_with_index.to_h { |number, i|
+    ["t#{i}", number]
+  }, demonstrations: [], helpers: 2, minutes: 240, sigmas: [0.4], between: 0.2, slots: 60)
+puts "first answer, 24 people × 60 steps            #{Bench.summary(Bench.milliseconds(7) {
+  S::Simulation.new(large).then { |sim|
+    S::Forecast.of(sim,
+      sim.run(0...Web::Forecasting.stages(large).first), watched: sim.watch(0...Web::Forecasting::FIRST_WATCHED))
+  }
+})}"
 found = nil
 took = Array.new(3) { seconds { found = Web::Presenters::LeverWork.new(studio.inputs(stored), 0.9, 1600).call { |share| share } } }
 puts format('search over %d levers, %d variants on two cores  %.1f s (median of 3)', found.singles.size, found.tried, took.sort[1])

@@ -10,7 +10,8 @@ rng = Random.new(1)
 steps = lambda do |number|
   (0...number).map do |i|
     before = (0...i).to_a.sample([i, rng.rand(0..2)].min, random: rng).map { |k| "s#{k}" }
-    Core::Construction::StepUse.new(key: "s#{i}", technique: table.techniques.keys.sample(random: rng), repeats: rng.rand(1..20), text: :x, after: before)
+    Core::Construction::StepUse.new(key: "s#{i}", technique: table.techniques.keys.sample(random: rng), repeats: rng.rand(1..20), text: :x,
+      after: before)
   end
 end
 people = (1..24).map { |i| Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5)) }
@@ -24,5 +25,9 @@ end
   puts "order and lists, #{number} steps × 24  #{Bench.summary(Bench.milliseconds(times) { run.call(list) })}"
 end
 plan = Bench.inputs(studio).plan
-puts "who lacks what, room, preparation  #{Bench.summary(Bench.milliseconds(30) { [plan.readiness.people, plan.room, Core::Technique::Preparation.new(plan, studio.calibration).tasks] })}"
-puts "map of techniques                  #{Bench.summary(Bench.milliseconds(30) { Formats::LadderSvg.new(Core::Technique::Ladder.new(table.techniques), {}).to_s })}"
+puts "who lacks what, room, preparation  #{Bench.summary(Bench.milliseconds(30) {
+  [plan.readiness.people, plan.room, Core::Technique::Preparation.new(plan, studio.calibration).tasks]
+})}"
+puts "map of techniques                  #{Bench.summary(Bench.milliseconds(30) {
+  Formats::LadderSvg.new(Core::Technique::Ladder.new(table.techniques), {}).to_s
+})}"

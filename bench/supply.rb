@@ -23,11 +23,18 @@ run = lambda do
   S::Order.for(supplies, [], market)
 end
 order = run.call
-puts "needs, spares, packs, order, 24 × 40   #{Bench.summary(Bench.milliseconds(30, &run))}  (#{order.purchases.size} packs chosen, #{order.proven ? 'proven' : 'not proven'})"
+puts "needs, spares, packs, order, 24 × 40   #{Bench.summary(Bench.milliseconds(30,
+  &run))}  (#{order.purchases.size} packs chosen, #{order.proven ? 'proven' : 'not proven'})"
 
 studio = Bench.studio
 plan = Bench.inputs(studio).plan
-puts "24 handouts as PDF                     #{Bench.summary(Bench.milliseconds(3) { Formats::Pdf::Handouts.new(plan, tools: ->(_) { '' }, span: 300.0).render })}"
+puts "24 handouts as PDF                     #{Bench.summary(Bench.milliseconds(3) {
+  Formats::Pdf::Handouts.new(plan, tools: ->(_) {
+    ''
+  }, span: 300.0).render
+})}"
 lines = File.readlines(File.join(EagerBench::ROOT, 'standins', 'price_list.csv'))
 list = lines.first + (1..50_000).map { |i| lines[1 + (i % (lines.size - 1))].sub(/\A[^;]*/, "A#{i}").sub(/;\d+;/, ";#{i};") }.join
-puts "price list of 50,000 rows              #{Bench.summary(Bench.milliseconds(3) { Formats::PriceList.new(list, studio.catalogue.table, studio.market.all, 'post_findings') })}"
+puts "price list of 50,000 rows              #{Bench.summary(Bench.milliseconds(3) {
+  Formats::PriceList.new(list, studio.catalogue.table, studio.market.all, 'post_findings')
+})}"

@@ -59,7 +59,21 @@ module Core
 
   class Money
     # Minor digits of currencies (ISO 4217).
-    DIGITS = { 'EUR' => 2, 'GBP' => 2, 'USD' => 2, 'CAD' => 2, 'AUD' => 2, 'NZD' => 2, 'CHF' => 2, 'SEK' => 2, 'NOK' => 2, 'DKK' => 2, 'PLN' => 2, 'CZK' => 2, 'JPY' => 0 }.freeze
+    DIGITS = {
+      'EUR' => 2,
+      'GBP' => 2,
+      'USD' => 2,
+      'CAD' => 2,
+      'AUD' => 2,
+      'NZD' => 2,
+      'CHF' => 2,
+      'SEK' => 2,
+      'NOK' => 2,
+      'DKK' => 2,
+      'PLN' => 2,
+      'CZK' => 2,
+      'JPY' => 0
+    }.freeze
 
     def self.zero(currency)
       new(minor: 0, currency: currency)

@@ -4,7 +4,8 @@ module Core
   # One attendee's part of a plan. piece: Sizing::Piece or Sizing::OutOfReach · assumed: whether they were not measured and are planned at an assumed size
   # body: the measure sized by · measure, ease: what the size asked for was built from · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
   # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared: [(Construction::StepUse, reason)], steps of the piece they do not do
-  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze, spared: [].freeze, assumed: false) do
+  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze,
+    spared: [].freeze, assumed: false) do
     def fitted?
       piece.is_a?(Sizing::Piece)
     end
@@ -13,8 +14,10 @@ module Core
     def working
       return [] unless fitted?
 
-      [Sizing::Term.new(operation: :start, code: :"measure_#{body}", length: measure), Sizing::Term.new(operation: :plus, code: :ease, length: ease),
-       Sizing::Term.new(operation: :equals, code: :worn, length: piece.worn), *piece.working.drop(1)]
+      [Sizing::Term.new(operation: :start, code: :"measure_#{body}", length: measure),
+       Sizing::Term.new(operation: :plus, code: :ease, length: ease),
+       Sizing::Term.new(operation: :equals, code: :worn, length: piece.worn),
+       *piece.working.drop(1)]
     end
 
     def bead_count

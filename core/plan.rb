@@ -6,7 +6,8 @@ module Core
   # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part => Bill::Spares}
   # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable: Session::Timetable
   # sample: PersonPlan at a usual size, for a class without sized people
-  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil, table: nil) do
+  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
+    table: nil) do
     # @param supply [Supply::ClassSupply, nil] @param outlook [Session::Outlook, Session::Impossible, nil]
     def verdicts(supply = nil, outlook = nil)
       Verdicts.new(self, supply, outlook).call

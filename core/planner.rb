@@ -66,7 +66,8 @@ module Core
         sized = people.reject(&:assumed).sort_by(&:measure)
         model = supply.extra_size == :largest ? sized.last : sized[sized.size / 2]
         (1..(model ? supply.extra_kits : 0)).map do |number|
-          person(People::Attendee.new(key: "extra-#{number}", name: "Late sign-up #{number}", level: 1, measures: model.attendee.measures, ease: model.attendee.ease))
+          person(People::Attendee.new(key: "extra-#{number}", name: "Late sign-up #{number}", level: 1, measures: model.attendee.measures,
+            ease: model.attendee.ease))
         end
       end
     end
@@ -100,7 +101,8 @@ module Core
       ease = @design.body == :own ? Measure::Length::ZERO : attendee.ease || @design.ease
       piece = fit(attendee, measure + ease)
       common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
-      piece.is_a?(Sizing::OutOfReach) ? PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [], **common) : fitted(attendee, piece, common)
+      piece.is_a?(Sizing::OutOfReach) ? PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [],
+**common) : fitted(attendee, piece, common)
     end
 
     def measure_of(attendee)
@@ -178,7 +180,8 @@ module Core
       list.items.map do |item|
         demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
         shown[item.skill.key] = true
-        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason, demonstration_minutes: demonstration, minutes: minutes_of(item, attendee))
+        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason,
+          demonstration_minutes: demonstration, minutes: minutes_of(item, attendee))
       end
     end
 

@@ -15,6 +15,7 @@ module Core
         attr_reader(*fields)
 
         include Value
+
         signature = required.map { |f| "#{f}:" } + optional.keys.map { |f| "#{f}: DEFAULTS[:#{f}]" }
         class_eval <<~RUBY, __FILE__, __LINE__ + 1
           def initialize(#{signature.join(', ')})

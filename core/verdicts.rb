@@ -33,13 +33,13 @@ module Core
                else :fits
                end
       Verdict.new(code: :sizes, status: status, section: :people, subjects: unreachable + missing,
-                  values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size, assumed: @plan.assumed_size || Measure::Length::ZERO })
+        values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size, assumed: @plan.assumed_size || Measure::Length::ZERO })
     end
 
     def finished
       off = keys { |person| person.fitted? && person.piece.status == :tight }
       Verdict.new(code: :finished, status: off.any? ? :tight : :fits, section: :piece, subjects: off,
-                  values: { number: off.size, near: Sizing::Piece::NEAR, all: @plan.people.count(&:fitted?) })
+        values: { number: off.size, near: Sizing::Piece::NEAR, all: @plan.people.count(&:fitted?) })
     end
 
     def fit
@@ -50,7 +50,7 @@ module Core
                else tight.any? ? :tight : :fits
                end
       Verdict.new(code: :fit, status: status, section: :fit, subjects: (wrong + unknown).map(&:first).uniq,
-                  values: { number: kinds([wrong, unknown, tight].find(&:any?) || []) })
+        values: { number: kinds([wrong, unknown, tight].find(&:any?) || []) })
     end
 
     def watch
@@ -64,7 +64,8 @@ module Core
       uncut = @supply.uncuttable.size
       return Verdict.new(code: :parts, status: :will_not, section: :cuts, values: { number: uncut }) if uncut.positive?
 
-      Verdict.new(code: :parts, status: @supply.short.zero? ? :fits : :tight, section: :materials, values: { number: @supply.short, total: @supply.order.total.to_s })
+      Verdict.new(code: :parts, status: @supply.short.zero? ? :fits : :tight, section: :materials,
+        values: { number: @supply.short, total: @supply.order.total.to_s })
     end
 
     def steps
@@ -86,7 +87,7 @@ module Core
     def tools
       short = @plan.tools.select { |need| need.missing.positive? }
       Verdict.new(code: :tools, status: short.any? ? :will_not : :fits, section: :tools, subjects: short.map { |need| need.tool.key },
-                  values: { number: short.sum(&:missing), kinds: short.size })
+        values: { number: short.sum(&:missing), kinds: short.size })
     end
 
     # Less than half of the target is in the way; less than all of it is tight.
@@ -100,7 +101,7 @@ module Core
                else chance * 2 >= target ? :doubtful : :unlikely
                end
       Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock, subjects: [@outlook.last].compact,
-                  values: { words: status, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end, planned: @plan.workshop.ends })
+        values: { words: status, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end, planned: @plan.workshop.ends })
     end
 
     def awaited

@@ -21,7 +21,8 @@ module Demo
 
     # @param data [Hash] @return [Store::Catalogue::Closure]
     def closure(data)
-      Store::Catalogue::Closure.new(key: data['key'], name: data['name'], first: data['first'], last: data['last'], takes_clasp: data['takes_clasp'] || false)
+      Store::Catalogue::Closure.new(key: data['key'], name: data['name'], first: data['first'], last: data['last'],
+        takes_clasp: data['takes_clasp'] || false)
     end
 
     def classes(studio)
@@ -29,7 +30,7 @@ module Demo
       studio.update(name: data['studio']['name'])
       data['classes'].each do |d|
         studio.classes.create(Store::ClassState.new(workshop: R::WORKSHOP.read(d), project_version_id: studio.projects.find(d['project']).id,
-                                                    attendees: d['attendees'].map { |a| R::ATTENDEE.read(a) }))
+          attendees: d['attendees'].map { |a| R::ATTENDEE.read(a) }))
       end
       supply(studio)
     end

@@ -33,7 +33,11 @@ module Demo
     # Techniques and parts before the projects that name them. @return [Array<(Symbol, String, Hash)>]
     def library_items
       data = JSON.parse(File.read(File.join(__dir__, 'library.json')))
-      [*RECORDS.keys, :closures, :projects].flat_map { |kind| data.fetch(kind.to_s).map { |item| [kind, item['key'], item] } } + of_constructions
+      [*RECORDS.keys, :closures, :projects].flat_map { |kind|
+        data.fetch(kind.to_s).map { |item|
+          [kind, item['key'], item]
+        }
+      } + of_constructions
     end
 
     # Each construction names the techniques it needs, with their starting values.

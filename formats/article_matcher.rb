@@ -14,8 +14,20 @@ module Formats
     # @param known [Array<Core::Supply::Offer>] what this supplier was matched with before
     def initialize(table, known)
       @known = known.to_h { |offer| [[offer.kind, offer.article], offer.item] }
-      @words = { part: table.parts, line: table.lines }.transform_values { |items| items.values.to_h { |item| [item.key, words(item.name)] } }
-      @holders = @words.transform_values { |items| items.each_with_object(Hash.new { |h, k| h[k] = [] }) { |(key, words), all| words.each { |word| all[word] << key } } }
+      @words = { part: table.parts, line: table.lines }.transform_values { |items|
+        items.values.to_h { |item|
+          [item.key, words(item.name)]
+        }
+      }
+      @holders = @words.transform_values { |items|
+        items.each_with_object(Hash.new { |h, k|
+          h[k] = []
+        }) { |(key, words), all|
+          words.each { |word|
+            all[word] << key
+          }
+        }
+      }
       @found = {}
     end
 
@@ -49,7 +61,9 @@ module Formats
 
     # Figures keep their point; what stands in brackets, and how many are in a pack, is not what it is.
     def words(name)
-      name.downcase.gsub(/\([^)]*\)/, ' ').tr('×', 'x').scan(/\d+(?:[.,\/]\d+)*|[[:alpha:]]+/).map { |word| word.tr(',', '.').delete_suffix('s') }.uniq - SMALL_WORDS
+      name.downcase.gsub(/\([^)]*\)/, ' ').tr('×', 'x').scan(/\d+(?:[.,\/]\d+)*|[[:alpha:]]+/).map { |word|
+        word.tr(',', '.').delete_suffix('s')
+      }.uniq - SMALL_WORDS
     end
   end
 end

@@ -17,7 +17,8 @@ module Formats
       calendar.prodid = '-//Eager Bench//Class//EN'
       calendar.add_event(event(workshop, 0, workshop.minutes, workshop.title, workshop.key))
       lines.select { |line| PARTS.include?(line.code) }.each_with_index do |line, index|
-        calendar.add_event(event(workshop, line.minute, part_minutes(workshop, line), "#{workshop.title}: #{words(line)}", "#{workshop.key}-#{index}"))
+        calendar.add_event(event(workshop, line.minute, part_minutes(workshop, line), "#{workshop.title}: #{words(line)}",
+          "#{workshop.key}-#{index}"))
       end
       calendar.to_ical
     end
@@ -31,7 +32,8 @@ module Formats
         event.location = workshop.venue unless workshop.venue.empty?
         event.uid = "#{key}@eager-bench"
         # The same class gives the same file.
-        event.dtstamp = Icalendar::Values::DateTime.new(DateTime.new(workshop.date.year, workshop.date.month, workshop.date.day), 'tzid' => 'UTC')
+        event.dtstamp = Icalendar::Values::DateTime.new(DateTime.new(workshop.date.year, workshop.date.month, workshop.date.day),
+          'tzid' => 'UTC')
       end
     end
 

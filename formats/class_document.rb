@@ -20,7 +20,8 @@ module Formats
     # @raise [BadDocument] naming every place that is wrong
     def read(text)
       data = parse(text)
-      raise BadDocument.at('/version', "version #{VERSION}", data['version'].to_json) if data.is_a?(Hash) && data.key?('version') && data['version'] != VERSION
+      raise BadDocument.at('/version', "version #{VERSION}",
+        data['version'].to_json) if data.is_a?(Hash) && data.key?('version') && data['version'] != VERSION
 
       errors = Schema.errors('class.v1', data)
       raise BadDocument.new(errors) if errors.any?
@@ -32,9 +33,20 @@ module Formats
 
     # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock] @return [Hash] ready for JSON
     def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new)
-      { 'format' => FORMAT, 'version' => VERSION, 'class' => R::WORKSHOP.write(inputs.workshop), 'project' => R::DESIGN.write(inputs.design),
-        'attendees' => inputs.attendees.map { |a| R::ATTENDEE.write(a) }, 'catalogue' => catalogue(inputs), 'open_rings' => inputs.open_rings.to_s,
-        'calibration' => R::CALIBRATION.write(inputs.calibration), 'market' => market(market), 'stock' => stock(stock) }
+      {
+        'format' => FORMAT,
+        'version' => VERSION,
+        'class' => R::WORKSHOP.write(inputs.workshop),
+        'project' => R::DESIGN.write(inputs.design),
+        'attendees' => inputs.attendees.map { |a|
+          R::ATTENDEE.write(a)
+        },
+        'catalogue' => catalogue(inputs),
+        'open_rings' => inputs.open_rings.to_s,
+        'calibration' => R::CALIBRATION.write(inputs.calibration),
+        'market' => market(market),
+        'stock' => stock(stock)
+      }
     end
 
     def parse(text)
@@ -48,8 +60,8 @@ module Formats
     def build(data)
       catalogue = data['catalogue']
       table = Core::Catalogue::Table.new(parts: keyed(R::PART, catalogue['parts'], 'parts'), lines: keyed(R::LINE, catalogue['lines'], 'lines'),
-                                         tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
-                                         techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'))
+        tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
+        techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'))
       inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table, open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
       Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])))
@@ -72,7 +84,9 @@ module Formats
       inputs.attendees.each_with_index { |attendee, index| check_attendee(inputs.design, attendee, index) }
       inputs.plan
     rescue Core::Construction::InvalidParameters => e
-      raise BadDocument.new(e.problems.map { |p| BadDocument::Place.new(pointer: "/project/#{p.at.join('/')}", expected: Wording.problem(p)) })
+      raise BadDocument.new(e.problems.map { |p|
+        BadDocument::Place.new(pointer: "/project/#{p.at.join('/')}", expected: Wording.problem(p))
+      })
     rescue Core::UnknownKey => e
       raise BadDocument.at("/catalogue/#{e.kind}s", "a #{e.kind} with the key #{e.key}; known: #{e.known.join(', ')}")
     end
@@ -80,7 +94,8 @@ module Formats
     def check_part(part, index)
       code = part.contradictions.first or return
 
-      raise BadDocument.at("/catalogue/parts/#{index}/#{code == :hole_larger_than_part ? 'hole' : 'along'}", Wording.say("contradictions.#{code}"), part.hole&.to_s)
+      raise BadDocument.at("/catalogue/parts/#{index}/#{code == :hole_larger_than_part ? 'hole' : 'along'}",
+        Wording.say("contradictions.#{code}"), part.hole&.to_s)
     end
 
     def check_attendee(design, attendee, index)
@@ -109,8 +124,13 @@ module Formats
     end
 
     def market(market)
-      { 'currency' => market.currency, 'suppliers' => market.suppliers.values.map { |supplier| { **R::SUPPLIER.write(supplier), 'delivery' => supplier.delivery.minor, 'minimum' => supplier.minimum.minor } },
-        'offers' => market.offers.map { |offer| { **R::OFFER.write(offer), 'price' => offer.price.minor } } }
+      {
+        'currency' => market.currency,
+        'suppliers' => market.suppliers.values.map { |supplier|
+          { **R::SUPPLIER.write(supplier), 'delivery' => supplier.delivery.minor, 'minimum' => supplier.minimum.minor }
+        },
+        'offers' => market.offers.map { |offer| { **R::OFFER.write(offer), 'price' => offer.price.minor } }
+      }
     end
 
     def read_market(data)
@@ -119,14 +139,21 @@ module Formats
       money = ->(minor) { Core::Money.new(minor: minor.to_i, currency: data['currency']) }
       suppliers = data['suppliers'].to_h { |one| [one['key'], R::SUPPLIER.read(one.merge('delivery' => money.(one['delivery']), 'minimum' => money.(one['minimum'])))] }
       stray = data['offers'].index { |offer| !suppliers.key?(offer['supplier']) }
-      raise BadDocument.at("/market/offers/#{stray}/supplier", "one of #{suppliers.keys.join(', ')}", data['offers'][stray]['supplier']) if stray
+      raise BadDocument.at("/market/offers/#{stray}/supplier", "one of #{suppliers.keys.join(', ')}",
+        data['offers'][stray]['supplier']) if stray
 
-      Core::Supply::Market.of(data['offers'].map { |offer| R::OFFER.read(offer.merge('price' => money.(offer['price']))) }, suppliers, data['currency'])
+      Core::Supply::Market.of(data['offers'].map { |offer|
+        R::OFFER.read(offer.merge('price' => money.(offer['price'])))
+      }, suppliers, data['currency'])
     end
 
     def stock(stock)
       stock.parts.select { |_, count| count.positive? }.map { |key, count| { 'kind' => 'part', 'item' => key, 'quantity' => count } } +
-        stock.lines.flat_map { |key, bars| bars.select { |_, count| count.positive? }.map { |length, count| { 'kind' => 'line', 'item' => key, 'quantity' => count, 'length' => length.to_s } } }
+        stock.lines.flat_map { |key, bars|
+          bars.select { |_, count|
+            count.positive?
+          }.map { |length, count| { 'kind' => 'line', 'item' => key, 'quantity' => count, 'length' => length.to_s } }
+        }
     end
 
     def read_stock(entries)
@@ -136,9 +163,14 @@ module Formats
     # Whole: constructions and cures choose among all there is.
     def catalogue(inputs)
       table = inputs.table
-      { 'parts' => table.parts.values.map { |p| R::PART.write(p) }, 'lines' => table.lines.values.map { |l| R::LINE.write(l) },
-        'tools' => table.tools.values.map { |t| R::TOOL.write(t) }, 'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) } }
+      {
+        'parts' => table.parts.values.map { |p| R::PART.write(p) },
+        'lines' => table.lines.values.map { |l| R::LINE.write(l) },
+        'tools' => table.tools.values.map { |t| R::TOOL.write(t) },
+        'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) }
+      }
     end
-    private_class_method :parse, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :in_present_names, :market, :read_market, :stock, :read_stock
+    private_class_method :parse, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :in_present_names, :market,
+      :read_market, :stock, :read_stock
   end
 end

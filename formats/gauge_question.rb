@@ -4,7 +4,16 @@ module Formats
   # A fit check's question as text, from an address or a command line, with what is wrong at each field.
   class GaugeQuestion
     FIELDS = %i[purpose line passes line2 passes2 hole outer part].freeze
-    USUAL = { 'purpose' => 'hole', 'line' => '0.38 mm', 'passes' => '2', 'line2' => '', 'passes2' => '1', 'hole' => '1.0 mm', 'outer' => '', 'part' => '' }.freeze
+    USUAL = {
+      'purpose' => 'hole',
+      'line' => '0.38 mm',
+      'passes' => '2',
+      'line2' => '',
+      'passes2' => '1',
+      'hole' => '1.0 mm',
+      'outer' => '',
+      'part' => ''
+    }.freeze
 
     LONGEST = 60
 
@@ -13,7 +22,9 @@ module Formats
     # @param given [Hash{String=>Object}] @param table [Core::Catalogue::Table]
     def initialize(given, table)
       @table = table
-      @values = USUAL.to_h { |name, usual| [name, given[name].is_a?(String) ? given[name].byteslice(0, LONGEST * 4).scrub[0, LONGEST].delete("\u0000").strip : usual] }
+      @values = USUAL.to_h { |name, usual|
+        [name, given[name].is_a?(String) ? given[name].byteslice(0, LONGEST * 4).scrub[0, LONGEST].delete("\u0000").strip : usual]
+      }
       @errors = {}
       read
     end
@@ -36,9 +47,19 @@ module Formats
 
     # @return [Hash] the answer as JSON holds it
     def to_data
-      { 'purpose' => purpose.to_s, 'lines_mm' => lines.map(&:to_mm), 'hole_mm' => hole.to_mm, 'status' => answer.status.to_s, 'code' => answer.code.to_s,
-        'margin_mm' => answer.margin.to_mm.round(4), 'needed_mm' => answer.needed.to_mm.round(4), 'loosest_mm' => answer.loosest&.to_mm&.round(4),
-        'text' => Wording.say("gauge.#{answer.code}"), 'lines_that_fit' => answer.lines.map(&:key), 'parts_that_fit' => answer.parts.map(&:key) }
+      {
+        'purpose' => purpose.to_s,
+        'lines_mm' => lines.map(&:to_mm),
+        'hole_mm' => hole.to_mm,
+        'status' => answer.status.to_s,
+        'code' => answer.code.to_s,
+        'margin_mm' => answer.margin.to_mm.round(4),
+        'needed_mm' => answer.needed.to_mm.round(4),
+        'loosest_mm' => answer.loosest&.to_mm&.round(4),
+        'text' => Wording.say("gauge.#{answer.code}"),
+        'lines_that_fit' => answer.lines.map(&:key),
+        'parts_that_fit' => answer.parts.map(&:key)
+      }
     end
 
     private

@@ -29,7 +29,11 @@ module Formats
     end
 
     def places
-      @places ||= @rungs.each_with_index.flat_map { |skills, column| skills.each_with_index.map { |skill, row| [skill.key, [(column * COLUMN) + 6, TOP + (row * ROW)]] } }.to_h
+      @places ||= @rungs.each_with_index.flat_map { |skills, column|
+        skills.each_with_index.map { |skill, row|
+          [skill.key, [(column * COLUMN) + 6, TOP + (row * ROW)]]
+        }
+      }.to_h
     end
 
     def heads

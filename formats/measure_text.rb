@@ -24,8 +24,14 @@ module Formats
 
       bounds = Core::People::Measures::BOUNDS.fetch(body)
       meant = Core::People::Measures.meant(body, text)
-      [:not_believable, { length: length, body: body, lowest: Core::Measure::Length.mm(bounds.begin), highest: Core::Measure::Length.mm(bounds.end),
-                          meant: meant.any? ? "Did you mean #{meant.join(' or ')}?" : 'Measure again.' }]
+      [:not_believable,
+       {
+         length: length,
+         body: body,
+         lowest: Core::Measure::Length.mm(bounds.begin),
+         highest: Core::Measure::Length.mm(bounds.end),
+         meant: meant.any? ? "Did you mean #{meant.join(' or ')}?" : 'Measure again.'
+       }]
     end
     private_class_method :bounds_problem
   end

@@ -17,8 +17,16 @@ module Formats
       CSV.generate do |csv|
         csv << HEADINGS
         order.purchases.select { |bought| supplier.nil? || bought.offer.supplier == supplier }.each do |bought|
-          csv << [market.suppliers.fetch(bought.offer.supplier).name, bought.offer.article, bought.item.name, bought.number, OfferText.content(bought.offer, :mm),
-                  amount(bought.offer.price), amount(bought.cost), order.currency].map { |cell| safe(cell) }
+          csv << [market.suppliers.fetch(bought.offer.supplier).name,
+                  bought.offer.article,
+                  bought.item.name,
+                  bought.number,
+                  OfferText.content(bought.offer, :mm),
+                  amount(bought.offer.price),
+                  amount(bought.cost),
+                  order.currency].map { |cell|
+            safe(cell)
+          }
         end
       end
     end

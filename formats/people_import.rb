@@ -6,16 +6,25 @@ module Formats
   class PeopleImport
     FIELDS = %i[name wrist neck ankle level notes].freeze
     HEADERS = {
-      name: /\b(name|who|attendee|participant|person|student)\b/i, wrist: /wrist|\bhand\b/i, neck: /neck|collar/i, ankle: /ankle/i,
-      level: /level|experience|skill|ability/i, notes: /mind|note|allerg|remark|comment|care|need/i
+      name: /\b(name|who|attendee|participant|person|student)\b/i,
+      wrist: /wrist|\bhand\b/i,
+      neck: /neck|collar/i,
+      ankle: /ankle/i,
+      level: /level|experience|skill|ability/i,
+      notes: /mind|note|allerg|remark|comment|care|need/i
     }.freeze
     UNIT_IN_HEADER = /\b(mm|cm|inch(?:es)?|ins?)\b|(")/i
     LONGEST_NAME = 80
     LONGEST_NOTES = 2000
     LONGEST_MEASURE = 40
     # Words for levels, and for how long somebody has done it (from memory).
-    LEVEL_WORDS = { 1 => /\b(?:absolute |complete |total )?(?:beginner|novice|none|never|new|newcomer|first time)\b/i, 2 => /\b(?:improver|some|a little|elementary|basic)\b/i,
-                    3 => /\b(?:intermediate|medium|average)\b/i, 4 => /\b(?:experienced|advanced|confident)\b/i, 5 => /\b(?:expert|professional|teacher|master)\b/i }.freeze
+    LEVEL_WORDS = {
+      1 => /\b(?:absolute |complete |total )?(?:beginner|novice|none|never|new|newcomer|first time)\b/i,
+      2 => /\b(?:improver|some|a little|elementary|basic)\b/i,
+      3 => /\b(?:intermediate|medium|average)\b/i,
+      4 => /\b(?:experienced|advanced|confident)\b/i,
+      5 => /\b(?:expert|professional|teacher|master)\b/i
+    }.freeze
     YEARS = /(\d{1,2})\+? ?(?:years?|yrs?)/i
     LEVEL_BY_YEARS = [[5, 4], [2, 3], [1, 2], [0, 1]].freeze
 
@@ -108,8 +117,11 @@ module Formats
       measures = %i[wrist neck ankle].to_h { |body| [body, read_measure(row, body, problems, notes)] }.compact
       level = read_level(row, problems, notes)
       needs = read_needs(row, problems, notes)
-      attendee = Core::People::Attendee.new(key: number.to_s, name: name, level: level, measures: measures, needs: needs, notes: cell(row, :notes)) if problems.empty?
-      Entry.new(number: number, cells: FIELDS.to_h { |field| [field, cell(row, field)] }, attendee: attendee, problems: problems, notes: notes)
+      attendee = Core::People::Attendee.new(key: number.to_s, name: name, level: level, measures: measures, needs: needs,
+        notes: cell(row, :notes)) if problems.empty?
+      Entry.new(number: number, cells: FIELDS.to_h { |field|
+        [field, cell(row, field)]
+      }, attendee: attendee, problems: problems, notes: notes)
     end
 
     def read_name(row, names, problems, notes)
@@ -152,7 +164,9 @@ module Formats
 
     # @return [Integer, nil]
     def level_in_words(text)
-      LEVEL_WORDS.find { |_, pattern| pattern.match?(text) }&.first || (years = text[YEARS, 1]) && LEVEL_BY_YEARS.find { |least, _| years.to_i >= least }.last
+      LEVEL_WORDS.find { |_, pattern| pattern.match?(text) }&.first || (years = text[YEARS, 1]) && LEVEL_BY_YEARS.find { |least, _|
+        years.to_i >= least
+      }.last
     end
 
     # What the notes suggest, shown before it is saved.

@@ -114,17 +114,27 @@ module Formats
       (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ry="#{N.(s.across / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="0.7"/>) }.join
     }
     SHAPES = {
-      round: ELLIPSE, oval: ELLIPSE, petal: ELLIPSE,
+      round: ELLIPSE,
+      oval: ELLIPSE,
+      petal: ELLIPSE,
       bicone: ->(s, fill) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y - (s.across / 2))}L#{N.(s.x + (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y + (s.across / 2))}Z" #{fill}/>) },
       drop: lambda { |s, fill|
         left = s.x - (s.along / 2)
         wide = s.across / 2
         %(<path d="M#{N.(left)} #{N.(s.y)}Q#{N.(left + (s.along * 0.45))} #{N.(s.y - (wide * 0.3))} #{N.(left + (s.along * 0.64))} #{N.(s.y - (wide * 0.9))}A#{N.(s.along * 0.36)} #{N.(wide)} 0 1 1 #{N.(left + (s.along * 0.64))} #{N.(s.y + (wide * 0.9))}Q#{N.(left + (s.along * 0.45))} #{N.(s.y + (wide * 0.3))} #{N.(left)} #{N.(s.y)}Z" #{fill}/>)
       },
-      tube: ->(s, fill) { RECT.(s, fill, 0.5) }, disc: ->(s, fill) { RECT.(s, fill, 0.9) }, flat: ->(s, fill) { RECT.(s, fill, 1.5) },
-      bar: ->(s, fill) { RECT.(s, fill, 0.8) }, connector: ->(s, fill) { RECT.(s, fill, 1.2) }, slider: ->(s, fill) { RECT.(s, fill, 1.0) },
-      crimp: ->(s, fill) { RECT.(s, fill, 0.3) }, cover: ELLIPSE, cap: ->(s, fill) { RECT.(s, fill, 2.0) },
-      ring: RING, clasp: CLASP, chain: CHAIN,
+      tube: ->(s, fill) { RECT.(s, fill, 0.5) },
+      disc: ->(s, fill) { RECT.(s, fill, 0.9) },
+      flat: ->(s, fill) { RECT.(s, fill, 1.5) },
+      bar: ->(s, fill) { RECT.(s, fill, 0.8) },
+      connector: ->(s, fill) { RECT.(s, fill, 1.2) },
+      slider: ->(s, fill) { RECT.(s, fill, 1.0) },
+      crimp: ->(s, fill) { RECT.(s, fill, 0.3) },
+      cover: ELLIPSE,
+      cap: ->(s, fill) { RECT.(s, fill, 2.0) },
+      ring: RING,
+      clasp: CLASP,
+      chain: CHAIN,
       knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{s.item.colour}" stroke="currentColor" stroke-width="0.2"/>) },
       line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
       path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
@@ -231,8 +241,11 @@ module Formats
     CIRCLE = 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0'
     # Marks about the origin, told apart by form alone: a tick, a hatched half, a cross, a broken ring with a dot, a bar, an eye, three dots.
     MARK_PATHS = {
-      fits: "#{CIRCLE}M-0.9 0.1L-0.2 0.8L1 -0.7", tight: "#{CIRCLE}M0 -1.8V1.8M0 -1.2H1.3M0 -0.4H1.75M0 0.4H1.75M0 1.2H1.3",
-      will_not: "#{CIRCLE}M-0.85 -0.85L0.85 0.85M0.85 -0.85L-0.85 0.85", press: "#{CIRCLE}M-1 0H1", watch: "#{CIRCLE}M0.6 0A0.6 0.6 0 1 1 -0.6 0A0.6 0.6 0 1 1 0.6 0",
+      fits: "#{CIRCLE}M-0.9 0.1L-0.2 0.8L1 -0.7",
+      tight: "#{CIRCLE}M0 -1.8V1.8M0 -1.2H1.3M0 -0.4H1.75M0 0.4H1.75M0 1.2H1.3",
+      will_not: "#{CIRCLE}M-0.85 -0.85L0.85 0.85M0.85 -0.85L-0.85 0.85",
+      press: "#{CIRCLE}M-1 0H1",
+      watch: "#{CIRCLE}M0.6 0A0.6 0.6 0 1 1 -0.6 0A0.6 0.6 0 1 1 0.6 0",
       unknown: 'M-0.7 -1.66A1.8 1.8 0 0 1 0.7 -1.66M1.66 -0.7A1.8 1.8 0 0 1 1.66 0.7M0.7 1.66A1.8 1.8 0 0 1 -0.7 1.66M-1.66 0.7A1.8 1.8 0 0 1 -1.66 -0.7M0 0h0.01',
       awaited: 'M-1.4 0h0.01M0 0h0.01M1.4 0h0.01'
     }.freeze

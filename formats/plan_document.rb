@@ -12,12 +12,27 @@ module Formats
     # @param result [Application::ClassResult] of a class that can be built @return [Hash] ready for JSON
     def write(result)
       plan = result.plan
-      { 'format' => FORMAT, 'version' => VERSION, 'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
+      {
+        'format' => FORMAT,
+        'version' => VERSION,
+        'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
-        'verdicts' => result.verdicts.map { |v| verdict(v) }, 'attendees' => plan.people.map { |p| person(p) }, 'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
+        'verdicts' => result.verdicts.map { |v| verdict(v) },
+        'attendees' => plan.people.map { |p| person(p) },
+        'materials' => plan.needs.map { |n|
+          need(n).merge(spares(plan.spares[n.part]))
+        },
         'lines' => plan.line_totals.map { |line, total| line(plan, line, total) },
-        'tools' => plan.tools.map { |t| tool(t) }, 'steps' => plan.steps.map { |s| step(s) }, 'if_nobody_waited' => unwaited(plan), 'simulation' => simulation(plan, result.forecast),
-        'order' => result.supply && order(result.supply.order), 'seat' => result.seat_costs && seat(result.seat_costs), 'calibration' => calibration(result) }.compact
+        'tools' => plan.tools.map { |t| tool(t) },
+        'steps' => plan.steps.map { |s|
+          step(s)
+        },
+        'if_nobody_waited' => unwaited(plan),
+        'simulation' => simulation(plan, result.forecast),
+        'order' => result.supply && order(result.supply.order),
+        'seat' => result.seat_costs && seat(result.seat_costs),
+        'calibration' => calibration(result)
+      }.compact
     end
 
     def verdict(verdict)
@@ -25,19 +40,43 @@ module Formats
     end
 
     def person(person)
-      base = { 'key' => person.attendee.key, 'name' => person.attendee.name, 'level' => person.attendee.level,
-               'flags' => person.attendee.flags.map(&:to_s), 'size_assumed' => person.assumed }
+      base = {
+        'key' => person.attendee.key,
+        'name' => person.attendee.name,
+        'level' => person.attendee.level,
+        'flags' => person.attendee.flags.map(&:to_s),
+        'size_assumed' => person.assumed
+      }
       person.fitted? ? base.merge(fitted(person)) : base.merge('state' => 'out_of_reach', 'why' => Wording.unfitted(person.piece))
     end
 
     def fitted(person)
       piece = person.piece
-      { 'state' => 'fitted', 'repeats' => piece.repeats, 'beads' => person.bead_count, 'measure_mm' => person.measure.to_mm, 'ease_mm' => person.ease.to_mm, 'worn_mm' => piece.worn.to_mm,
-        'on_line_mm' => piece.on_line.to_mm, 'beaded_mm' => beaded(piece).to_mm, 'inside_mm' => piece.inside.to_mm, 'play_mm' => piece.play.to_mm,
-        'deviation_mm' => piece.deviation.to_mm, 'working' => person.working.map { |t| term(t) }, 'materials' => person.needs.map { |n| need(n) },
-        'cuts' => person.cuts.map { |c| cut(c) }, 'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
-        'fit' => person.findings.map { |f| finding(f) }, 'work_minutes' => person.working_minutes.round(2), 'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) } },
-        'spared' => person.spared.map { |step, reason| { 'step' => step.key, 'reason' => reason.to_s } } }
+      {
+        'state' => 'fitted',
+        'repeats' => piece.repeats,
+        'beads' => person.bead_count,
+        'measure_mm' => person.measure.to_mm,
+        'ease_mm' => person.ease.to_mm,
+        'worn_mm' => piece.worn.to_mm,
+        'on_line_mm' => piece.on_line.to_mm,
+        'beaded_mm' => beaded(piece).to_mm,
+        'inside_mm' => piece.inside.to_mm,
+        'play_mm' => piece.play.to_mm,
+        'deviation_mm' => piece.deviation.to_mm,
+        'working' => person.working.map { |t| term(t) },
+        'materials' => person.needs.map { |n|
+          need(n)
+        },
+        'cuts' => person.cuts.map { |c| cut(c) },
+        'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
+        'fit' => person.findings.map { |f| finding(f) },
+        'work_minutes' => person.working_minutes.round(2),
+        'steps' => person.tasks.map { |t|
+          { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) }
+        },
+        'spared' => person.spared.map { |step, reason| { 'step' => step.key, 'reason' => reason.to_s } }
+      }
     end
 
     # @return [Core::Measure::Length] what lies between the ends
@@ -46,8 +85,12 @@ module Formats
     end
 
     def term(term)
-      { 'operation' => term.operation.to_s, 'code' => term.code.to_s, 'mm' => term.length&.to_mm,
-        'values' => term.values.to_h { |k, v| v.is_a?(Core::Measure::Length) ? ["#{k}_mm", v.to_mm] : [k.to_s, v] } }
+      {
+        'operation' => term.operation.to_s,
+        'code' => term.code.to_s,
+        'mm' => term.length&.to_mm,
+        'values' => term.values.to_h { |k, v| v.is_a?(Core::Measure::Length) ? ["#{k}_mm", v.to_mm] : [k.to_s, v] }
+      }
     end
 
     def line(plan, line, total)
@@ -68,53 +111,125 @@ module Formats
     end
 
     def cut(cut)
-      { 'line' => cut.line.key, 'role' => cut.role.to_s, 'count' => cut.count, 'length_mm' => cut.length.to_mm, 'exact_mm' => cut.exact.to_mm,
-        'body_mm' => cut.body.to_mm, 'consumption_mm' => cut.consumption.to_mm, 'tails_mm' => cut.tails.to_mm }
+      {
+        'line' => cut.line.key,
+        'role' => cut.role.to_s,
+        'count' => cut.count,
+        'length_mm' => cut.length.to_mm,
+        'exact_mm' => cut.exact.to_mm,
+        'body_mm' => cut.body.to_mm,
+        'consumption_mm' => cut.consumption.to_mm,
+        'tails_mm' => cut.tails.to_mm
+      }
     end
 
     def finding(finding)
-      { 'rule' => finding.rule.to_s, 'status' => finding.status.to_s, 'code' => finding.code.to_s, 'margin_mm' => finding.margin&.to_mm, 'at_mm' => finding.at&.round(2),
-        'text' => Wording.finding(finding), 'cures' => finding.cures.map { |c| Wording.cure(c) },
-        'missing' => finding.missing.map { |item, measure| { 'item' => item.key, 'measure' => measure.to_s } }, 'defaults' => finding.defaults.map(&:to_s) }
+      {
+        'rule' => finding.rule.to_s,
+        'status' => finding.status.to_s,
+        'code' => finding.code.to_s,
+        'margin_mm' => finding.margin&.to_mm,
+        'at_mm' => finding.at&.round(2),
+        'text' => Wording.finding(finding),
+        'cures' => finding.cures.map { |c| Wording.cure(c) },
+        'missing' => finding.missing.map { |item, measure|
+          { 'item' => item.key, 'measure' => measure.to_s }
+        },
+        'defaults' => finding.defaults.map(&:to_s)
+      }
     end
 
     def tool(need)
-      { 'tool' => need.tool.key, 'name' => need.tool.name, 'users' => need.users, 'needed' => need.needed, 'brought' => need.brought,
-        'on_hand' => need.on_hand, 'missing' => need.missing, 'at_once' => need.at_once, 'shared' => need.shared? }
+      {
+        'tool' => need.tool.key,
+        'name' => need.tool.name,
+        'users' => need.users,
+        'needed' => need.needed,
+        'brought' => need.brought,
+        'on_hand' => need.on_hand,
+        'missing' => need.missing,
+        'at_once' => need.at_once,
+        'shared' => need.shared?
+      }
     end
 
     def step(step)
-      { 'number' => step.number, 'key' => step.step.key, 'technique' => step.technique.key, 'level' => step.technique.level,
-        'after' => step.step.after, 'checkpoint' => step.step.checkpoint ? true : false, 'tools' => step.tools.map(&:key), 'cautions' => step.cautions.map(&:to_s), 'text' => Wording.step(step.step), 'reason' => step.reason.code.to_s,
-        'minutes_by_level' => step.minutes_by_level.to_h { |level, minutes| [level.to_s, minutes.round(2)] } }
+      {
+        'number' => step.number,
+        'key' => step.step.key,
+        'technique' => step.technique.key,
+        'level' => step.technique.level,
+        'after' => step.step.after,
+        'checkpoint' => step.step.checkpoint ? true : false,
+        'tools' => step.tools.map(&:key),
+        'cautions' => step.cautions.map(&:to_s),
+        'text' => Wording.step(step.step),
+        'reason' => step.reason.code.to_s,
+        'minutes_by_level' => step.minutes_by_level.to_h { |level, minutes| [level.to_s, minutes.round(2)] }
+      }
     end
 
     def unwaited(plan)
       timetable = plan.timetable
-      { 'needed_minutes' => timetable.needed_minutes.round(2), 'spare_minutes' => timetable.spare_minutes.round(2),
-        'ends' => (plan.workshop.start + timetable.needed_minutes).to_s, 'last' => timetable.last_attendee }
+      {
+        'needed_minutes' => timetable.needed_minutes.round(2),
+        'spare_minutes' => timetable.spare_minutes.round(2),
+        'ends' => (plan.workshop.start + timetable.needed_minutes).to_s,
+        'last' => timetable.last_attendee
+      }
     end
 
     def simulation(plan, state)
       found = state.found
       return { 'state' => 'awaited' } if found.nil?
-      return { 'state' => 'impossible', 'code' => found.code.to_s, 'why' => Wording.say("impossible.#{found.code}", **found.values) } if found.is_a?(Core::Session::Impossible)
+      return {
+        'state' => 'impossible',
+        'code' => found.code.to_s,
+        'why' => Wording.say("impossible.#{found.code}", **found.values)
+      } if found.is_a?(Core::Session::Impossible)
 
-      { 'state' => state.running ? 'refining' : 'done', 'runs' => found.runs, 'chance' => found.chance.round(4), 'standard_error' => found.standard_error.round(4),
-        'ends_minutes' => ends(found), 'late_end' => (plan.workshop.start + found.end_at(0.9)).to_s, 'last' => found.most_often_last,
-        'attendees' => found.finishes.keys.map { |key| { 'key' => key, 'chance' => found.chance_of(key).round(4), 'half_minutes' => found.finish_at(key, 0.5).round(2) } } }
+      {
+        'state' => state.running ? 'refining' : 'done',
+        'runs' => found.runs,
+        'chance' => found.chance.round(4),
+        'standard_error' => found.standard_error.round(4),
+        'ends_minutes' => ends(found),
+        'late_end' => (plan.workshop.start + found.end_at(0.9)).to_s,
+        'last' => found.most_often_last,
+        'attendees' => found.finishes.keys.map { |key|
+          { 'key' => key, 'chance' => found.chance_of(key).round(4), 'half_minutes' => found.finish_at(key, 0.5).round(2) }
+        }
+      }
     end
 
     def order(order)
-      { 'total' => money(order.total), 'proven' => order.proven, 'unoffered' => order.unoffered.map { |item, count| { 'item' => item.key, 'count' => count } },
+      {
+        'total' => money(order.total),
+        'proven' => order.proven,
+        'unoffered' => order.unoffered.map { |item, count|
+          { 'item' => item.key, 'count' => count }
+        },
         'purchases' => order.purchases.map do |bought|
-          { 'supplier' => bought.offer.supplier, 'item' => bought.item.key, 'packs' => bought.number, 'units' => bought.units, 'wanted' => bought.wanted, 'cost' => money(bought.cost),
-            'length_mm' => bought.length&.to_mm }.compact
-        end }
+          {
+            'supplier' => bought.offer.supplier,
+            'item' => bought.item.key,
+            'packs' => bought.number,
+            'units' => bought.units,
+            'wanted' => bought.wanted,
+            'cost' => money(bought.cost),
+            'length_mm' => bought.length&.to_mm
+          }.compact
+        end
+      }
     end
 
     def seat(seat)
-      { 'people' => seat.people, 'total' => money(seat.total), 'price' => seat.price && money(seat.price), 'break_even' => seat.break_even }.compact
+      {
+        'people' => seat.people,
+        'total' => money(seat.total),
+        'price' => seat.price && money(seat.price),
+        'break_even' => seat.break_even
+      }.compact
     end
 
     def money(money)
@@ -129,6 +244,7 @@ module Formats
     def ends(forecast)
       { 'early' => forecast.end_at(0.1).round(2), 'half' => forecast.end_at(0.5).round(2), 'late' => forecast.end_at(0.9).round(2) }
     end
-    private_class_method :simulation, :ends, :verdict, :person, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool, :step, :unwaited, :order, :seat, :money, :calibration
+    private_class_method :simulation, :ends, :verdict, :person, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool,
+      :step, :unwaited, :order, :seat, :money, :calibration
   end
 end

@@ -6,13 +6,22 @@ module Formats
   class PriceList
     MOST_ROWS = 100_000
     COLUMNS = {
-      article: /\A(article|code|number|no\.?|sku|item number|ref)\b/i, name: /\A(name|item|description|product|what)\b/i,
-      unit: /\A(unit|sold by|measure)\b/i, amount: /\A(content|amount|pack|quantity|qty|size)\b/i, price: /\A(price|cost|net)\b/i, currency: /\Acurrency\b/i
+      article: /\A(article|code|number|no\.?|sku|item number|ref)\b/i,
+      name: /\A(name|item|description|product|what)\b/i,
+      unit: /\A(unit|sold by|measure)\b/i,
+      amount: /\A(content|amount|pack|quantity|qty|size)\b/i,
+      price: /\A(price|cost|net)\b/i,
+      currency: /\Acurrency\b/i
     }.freeze
     NEEDED = %i[name unit amount price].freeze
     # Each unit's words, what it measures, and how many of Offer's amount one of it is.
-    UNITS = { /\A(pieces?|pcs?|pc|each|units?)\z/i => [:part, :piece, 1], /\A(g|grams?)\z/i => [:part, :gram, 1000], /\A(mm|strand ?mm)\z/i => [:part, :strand, 1_000_000],
-              /\A(cm|strand ?cm)\z/i => [:part, :strand, 10_000_000], /\A(m|met(?:er|re)s?)\z/i => [:line, :reel, 1_000_000_000] }.freeze
+    UNITS = {
+      /\A(pieces?|pcs?|pc|each|units?)\z/i => [:part, :piece, 1],
+      /\A(g|grams?)\z/i => [:part, :gram, 1000],
+      /\A(mm|strand ?mm)\z/i => [:part, :strand, 1_000_000],
+      /\A(cm|strand ?cm)\z/i => [:part, :strand, 10_000_000],
+      /\A(m|met(?:er|re)s?)\z/i => [:line, :reel, 1_000_000_000]
+    }.freeze
     NUMBER = /\A-?\d{1,9}([.,]\d{1,4})?\z/
 
     # One row. item: key of what it was taken for, nil for nothing · certainty: :sure, :doubtful or :none
@@ -79,7 +88,7 @@ module Formats
       problem = problem_of(text, unit)
       offer = unless problem
                 Core::Supply::Offer.new(supplier: @supplier, kind: kind, item: match.item, unit: unit, amount: amount(text).to_i,
-                                        price: Core::Money.parse(text.(:price), @market.currency), article: [text.(:article), text.(:name)].reject(&:empty?).join(' · ')[0, 160])
+                  price: Core::Money.parse(text.(:price), @market.currency), article: [text.(:article), text.(:name)].reject(&:empty?).join(' · ')[0, 160])
               end
       problem ||= twice(offer, text.(:name), line, seen)
       Row.new(line: line, article: text.(:article), name: text.(:name), offer: offer, certainty: match.certainty, problem: problem)
@@ -88,8 +97,13 @@ module Formats
     def problem_of(text, unit)
       return [:name_missing, {}] if text.(:name).empty?
       return [:unit_unknown, { given: text.(:unit)[0, 40] }] if unit.nil?
-      return [:currency_other, { currency: text.(:currency), ours: @market.currency }] unless text.(:currency).empty? || text.(:currency).casecmp?(@market.currency)
-      return [:amount_unreadable, { amount: text.(:amount)[0, 40] }] unless text.(:amount).match?(NUMBER) && number(text.(:amount)).positive?
+      return [:currency_other,
+              {
+                currency: text.(:currency),
+                ours: @market.currency
+              }] unless text.(:currency).empty? || text.(:currency).casecmp?(@market.currency)
+      return [:amount_unreadable,
+              { amount: text.(:amount)[0, 40] }] unless text.(:amount).match?(NUMBER) && number(text.(:amount)).positive?
       return [:amount_not_whole, { amount: text.(:amount)[0, 40] }] unless amount(text).denominator == 1 && amount(text).positive?
 
       price = Core::Money.parse(text.(:price), @market.currency)

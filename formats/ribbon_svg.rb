@@ -74,9 +74,13 @@ module Formats
 
     # One path for each kind: stretches of the same kind that touch become one.
     def bars_of(segments, top)
-      segments.slice_when { |a, b| a.kind != b.kind }.map { |run| [run.first.kind, x(run.first.from), x(run.last.to)] }.group_by(&:first).map do |kind, runs|
+      segments.slice_when { |a, b|
+        a.kind != b.kind
+      }.map { |run| [run.first.kind, x(run.first.from), x(run.last.to)] }.group_by(&:first).map do |kind, runs|
         down, tall = SHAPES[kind]
-        boxes = runs.map { |_, left, right| "M#{left} #{top + down}h#{[right - left, 0.6].max.round(1)}v#{tall}h-#{[right - left, 0.6].max.round(1)}z" }
+        boxes = runs.map { |_, left, right|
+          "M#{left} #{top + down}h#{[right - left, 0.6].max.round(1)}v#{tall}h-#{[right - left, 0.6].max.round(1)}z"
+        }
         %(<path class="span-#{kind}" d="#{boxes.join}"/>)
       end.join
     end

@@ -33,7 +33,9 @@ module Formats
     end
 
     def front
-      shared = @plan.stations.select { |station| station.tables.empty? }.map { |station| "#{station.number} #{station.tool.name.downcase}" }.join(', ')
+      shared = @plan.stations.select { |station|
+        station.tables.empty?
+      }.map { |station| "#{station.number} #{station.tool.name.downcase}" }.join(', ')
       %(<rect x="#{LEFT}" y="6" width="#{WIDTH - LEFT - 10}" height="40" rx="6" fill="none" stroke="currentColor" stroke-dasharray="6 4"/><text x="#{LEFT + 12}" y="31" font-size="15" font-weight="700" fill="currentColor">Instructor, lamp</text><text x="#{LEFT + 150}" y="31" font-size="13" fill="currentColor">#{h(shared.empty? ? '' : "shared by all: #{shared}")}</text>)
     end
 

@@ -23,7 +23,8 @@ module Formats
       # Takes a third of a second to load, and most runs never check a file.
       require 'json_schemer'
       @schemers ||= {}
-      @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true, regexp_resolver: 'ecma')
+      @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true,
+        regexp_resolver: 'ecma')
     end
 
     def expectation(error)

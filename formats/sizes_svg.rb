@@ -23,7 +23,9 @@ module Formats
 
     def rows
       beads, wires = @sizes.partition { |_, _, kind| kind == :bead }
-      beads.each_with_index.map { |size, i| drawn(size, 10 + (i * 20), 16) }.join + wires.each_with_index.map { |size, i| drawn(size, 8 + (i * 14), 38) }.join
+      beads.each_with_index.map { |size, i| drawn(size, 10 + (i * 20), 16) }.join + wires.each_with_index.map { |size, i|
+        drawn(size, 8 + (i * 14), 38)
+      }.join
     end
 
     def drawn((name, across, kind), x, y)

@@ -50,7 +50,9 @@ module Formats
 
     # @param finding [Core::Fit::Finding]
     def finding(finding, unit: :mm)
-      say("fit.#{finding.code}", unit: unit, **finding.values.transform_values { |v| v.is_a?(Core::Measure::Length) ? LengthPrint.fine(v, unit) : v })
+      say("fit.#{finding.code}", unit: unit, **finding.values.transform_values { |v|
+        v.is_a?(Core::Measure::Length) ? LengthPrint.fine(v, unit) : v
+      })
     end
 
     def cure(cure, unit: :mm)

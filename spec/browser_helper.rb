@@ -18,7 +18,9 @@ module Browsing
 
   def open_studio(demo: true)
     @studio = new_studio(path: File.join(Dir.mktmpdir, 'studio.sqlite3'), demo: demo)
-    CURRENT.app = Web::App.for_studio(@studio, secret: 'x' * 64, runner: Studios::RUNNER, stages: Studios::STAGES, today: -> { Studios::TODAY })
+    CURRENT.app = Web::App.for_studio(@studio, secret: 'x' * 64, runner: Studios::RUNNER, stages: Studios::STAGES, today: -> {
+      Studios::TODAY
+    })
     @studio
   end
 

@@ -82,10 +82,22 @@ RSpec.describe 'The documents' do
   it 'has words for each step, role, rule, cure and problem that the code names' do
     source = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].to_h { |path| [path, File.read(path)] }
     steps = Core::Construction::Registry::ALL.keys.flat_map do |key|
-      source.select { |path, _| path.end_with?("/construction/#{key}.rb", "/construction/#{key}_steps.rb") }.values.flat_map { |code| code.scan(/\bstep\('(\w+)'/).flatten.map { |step| "steps.#{key}_#{step}" } }
+      source.select { |path, _|
+        path.end_with?("/construction/#{key}.rb", "/construction/#{key}_steps.rb")
+      }.values.flat_map { |code|
+        code.scan(/\bstep\('(\w+)'/).flatten.map { |step|
+          "steps.#{key}_#{step}"
+        }
+      }
     end
     problems = source.values.flat_map { |code| code.scan(/\btrouble\([^,]+, :(\w+)/).flatten.map { |code_name| "problems.#{code_name}" } }
-    findings = source.select { |path, _| path.include?('/fit/rules/') }.values.flat_map { |code| code.scan(/found\(\w+, :\w+, :(\w+)/).flatten.map { |code_name| "fit.#{code_name}" } }
+    findings = source.select { |path, _|
+      path.include?('/fit/rules/')
+    }.values.flat_map { |code|
+      code.scan(/found\(\w+, :\w+, :(\w+)/).flatten.map { |code_name|
+        "fit.#{code_name}"
+      }
+    }
     rules = Core::Fit::Check::KEYS.map { |key| "rules.#{key}" }
     wanted = [*steps, *problems, *findings, *rules, *Core::Construction::Registry.keys.map { |key| "constructions.#{key}" }].uniq
     expect(wanted.size).to be > 90

@@ -5,8 +5,12 @@ module Store
   class Catalogue
     include Writing
 
-    RECORDS = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL,
-                techniques: Core::Data::Records::TECHNIQUE }.freeze
+    RECORDS = {
+      parts: Core::Data::Records::PART,
+      lines: Core::Data::Records::LINE,
+      tools: Core::Data::Records::TOOL,
+      techniques: Core::Data::Records::TECHNIQUE
+    }.freeze
 
     def initialize(database)
       super
@@ -42,7 +46,8 @@ module Store
     # @return [Array<Closure>]
     def closures
       @database[:closures].order(:name).all.map do |row|
-        Closure.new(key: row[:key], name: row[:name], first: JSON.parse(row[:first]), last: JSON.parse(row[:last]), takes_clasp: row[:takes_clasp])
+        Closure.new(key: row[:key], name: row[:name], first: JSON.parse(row[:first]), last: JSON.parse(row[:last]),
+          takes_clasp: row[:takes_clasp])
       end
     end
 

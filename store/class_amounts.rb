@@ -13,7 +13,8 @@ module Store
     # Multiplies them all, within a transaction of the caller's.
     # @param shift [Float] such as 0.01 where the new currency has no minor unit
     def shift(database, shift)
-      newest = database[:class_revisions].join(:classes, id: :class_id, revision: Sequel[:class_revisions][:revision]).select_map([Sequel[:class_revisions][:id], :document])
+      newest = database[:class_revisions].join(:classes, id: :class_id,
+        revision: Sequel[:class_revisions][:revision]).select_map([Sequel[:class_revisions][:id], :document])
       newest.each do |id, text|
         document = JSON.parse(text)
         PLACES.each { |part, names| shift_part(document['class'], part, names, shift) }

@@ -9,13 +9,16 @@ module Store
 
     # @return [Hash] plain data, people by their key, so that two states can be merged leaf by leaf
     def to_data
-      { 'class' => R::WORKSHOP.write(workshop), 'project_version_id' => project_version_id,
-        'attendees' => attendees.to_h { |attendee| [attendee.key, R::ATTENDEE.write(attendee)] } }
+      {
+        'class' => R::WORKSHOP.write(workshop),
+        'project_version_id' => project_version_id,
+        'attendees' => attendees.to_h { |attendee| [attendee.key, R::ATTENDEE.write(attendee)] }
+      }
     end
 
     def self.from_data(data)
       new(workshop: R::WORKSHOP.read(data['class']), project_version_id: data['project_version_id'],
-          attendees: data['attendees'].values.map { |a| R::ATTENDEE.read(a) }.sort_by { |a| a.key.to_i })
+        attendees: data['attendees'].values.map { |a| R::ATTENDEE.read(a) }.sort_by { |a| a.key.to_i })
     end
 
     def attendee(key)

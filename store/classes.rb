@@ -121,7 +121,11 @@ module Store
     # @return [Hash{String=>String}] key => the name they last had
     def taken_out(id)
       present = find(id).state.attendees.map(&:key)
-      documents(id).each_with_object({}) { |document, all| document['attendees'].each { |key, person| all[key] = person['name'] } }.except(*present)
+      documents(id).each_with_object({}) { |document, all|
+        document['attendees'].each { |key, person|
+          all[key] = person['name']
+        }
+      }.except(*present)
     end
 
     # Takes somebody out of every state of the class: this cannot be undone.
@@ -156,7 +160,9 @@ module Store
       found = rows.select_map(%i[id revision reserve_rank])
       documents = @database[:class_revisions].join(:classes, id: :class_id, revision: Sequel[:class_revisions][:revision]).where(class_id: found.map(&:first))
         .select_hash(:class_id, :document)
-      found.map { |id, revision, rank| Stored.new(id: id, revision: revision, rank: rank, state: ClassState.from_data(JSON.parse(documents.fetch(id)))) }
+      found.map { |id, revision, rank|
+        Stored.new(id: id, revision: revision, rank: rank, state: ClassState.from_data(JSON.parse(documents.fetch(id))))
+      }
     end
 
     def at(id, revision)
@@ -202,7 +208,12 @@ module Store
     end
 
     def row(state)
-      { title: state.workshop.title, date: state.workshop.date, start_minute: state.workshop.start.minutes, project_version_id: state.project_version_id }
+      {
+        title: state.workshop.title,
+        date: state.workshop.date,
+        start_minute: state.workshop.start.minutes,
+        project_version_id: state.project_version_id
+      }
     end
   end
 end

@@ -10,7 +10,8 @@ module Store
 
     # @return [Core::Supply::Stock]
     def stock
-      sums = @database[:ledger].group(:kind, :item, :length_nm).select(:kind, :item, :length_nm, Sequel.function(:sum, :quantity).as(:quantity)).all
+      sums = @database[:ledger].group(:kind, :item, :length_nm).select(:kind, :item, :length_nm,
+        Sequel.function(:sum, :quantity).as(:quantity)).all
       Core::Supply::Stock.of(sums.map { |row| entry(row.merge(reason: 'counted')) })
     end
 
@@ -43,7 +44,9 @@ module Store
 
     # @return [Array<Integer>] ids of classes whose kits have left the stock
     def classes_served
-      @database[:ledger].exclude(class_id: nil).where(reason: TAKING).group(:class_id, :kind, :item, :length_nm).having { sum(quantity) !~ 0 }.select_map(:class_id).uniq
+      @database[:ledger].exclude(class_id: nil).where(reason: TAKING).group(:class_id, :kind, :item, :length_nm).having {
+        sum(quantity) !~ 0
+      }.select_map(:class_id).uniq
     end
 
     # @return [Hash{Integer=>Core::Supply::Stock}] what was bought for each class, by its id
@@ -59,13 +62,21 @@ module Store
     end
 
     def row(entry)
-      { kind: entry.kind.to_s, item: entry.item, length_nm: entry.length&.nm || 0, quantity: entry.quantity, reason: entry.reason.to_s, note: entry.note,
-        class_id: entry.class_id, made_at: Time.now.utc }
+      {
+        kind: entry.kind.to_s,
+        item: entry.item,
+        length_nm: entry.length&.nm || 0,
+        quantity: entry.quantity,
+        reason: entry.reason.to_s,
+        note: entry.note,
+        class_id: entry.class_id,
+        made_at: Time.now.utc
+      }
     end
 
     def entry(row)
       Core::Supply::Entry.new(kind: row[:kind].to_sym, item: row[:item], quantity: row[:quantity], reason: row[:reason].to_sym, note: row[:note].to_s,
-                              length: (Core::Measure::Length.new(row[:length_nm]) if row[:kind] == 'line'), class_id: row[:class_id], at: row[:made_at])
+        length: (Core::Measure::Length.new(row[:length_nm]) if row[:kind] == 'line'), class_id: row[:class_id], at: row[:made_at])
     end
   end
 end

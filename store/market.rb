@@ -10,7 +10,9 @@ module Store
       stamp = @database[:studio].get(%i[supply_revision currency])
       return @all if @stamp == stamp
 
-      @all = Core::Supply::Market.of(@database[:offers].order(:item, :amount, :id).all.map { |row| offer(row, stamp.last) }, suppliers(stamp.last), stamp.last)
+      @all = Core::Supply::Market.of(@database[:offers].order(:item, :amount, :id).all.map { |row|
+        offer(row, stamp.last)
+      }, suppliers(stamp.last), stamp.last)
       @stamp = stamp
       @all
     end
@@ -18,7 +20,7 @@ module Store
     def save_supplier(supplier)
       changing do
         @database[:suppliers].insert_conflict(target: :key, update: { name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor })
-                             .insert(key: supplier.key, name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor)
+          .insert(key: supplier.key, name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor)
       end
     end
 
@@ -27,7 +29,15 @@ module Store
     def save(offers)
       changing do
         offers.each do |offer|
-          row = { supplier: offer.supplier, kind: offer.kind.to_s, item: offer.item, unit: offer.unit.to_s, amount: offer.amount, price: offer.price.minor, article: offer.article }
+          row = {
+            supplier: offer.supplier,
+            kind: offer.kind.to_s,
+            item: offer.item,
+            unit: offer.unit.to_s,
+            amount: offer.amount,
+            price: offer.price.minor,
+            article: offer.article
+          }
           @database[:offers].insert_conflict(target: %i[supplier kind item unit amount], update: row.slice(:price, :article)).insert(row)
         end
       end
@@ -35,7 +45,10 @@ module Store
 
     # @return [Boolean] whether there was such an offer
     def remove(offer)
-      changing { @database[:offers].where(supplier: offer.supplier, kind: offer.kind.to_s, item: offer.item, unit: offer.unit.to_s, amount: offer.amount).delete.positive? }
+      changing {
+        @database[:offers].where(supplier: offer.supplier, kind: offer.kind.to_s, item: offer.item, unit: offer.unit.to_s,
+          amount: offer.amount).delete.positive?
+      }
     end
 
     # Takes another currency with the same figures: 4.50 stays 4.50, whole units where the new one has no smaller ones.
@@ -47,7 +60,9 @@ module Store
         shift = 10.0**(Core::Money::DIGITS.fetch(currency) - from)
         unless shift == 1
           { suppliers: %i[delivery minimum], offers: %i[price] }.each do |table, columns|
-            @database[table].update(columns.to_h { |column| [column, Sequel.cast(Sequel.function(:round, Sequel[column] * shift), Integer)] })
+            @database[table].update(columns.to_h { |column|
+              [column, Sequel.cast(Sequel.function(:round, Sequel[column] * shift), Integer)]
+            })
           end
           ClassAmounts.shift(@database, shift)
         end
@@ -68,13 +83,14 @@ module Store
     def suppliers(currency)
       money = ->(minor) { Core::Money.new(minor: minor, currency: currency) }
       @database[:suppliers].order(:name).all.to_h do |row|
-        [row[:key], Core::Supply::Supplier.new(key: row[:key], name: row[:name], delivery: money.(row[:delivery]), minimum: money.(row[:minimum]))]
+        [row[:key],
+         Core::Supply::Supplier.new(key: row[:key], name: row[:name], delivery: money.(row[:delivery]), minimum: money.(row[:minimum]))]
       end
     end
 
     def offer(row, currency)
       Core::Supply::Offer.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:unit].to_sym, amount: row[:amount],
-                              price: Core::Money.new(minor: row[:price], currency: currency), article: row[:article])
+        price: Core::Money.new(minor: row[:price], currency: currency), article: row[:article])
     end
   end
 end

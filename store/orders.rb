@@ -27,8 +27,15 @@ module Store
     def place(class_id, purchases)
       write do
         @database[:ordered].multi_insert(purchases.map do |bought|
-          { class_id: class_id, supplier: bought.offer.supplier, kind: bought.offer.kind.to_s, item: bought.offer.item, length_nm: bought.length&.nm || 0, units: bought.units,
-            made_at: Time.now.utc }
+          {
+            class_id: class_id,
+            supplier: bought.offer.supplier,
+            kind: bought.offer.kind.to_s,
+            item: bought.offer.item,
+            length_nm: bought.length&.nm || 0,
+            units: bought.units,
+            made_at: Time.now.utc
+          }
         end)
       end
     end

@@ -59,7 +59,7 @@ module Store
 
     def insert(design)
       @database[:project_versions].insert(project_key: design.key, version: design.version, name: design.name, made_at: Time.now.utc,
-                                          document: JSON.generate(Core::Data::Records::DESIGN.write(design)))
+        document: JSON.generate(Core::Data::Records::DESIGN.write(design)))
     end
 
     def saved(row)

@@ -7,14 +7,17 @@ module Store
     # ring that is not soldered · revision: raised by every change of anything; catalogue_revision, supply_revision: by changes of those
     Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision)
 
-    attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped, :worked_out
+    attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
+      :worked_out
 
     # @param path [String] see Database.open
     def initialize(path)
       @database = Database.open(path)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
       @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out =
-        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut].map { |keeper| keeper.new(@database) }
+        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut].map { |keeper|
+        keeper.new(@database)
+      }
     end
 
     # @return [Settings]

@@ -14,7 +14,10 @@ module Store
     end
 
     def put(class_id, document)
-      write { @database[:taken_kits].insert_conflict(:replace).insert(class_id: class_id, document: JSON.generate(document), made_at: Time.now.utc) }
+      write {
+        @database[:taken_kits].insert_conflict(:replace).insert(class_id: class_id, document: JSON.generate(document),
+          made_at: Time.now.utc)
+      }
     end
 
     def remove(class_id)

@@ -14,8 +14,11 @@ module Store
       other: 'The database %<path>s cannot be opened: %<reason>s.'
     }.freeze
     CAUSES = {
-      damaged: /not a database|malformed|NotADatabase|corrupt/i, locked: /locked|busy/i, full: /full|No space left/i,
-      not_writable: /readonly|read-only|Permission denied|unable to open|not permitted/i, not_a_folder: /Not a directory|File exists|Is a directory/i
+      damaged: /not a database|malformed|NotADatabase|corrupt/i,
+      locked: /locked|busy/i,
+      full: /full|No space left/i,
+      not_writable: /readonly|read-only|Permission denied|unable to open|not permitted/i,
+      not_a_folder: /Not a directory|File exists|Is a directory/i
     }.freeze
 
     attr_reader :code, :path

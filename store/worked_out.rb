@@ -50,7 +50,9 @@ module Store
 
     def write(batch)
       @database.transaction(mode: :immediate) do
-        batch.each { |digest, text| @database[:worked_out].insert_conflict(:replace).insert(digest: digest, document: text, made_at: Time.now.utc) }
+        batch.each { |digest, text|
+          @database[:worked_out].insert_conflict(:replace).insert(digest: digest, document: text, made_at: Time.now.utc)
+        }
         kept = @database[:worked_out].reverse(:made_at).limit(1, MOST).get(:made_at)
         @database[:worked_out].where { made_at <= kept }.delete if kept
       end

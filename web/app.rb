@@ -60,7 +60,8 @@ module Web
     def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today })
       app = serving(studio, runner, folder, stages, today)
       Rack::Builder.new do
-        use Rack::Static, urls: STATIC, root: Assets::FOLDER, header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
+        use Rack::Static, urls: STATIC, root: Assets::FOLDER,
+          header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use RequestLimits
         use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'

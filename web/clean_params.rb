@@ -17,7 +17,9 @@ module Web
     def cleaned(value, longest)
       case value
       when String then text(value, longest)
-      when Hash then value.key?(:tempfile) || value.key?('tempfile') ? value : value.to_h { |key, inner| [text(key.to_s, LONGEST), cleaned(inner, longest)] }
+      when Hash then value.key?(:tempfile) || value.key?('tempfile') ? value : value.to_h { |key, inner|
+        [text(key.to_s, LONGEST), cleaned(inner, longest)]
+      }
       when Array then value.map { |inner| cleaned(inner, longest) }
       else value
       end

@@ -4,7 +4,8 @@ module Web
   # How a draft is shown and changed: the sections that differ for a script, a redirect without one.
   module Composing
     def composer(id, place: nil, form: nil, notice: nil)
-      Presenters::Composer.new(studio, library, studio.drafts.find(id), unit: unit, place: place || text(:at), size: text(:size), form: form, notice: notice)
+      Presenters::Composer.new(studio, library, studio.drafts.find(id), unit: unit, place: place || text(:at), size: text(:size),
+        form: form, notice: notice)
     end
 
     def show_draft(id, **options)
@@ -19,7 +20,8 @@ module Web
       answer(id, gesture && gesture.place)
     rescue Store::Conflict
       status 409 unless redraw?
-      show_draft(id, notice: 'Somebody changed the same place in another window. Their change is shown; do yours again if it is still wanted.')
+      show_draft(id,
+        notice: 'Somebody changed the same place in another window. Their change is shown; do yours again if it is still wanted.')
     end
 
     def seen_state

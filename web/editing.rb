@@ -37,7 +37,8 @@ module Web
     rescue Store::Conflict => e
       status 409
       conflict = Presenters::Conflict.new(studio.classes.find(id), e, params.except('id', 'authenticity_token', 'take_over'), unit)
-      redraw? ? partial(:conflict, conflict: conflict, action: request.path) : page(:conflict, title: 'Changed in two windows', conflict: conflict, action: request.path)
+      redraw? ? partial(:conflict, conflict: conflict,
+        action: request.path) : page(:conflict, title: 'Changed in two windows', conflict: conflict, action: request.path)
     end
 
     def done(id, merged: [])

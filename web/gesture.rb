@@ -80,7 +80,7 @@ module Web
     def settings(design)
       component = design.components.find { |c| c.key == string('component') } or return {}
       Core::Construction::Registry.fetch(component.construction).parameters.each_value.reject { |p| p.type == :pattern }
-                              .select { |p| @params.key?(p.name.to_s) }.to_h { |p| [p.name.to_s, as_data(p)] }
+        .select { |p| @params.key?(p.name.to_s) }.to_h { |p| [p.name.to_s, as_data(p)] }
     end
 
     def as_data(parameter)

@@ -132,7 +132,8 @@ module Web
     # @param scale [Float, nil] pixels to the millimetre; nil makes it fit a chip
     def part_picture(part, scale: nil)
       PICTURES[[part, scale]] ||= begin
-        shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
+        shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm,
+          across: part.outer.to_mm, form: part.form)
         Formats::PieceSvg.picture(shape, scale)
       end
     end
@@ -144,7 +145,8 @@ module Web
 
     # Keeps a message for the page after a redirect.
     def tell(text, kind: :done, undo: nil)
-      env['rack.session']['notice'] = { 'text' => text.length > MOST_TOLD ? "#{text[0, MOST_TOLD]}…" : text, 'kind' => kind.to_s, 'undo' => undo }
+      env['rack.session']['notice'] =
+        { 'text' => text.length > MOST_TOLD ? "#{text[0, MOST_TOLD]}…" : text, 'kind' => kind.to_s, 'undo' => undo }
     end
 
     def take_notice

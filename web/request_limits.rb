@@ -25,8 +25,15 @@ module Web
       refusal(env) || Timeout.timeout(SECONDS, TookTooLong) { @app.call(env) }
     rescue TookTooLong
       answer(503, 'That took too long and was stopped. Nothing was changed. Try again with less at once.')
-    rescue EOFError, Rack::Multipart::MultipartPartLimitError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError, Rack::QueryParser::QueryLimitError,
-           Rack::Multipart::BoundaryTooLongError, RangeError, Encoding::CompatibilityError, Encoding::UndefinedConversionError
+    rescue EOFError,
+           Rack::Multipart::MultipartPartLimitError,
+           Rack::QueryParser::ParameterTypeError,
+           Rack::QueryParser::InvalidParameterError,
+           Rack::QueryParser::QueryLimitError,
+           Rack::Multipart::BoundaryTooLongError,
+           RangeError,
+           Encoding::CompatibilityError,
+           Encoding::UndefinedConversionError
       answer(400, 'That could not be read. Go back and send it again.')
     ensure
       env['rack.tempfiles']&.each { |file| file.close! if file.respond_to?(:close!) }
@@ -35,10 +42,12 @@ module Web
     private
 
     def refusal(env)
-      return answer(414, 'That address is too long. Go back and use the form.') if env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize > LONGEST_ADDRESS
+      return answer(414,
+        'That address is too long. Go back and use the form.') if env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize > LONGEST_ADDRESS
 
       most = PRICE_LIST.match?(env['PATH_INFO'].to_s) ? PRICE_LIST_BYTES : MOST_BYTES
-      return answer(413, "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
+      return answer(413,
+        "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
 
       answer(400, 'That form holds more than any of ours. Go back and send it again.') if overfull?(env)
     end

@@ -31,7 +31,9 @@ module Web
     def run
       folder
       lock
-      server = Puma::Server.new(->(env) { @app.call(env) }, nil, min_threads: THREADS, max_threads: THREADS, force_shutdown_after: STOP_SECONDS)
+      server = Puma::Server.new(->(env) {
+        @app.call(env)
+      }, nil, min_threads: THREADS, max_threads: THREADS, force_shutdown_after: STOP_SECONDS)
       @port = server.add_tcp_listener(HOST, @port).addr[1]
       serve(server)
     rescue Errno::EADDRINUSE
@@ -74,7 +76,8 @@ module Web
     def folder
       FileUtils.mkdir_p(@data, mode: OWNER_ONLY)
       File.chmod(OWNER_ONLY, @data) if File.owned?(@data)
-      raise CannotStart, "The folder #{@data} cannot be written. Give yourself the right to write there, or choose another with --data." unless File.writable?(@data)
+      raise CannotStart,
+        "The folder #{@data} cannot be written. Give yourself the right to write there, or choose another with --data." unless File.writable?(@data)
     rescue Errno::EEXIST, Errno::ENOTDIR
       raise CannotStart, "#{@data} is a file. Choose a folder with --data."
     rescue SystemCallError => e
@@ -87,7 +90,8 @@ module Web
       return if @lock.flock(File::LOCK_EX | File::LOCK_NB)
 
       held = @lock.read.strip
-      raise CannotStart, "This folder is being served already#{" at #{held}" unless held.empty?}. Use that, or choose another folder with --data."
+      raise CannotStart,
+        "This folder is being served already#{" at #{held}" unless held.empty?}. Use that, or choose another folder with --data."
     rescue SystemCallError => e
       raise CannotStart, "The folder #{@data} cannot be used: #{e.message.sub(/ @ .*/, '')}. Choose another with --data."
     end

@@ -161,7 +161,7 @@ module Application
       def stop(job, process)
         process.send(Worker::STOP)
         Thread.new { process.kill unless job.wait(STOP_SECONDS) }
-      rescue SystemCallError
+      rescue SystemCallError, IOError # it is gone already
         nil
       end
 

@@ -8,7 +8,7 @@ module Core
       # @return [Array<Need>] one a part, in bagging order then by name; the counts sum to the uses' counts × times
       def self.sum(uses, times: 1)
         uses.group_by(&:part).map { |part, same| Need.new(part: part, count: same.sum(&:count) * times) }
-            .sort_by { |need| [Catalogue::Part::KINDS.index(need.part.kind) || 99, need.part.name] }
+          .sort_by { |need| [Catalogue::Part::KINDS.index(need.part.kind) || 99, need.part.name] }
       end
     end
   end

@@ -58,11 +58,13 @@ module Core
         choices = plan.workshop.supply
         cost = ->(item) { market.unit_cost(item) || 0 }
         used = plan.needs.sum { |need| need.count * cost.(need.part) } + plan.line_totals.sum { |line, total| total.nm * cost.(line) }
-        lost = plan.spares.values.sum { |spares| spares.held(choices.spares) * cost.(spares.part) } + supply.lines.sum { |line| line.cuts.scrap.nm * cost.(line.line) }
+        lost = plan.spares.values.sum { |spares| spares.held(choices.spares) * cost.(spares.part) } + supply.lines.sum { |line|
+          line.cuts.scrap.nm * cost.(line.line)
+        }
         hours = Rational(plan.workshop.minutes + choices.around_minutes, 60)
         new(materials: market.money(used.ceil), wastage: market.money(lost.ceil), time: market.money(choices.hour) * hours, venue: market.money(choices.venue),
-            tools: market.money(choices.tools_share), people: plan.people.size, margin: choices.margin, rounding: [choices.rounding, 1].max,
-            unpriced: (plan.needs.map(&:part) + plan.line_totals.keys).reject { |item| market.unit_cost(item) })
+          tools: market.money(choices.tools_share), people: plan.people.size, margin: choices.margin, rounding: [choices.rounding, 1].max,
+          unpriced: (plan.needs.map(&:part) + plan.line_totals.keys).reject { |item| market.unit_cost(item) })
       end
     end
   end

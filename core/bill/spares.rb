@@ -17,7 +17,11 @@ module Core
       # `confidence ** (1 / k)` (Šidák, Journal of the American Statistical Association 62, 1967); in bags, each bag of it as well.
       # @param people [Array<PersonPlan>] @param confidence [Float] @return [Hash{Catalogue::Part=>Spares}]
       def self.of(people, confidence: CONFIDENCE)
-        uses = people.flat_map { |person| person.needs.map { |need| [need.part, need.count, Loss.probability(need.part, person.attendee.level)] } }
+        uses = people.flat_map { |person|
+          person.needs.map { |need|
+            [need.part, need.count, Loss.probability(need.part, person.attendee.level)]
+          }
+        }
         by_part = uses.group_by(&:first)
         each = confidence**(1.0 / [by_part.size, 1].max)
         by_part.to_h { |part, same| [part, of_part(part, same.map { |_, count, probability| { probability => count } }, each)] }

@@ -6,8 +6,19 @@ module Core
     module Mass
       # Grams in a cubic centimetre. Glass, quartz, brass, steel, copper, silver: CRC Handbook of Chemistry and Physics, typical values;
       # shell and pearl by calcium carbonate there; wood, horn and resin from memory.
-      DENSITIES = { 'glass' => 2.5, 'stone' => 2.65, 'brass' => 8.5, 'steel' => 7.9, 'copper' => 8.96, 'silver' => 10.5, 'shell' => 2.71, 'pearl' => 2.71,
-                    'wood' => 0.7, 'horn' => 1.3, 'resin' => 1.2 }.freeze
+      DENSITIES = {
+        'glass' => 2.5,
+        'stone' => 2.65,
+        'brass' => 8.5,
+        'steel' => 7.9,
+        'copper' => 8.96,
+        'silver' => 10.5,
+        'shell' => 2.71,
+        'pearl' => 2.71,
+        'wood' => 0.7,
+        'horn' => 1.3,
+        'resin' => 1.2
+      }.freeze
       HOLLOW = %i[ring clasp chain cover crimp connector cap].freeze
       # Findings are thin: this much of the space they take is metal (from memory).
       METAL_SHARE = 0.2

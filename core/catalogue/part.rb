@@ -41,7 +41,22 @@ module Core
       prepend Keyed
 
       NO_METAL = %w[glass stone shell pearl wood horn resin].freeze
-      KINDS = %i[bead finishing crimp cover clamshell clasp ring extender chain connector spacer_bar cap cord_end slider pendant tape].freeze
+      KINDS = %i[bead
+                 finishing
+                 crimp
+                 cover
+                 clamshell
+                 clasp
+                 ring
+                 extender
+                 chain
+                 connector
+                 spacer_bar
+                 cap
+                 cord_end
+                 slider
+                 pendant
+                 tape].freeze
       FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider].freeze
     end
   end

@@ -58,8 +58,10 @@ module Core
 
       def work_up(_solution, maker)
         total = runs.sum * petals
-        WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total), joins: through(wire, [bead]), drawing: Lazy.new { layout },
-                   lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: wire, closing_step: 'bind') })
+        WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total), joins: through(wire, [bead]), drawing: Lazy.new {
+          layout
+        },
+          lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: wire, closing_step: 'bind') })
       end
 
       # Loops are worked from one wire; each frame has its own.
@@ -75,7 +77,8 @@ module Core
         worked = way == :frame ? petals * row_pairs * 2 : petals
         [step('cut', 'cutting_wire', way == :frame ? petals : 1, preparable: true, cautions: %i[cutting]),
          step('load', 'loading', total, after: %w[cut], preparable: true, values: { beads: total }),
-         step(way.to_s, TECHNIQUES.fetch(way), worked, after: %w[load], values: { petals: petals, beads: beads, half: half, rows: row_pairs * 2 }),
+         step(way.to_s, TECHNIQUES.fetch(way), worked, after: %w[load],
+           values: { petals: petals, beads: beads, half: half, rows: row_pairs * 2 }),
          step('check', 'measuring', 1, after: [way.to_s], checkpoint: true, values: { petals: petals }),
          step('bind', 'twisting', 1, after: %w[check], cautions: %i[sharp_tails work_hardening])]
       end

@@ -12,7 +12,8 @@ module Core
       parameter :takes_clasp, :boolean, default: false
 
       def problems
-        [(trouble('parts', :pattern_of_nothing) if parts.empty?), (trouble('parts', :findings_fill) if parts.fills?),
+        [(trouble('parts', :pattern_of_nothing) if parts.empty?),
+         (trouble('parts', :findings_fill) if parts.fills?),
          (trouble('takes_clasp', :no_chain) if takes_clasp && chain_links.empty?)].compact
       end
 
@@ -41,7 +42,7 @@ module Core
 
       def work_up(_solution, _maker)
         WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new { layout },
-                   lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: End.new(item: row.first), last: End.new(item: row.last) })
+          lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: End.new(item: row.first), last: End.new(item: row.last) })
       end
 
       # One opening ring joins the two parts beside it.

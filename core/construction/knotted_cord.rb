@@ -32,13 +32,16 @@ module Core
       parameter :button, :part, of: %i[bead pendant], required: false
 
       def problems
-        [(trouble('beads', :pattern_of_nothing) if beads.empty?), (trouble('beads', :nothing_may_fill) if beads.fills?),
-         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords), (trouble('button', :button_missing) if closure == :loop && button.nil?),
+        [(trouble('beads', :pattern_of_nothing) if beads.empty?),
+         (trouble('beads', :nothing_may_fill) if beads.fills?),
+         (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords),
+         (trouble('button', :button_missing) if closure == :loop && button.nil?),
          (trouble('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: bare + closing_length, step: beads.fixed_length + (knot_length * 2) + bare, height: tallest(beads.expand), most: 300)
+        @fill ||= Sizing::Fill.new(base: bare + closing_length, step: beads.fixed_length + (knot_length * 2) + bare,
+          height: tallest(beads.expand), most: 300)
       end
 
       def play
@@ -85,8 +88,8 @@ module Core
         n = solution.repeats
         bead_uses = tally(beads.expand.map { |part| [part, :bead] }, n)
         WorkUp.new(parts: bead_uses + closing_parts, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
-                   drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-                   anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
+          drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
+          anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
       end
 
       def closing_parts
@@ -98,21 +101,26 @@ module Core
       def cuts(solution, maker)
         tails = (Tails.at(Tails::KNOTTED_MM, maker, cord) * 2) + (closure == :slider ? Measure::Length.mm(PULL_MM * 2) : Measure::Length::ZERO)
         consumption = (knot_consumption * 2 * solution.repeats) + closing_consumption
-        single = Cut.new(line: cord, count: cords - (folded * 2), role: :cord, body: solution.length, consumption: consumption, tails: tails)
-        double = Cut.new(line: cord, count: folded, role: :folded_cord, body: solution.length * 2, consumption: consumption * 2, tails: tails)
+        single = Cut.new(line: cord, count: cords - (folded * 2), role: :cord, body: solution.length, consumption: consumption,
+          tails: tails)
+        double = Cut.new(line: cord, count: folded, role: :folded_cord, body: solution.length * 2, consumption: consumption * 2,
+          tails: tails)
         [single, double].select { |cut| cut.count.positive? }
       end
 
       def lengths(solution)
         n = solution.repeats
         Lengths.new(beaded: solution.length, play: play, repeats: n, unit: fill.step, options: solution.options,
-                    working: [term(:closure, closing_length), term(:beads_of, beads.fixed_length * n, count: n, each: beads.fixed_length),
-                              term(:knots_of, knot_length * 2 * n, count: 2 * n, each: knot_length), term(:bare_of, bare * (n + 1), count: n + 1, each: bare)])
+          working: [term(:closure, closing_length),
+                    term(:beads_of, beads.fixed_length * n, count: n, each: beads.fixed_length),
+                    term(:knots_of, knot_length * 2 * n, count: 2 * n, each: knot_length),
+                    term(:bare_of, bare * (n + 1), count: n + 1, each: bare)])
       end
 
       def steps(repeats)
         skill = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
-        [step('cut', 'cutting_line', cords - folded, preparable: true), step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }),
+        [step('cut', 'cutting_line', cords - folded, preparable: true),
+         step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }),
          step('knot', skill, repeats * 2, after: %w[gather], values: { beads: repeats, knots: repeats * 2 }),
          step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: repeats }),
          closing_step,
@@ -120,15 +128,20 @@ module Core
       end
 
       def closing_step
-        return step('glue', 'gluing', 2, after: %w[check_length], waits: Stretch::GLUE_MINUTES, cautions: %i[cement]) if closure == :cord_ends
+        return step('glue', 'gluing', 2, after: %w[check_length], waits: Stretch::GLUE_MINUTES,
+          cautions: %i[cement]) if closure == :cord_ends
         return step('slide', 'stringing', 2, after: %w[check_length]) if closure == :slider && slider
 
-        step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], values: { closure: closure })
+        step('close', closure == :slider ? 'barrel_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: %w[check_length],
+          values: { closure: closure })
       end
 
       def joins
-        closing = { cord_ends: (Join.new(kind: :cord_in_end, inner: cord, outer: cord_end, at: 0.0, passes: cords) if cord_end),
-                    slider: (Join.new(kind: :holds_by_friction, inner: cord, outer: slider, at: 0.0, passes: 2 * cords) if slider) }[closure]
+        closing = {
+          cord_ends: (Join.new(kind: :cord_in_end, inner: cord, outer: cord_end, at: 0.0, passes: cords) if cord_end),
+          slider: (Join.new(kind: :holds_by_friction, inner: cord, outer: slider, at: 0.0,
+            passes: 2 * cords) if slider)
+        }[closure]
         [*through(cord, beads.expand, passes: cords), *closing]
       end
 
@@ -144,7 +157,11 @@ module Core
 
       # @return [Float] millimetres before the first bare stretch
       def first_length
-        { loop: (button ? button.along + knot_length : nil), slider: slider ? slider.along : knot_length, cord_ends: cord_end&.along }.fetch(closure).to_mm
+        {
+          loop: (button ? button.along + knot_length : nil),
+          slider: slider ? slider.along : knot_length,
+          cord_ends: cord_end&.along
+        }.fetch(closure).to_mm
       end
 
       def closing_shapes(solution)
@@ -160,7 +177,8 @@ module Core
       end
 
       def knot_shape(start)
-        Shape.new(item: cord, role: :line, x: start + (knot_length.to_mm / 2), y: 0.0, along: knot_length.to_mm, across: bundle.to_mm * 1.8, form: :knot)
+        Shape.new(item: cord, role: :line, x: start + (knot_length.to_mm / 2), y: 0.0, along: knot_length.to_mm,
+          across: bundle.to_mm * 1.8, form: :knot)
       end
     end
   end

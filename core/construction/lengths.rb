@@ -6,6 +6,7 @@ module Core
     # repeats: times the filling unit was placed, nil for a fixed component · unit: length of one
     # options: other ways within reach, best first · fillers: [Part] that close a gap
     # working: [Sizing::Term] of operation :part, which add up to beaded
-    Lengths = Value.define(:beaded, play: Measure::Length::ZERO, repeats: nil, unit: nil, options: [].freeze, fillers: [].freeze, working: [].freeze)
+    Lengths = Value.define(:beaded, play: Measure::Length::ZERO, repeats: nil, unit: nil, options: [].freeze, fillers: [].freeze,
+      working: [].freeze)
   end
 end

@@ -20,14 +20,16 @@ module Core
       parameter :bars, :integer, default: 0, range: 0..9
 
       def problems
-        [(trouble('wire', :not_memory_wire, name: wire.name) if wire.kind != :memory_wire), (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
-         (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?), (trouble('bar', :bar_missing) if bars.positive? && bar.nil?),
+        [(trouble('wire', :not_memory_wire, name: wire.name) if wire.kind != :memory_wire),
+         (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+         (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
+         (trouble('bar', :bar_missing) if bars.positive? && bar.nil?),
          (trouble('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines != rows)].compact
       end
 
       def fill
         @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length, step: pattern.unit_length * symmetric, height: tallest(pattern.unit),
-                                   most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
+          most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
       end
 
       private
@@ -66,7 +68,7 @@ module Core
         beads = row(solution.repeats)
         strung = beads.reject { |_, role| role == :bar }
         WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]), cuts: [cut(solution, maker)], steps: steps(strung.size),
-                   joins: through(wire, beads.map(&:first).uniq), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
+          joins: through(wire, beads.map(&:first).uniq), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
       end
 
       def cut(solution, maker)
@@ -77,8 +79,9 @@ module Core
 
       def lengths(solution)
         Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
-                    working: [(term(:bars, bar_length, count: bars) if bars.positive?), (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
-                              term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
+          working: [(term(:bars, bar_length, count: bars) if bars.positive?),
+                    (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
+                    term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
       end
 
       def steps(beads)
@@ -94,7 +97,9 @@ module Core
         at = running(beads.map(&:first))
         pitch = beads.map { |part, role| role == :bar ? 0.0 : part.outer.to_mm }.max
         across(rows, pitch).flat_map { |y| [line_shape(wire, solution.length.to_mm, y), *row_shapes(beads, at, y)] } +
-          beads.each_with_index.select { |(_, role), _| role == :bar }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) }
+          beads.each_with_index.select { |(_, role), _|
+            role == :bar
+          }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) }
       end
 
       def row_shapes(beads, at, y_mm)

@@ -4,7 +4,9 @@ module Core
   module Construction
     # Every construction by its key. A new one is one file, one spec and one line here.
     module Registry
-      ALL = [Strung, TwoHole, Stretch, MemoryCoil, Stations, TwistedStrands, KnottedCord, BeadedFlower, Findings].to_h { |construction| [construction.key, construction] }.freeze
+      ALL = [Strung, TwoHole, Stretch, MemoryCoil, Stations, TwistedStrands, KnottedCord, BeadedFlower, Findings].to_h { |construction|
+        [construction.key, construction]
+      }.freeze
 
       module_function
 

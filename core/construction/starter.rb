@@ -9,7 +9,9 @@ module Core
       # @param construction [Class] @param table [Catalogue::Table]
       # @return [Hash{String=>Object}] data that builds, where the catalogue holds what it needs
       def parameters(construction, table)
-        data = construction.parameters.each_value.select(&:required).select { |p| p.default.nil? }.to_h { |p| [p.name.to_s, first(p, table, 0)] }.compact
+        data = construction.parameters.each_value.select(&:required).select { |p|
+          p.default.nil?
+        }.to_h { |p| [p.name.to_s, first(p, table, 0)] }.compact
         3.times { data = mended(construction, data, table) }
         data
       end
@@ -24,7 +26,9 @@ module Core
 
       def mend(construction, data, name, table)
         parameter = construction.parameters[name.to_sym] or return data
-        candidates(parameter, table).map { |candidate| data.merge(name => candidate) }.find { |tried| clean?(construction, tried, name, table) } || data
+        candidates(parameter, table).map { |candidate|
+          data.merge(name => candidate)
+        }.find { |tried| clean?(construction, tried, name, table) } || data
       end
 
       def clean?(construction, data, name, table)

@@ -21,7 +21,8 @@ module Core
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: gap + (crimp.along * 2), step: held_length + gap, height: tallest(station.expand), fewest: layers > 1 ? 2 : 1, most: 200)
+        @fill ||= Sizing::Fill.new(base: gap + (crimp.along * 2), step: held_length + gap, height: tallest(station.expand),
+          fewest: layers > 1 ? 2 : 1, most: 200)
       end
 
       # Gaps stretch or shrink so that the target is met exactly.
@@ -56,20 +57,22 @@ module Core
       def work_up(solution, maker)
         total = all_stations(solution.repeats)
         WorkUp.new(parts: tally(held, total) + [count(crimp, 2 * layers, :end_crimp)], cuts: [cut(solution, maker)], steps: steps(total), joins: joins,
-                   drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-                   ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'), last: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends') })
+          drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
+          ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'), last: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends') })
       end
 
       def cut(solution, maker)
-        Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
+        Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+          tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
       end
 
       def lengths(solution)
         n = solution.repeats
         gaps = solution.length - (crimp.along * 2) - (held_length * n)
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
-                    working: [term(:crimps, crimp.along * 2), term(:stations_of, held_length * n, count: n, each: held_length),
-                              term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), asked: gap)])
+          working: [term(:crimps, crimp.along * 2),
+                    term(:stations_of, held_length * n, count: n, each: held_length),
+                    term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), asked: gap)])
       end
 
       def steps(total)
@@ -85,7 +88,8 @@ module Core
       def joins
         kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
         through(line, station.expand, passes: lines) + [Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines),
-                                                        Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2 * lines)]
+                                                        Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0,
+                                                          passes: 2 * lines)]
       end
 
       def layout(solution)

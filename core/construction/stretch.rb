@@ -19,13 +19,14 @@ module Core
       parameter :doubled, :boolean, default: false
 
       def problems
-        [(trouble('elastic', :not_elastic, name: elastic.name) if elastic.kind != :elastic), (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+        [(trouble('elastic', :not_elastic, name: elastic.name) if elastic.kind != :elastic),
+         (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
          (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
       end
 
       def fill
         @fill ||= Sizing::Fill.new(base: pattern.fixed_length + (hider ? hider.along : Measure::Length::ZERO), step: pattern.unit_length,
-                                   height: tallest(pattern.unit), most: Pattern::LARGEST / [pattern.unit.size, 1].max)
+          height: tallest(pattern.unit), most: Pattern::LARGEST / [pattern.unit.size, 1].max)
       end
 
       private
@@ -40,8 +41,10 @@ module Core
 
       def work_up(solution, _maker)
         beads = row(solution.repeats)
-        WorkUp.new(parts: tally(beads), cuts: [cut(solution)], steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) },
-                   lengths: lengths(solution), anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
+        WorkUp.new(parts: tally(beads), cuts: [cut(solution)], steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
+          layout(beads, solution)
+        },
+          lengths: lengths(solution), anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
       end
 
       def cut(solution)
@@ -51,20 +54,23 @@ module Core
 
       def lengths(solution)
         Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
-                    working: [(term(:fixed_beads, fill.base) if fill.base.positive?), term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
+          working: [(term(:fixed_beads, fill.base) if fill.base.positive?), term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
       end
 
       def steps(beads)
-        [step('cut', 'cutting_line', 1, preparable: true), step('pre_stretch', 'measuring', 1, after: %w[cut]),
+        [step('cut', 'cutting_line', 1, preparable: true),
+         step('pre_stretch', 'measuring', 1, after: %w[cut]),
          step('string', 'stringing', beads, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
-         step('knot', 'elastic_knot', 1, after: %w[check_length]), step('glue', 'gluing', 1, after: %w[knot], waits: GLUE_MINUTES, cautions: %i[cement]),
+         step('knot', 'elastic_knot', 1, after: %w[check_length]),
+         step('glue', 'gluing', 1, after: %w[knot], waits: GLUE_MINUTES, cautions: %i[cement]),
          step('trim', 'trimming', 2, after: %w[glue], cautions: %i[cutting])]
       end
 
       def joins(beads)
         through(elastic, beads, passes: passes) + [Join.new(kind: :elastic_for_bead, inner: elastic, outer: beads.max_by(&:outer), at: 0.0),
-                                                   (Join.new(kind: :knot_in_bead, inner: elastic, outer: hider, at: 0.0, passes: 2 * passes) if hider)].compact
+                                                   (Join.new(kind: :knot_in_bead, inner: elastic, outer: hider, at: 0.0,
+                                                     passes: 2 * passes) if hider)].compact
       end
 
       def layout(beads, solution)

@@ -52,9 +52,9 @@ module Core
 
       def growth(sides, finish)
         Sizing::Fill.new(base: (pattern.fixed_length * sides) + centre.fixed_length + (finish * 2), step: pattern.unit_length * sides,
-                         height: pattern.unit.map(&:height_above_skin).max, fewest: 1,
-                         most: Pattern::LARGEST / (pattern.unit.size * sides), filler: filler_rule,
-                         centre: centre.fixed_length)
+          height: pattern.unit.map(&:height_above_skin).max, fewest: 1,
+          most: Pattern::LARGEST / (pattern.unit.size * sides), filler: filler_rule,
+          centre: centre.fixed_length)
       end
 
       def filler_rule
@@ -69,14 +69,16 @@ module Core
       def work_up(solution, maker)
         beads = sequence(solution)
         WorkUp.new(parts: tally(beads, strands) + end_uses, cuts: [cut(beads, solution, maker)], steps: steps(beads, solution), joins: joins(beads),
-                   drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: anchors(beads), lengths: lengths(solution))
+          drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: anchors(beads), lengths: lengths(solution))
       end
 
       def lengths(solution)
         fillers = filler ? [filler] * (solution.fillers * 2) : []
-        working = [term(:fixed_beads, fill.base), term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
+        working = [term(:fixed_beads, fill.base),
+                   term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
                    (term(:fillers, lengthwise(fillers), count: fillers.size) if fillers.any?)].compact
-        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options, fillers: fillers, working: working)
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options, fillers: fillers,
+          working: working)
       end
 
       # @return [Array<(Catalogue::Part, Symbol)>] part and role, from the first end, without the crimped ends
@@ -99,7 +101,8 @@ module Core
       end
 
       def cut(beads, solution, maker)
-        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: tail(beads, maker) * 2)
+        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+          tails: tail(beads, maker) * 2)
       end
 
       def tail(beads, maker)
@@ -110,11 +113,13 @@ module Core
 
       def steps(beads, solution)
         StrungSteps.new(crimp_technique: CRIMP_TECHNIQUES.fetch(school), covered: school == :covered, start: start, strands: strands,
-                        beads: beads.map(&:first), length: solution.length, buried: tails == :buried).to_a
+          beads: beads.map(&:first), length: solution.length, buried: tails == :buried).to_a
       end
 
       def joins(beads)
-        through = passes_by_part(beads).map { |part, (at, passes)| Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes) }
+        through = passes_by_part(beads).map { |part, (at, passes)|
+          Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes)
+        }
         through << Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2)
         through << Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) unless terminal == crimp
         through << Join.new(kind: :cover_beside, inner: beads.first.first, outer: cover, at: 0.0) if school == :covered
@@ -137,7 +142,9 @@ module Core
       # A cap sits on the bead beside it.
       def caps(beads, at)
         beads.each_with_index.select { |(part, _), _| part.kind == :cap }.filter_map do |(cap, _), i|
-          neighbour = [i + 1, i - 1].select { |n| n.between?(0, beads.size - 1) }.map { |n| beads[n].first }.find { |part| part.kind != :cap }
+          neighbour = [i + 1, i - 1].select { |n|
+            n.between?(0, beads.size - 1)
+          }.map { |n| beads[n].first }.find { |part| part.kind != :cap }
           Join.new(kind: :cap_on_bead, inner: neighbour, outer: cap, at: at[i]) if neighbour
         end
       end
@@ -150,7 +157,11 @@ module Core
         at = positions(beads)
         length = solution.length.to_mm
         across(strands, beads.map { |part, _| part.outer.to_mm }.max).flat_map do |y|
-          [line_shape(line, length, y), *end_shapes(length, y), *beads.each_with_index.map { |(part, role), i| part_shape(part, role, at[i], y) }]
+          [line_shape(line, length, y),
+           *end_shapes(length, y),
+           *beads.each_with_index.map { |(part, role), i|
+             part_shape(part, role, at[i], y)
+           }]
         end
       end
 
@@ -160,7 +171,10 @@ module Core
       end
 
       def line_ends
-        { first: End.new(item: line, passes: 2 * strands, closing_step: 'first_end'), last: End.new(item: line, passes: 2 * strands, closing_step: 'second_end') }
+        {
+          first: End.new(item: line, passes: 2 * strands, closing_step: 'first_end'),
+          last: End.new(item: line, passes: 2 * strands, closing_step: 'second_end')
+        }
       end
 
       def anchors(beads)

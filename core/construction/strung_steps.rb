@@ -42,7 +42,7 @@ module Core
         small = @beads.count { |bead| bead.outer < Strung::SMALL_BELOW }
         effort = Rational((@beads.size - small) + (small * Strung::SMALL_EFFORT), [@beads.size, 1].max)
         step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands }, adds: %i[line bead centre filler finishing],
-                                                            after: ['lay_out', stopper? ? 'stop_end' : 'first_end'])
+          after: ['lay_out', stopper? ? 'stop_end' : 'first_end'])
       end
 
       def check
@@ -54,7 +54,8 @@ module Core
       end
 
       def second_end
-        step('second_end', @crimp_technique, @strands, adds: %i[crimp], effort: Strung::SECOND_END_EFFORT, after: %w[first_end check_length])
+        step('second_end', @crimp_technique, @strands, adds: %i[crimp], effort: Strung::SECOND_END_EFFORT,
+          after: %w[first_end check_length])
       end
 
       def covers

@@ -15,13 +15,14 @@ module Core
       parameter :turns, :integer, default: 3, range: 1..12
 
       def problems
-        [(trouble('pattern', :pattern_of_nothing) if pattern.empty?), (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
+        [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+         (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
       end
 
       # In lengths of one strand, laid straight.
       def fill
         @fill ||= Sizing::Fill.new(base: pattern.fixed_length + (crimp.along * 2), step: pattern.unit_length, height: Measure::Length::ZERO,
-                                   most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
+          most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
       end
 
       def call(target:, maker:)
@@ -50,21 +51,25 @@ module Core
       def work_up(solution, maker)
         beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
         WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)], cuts: [cut(solution, maker)],
-                   steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, hanging(solution.length).to_mm) }, lengths: lengths(solution),
-                   ends: { first: End.new(item: ring) })
+          steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
+                                                                        layout(beads, hanging(solution.length).to_mm)
+                                                                      }, lengths: lengths(solution),
+          ends: { first: End.new(item: ring) })
       end
 
       def cut(solution, maker)
-        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
+        Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+          tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
       end
 
       def lengths(solution)
         Lengths.new(beaded: hanging(solution.length) + ring.along, repeats: solution.repeats, unit: (fill.step / 2),
-                    working: [term(:ring, ring.along), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns, count: solution.repeats, each: fill.step)])
+          working: [term(:ring, ring.along), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns, count: solution.repeats, each: fill.step)])
       end
 
       def steps(beads)
-        [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]), step('first_loops', 'flat_crimp', strands, after: %w[cut]),
+        [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
+         step('first_loops', 'flat_crimp', strands, after: %w[cut]),
          step('string', 'stringing', beads * strands, after: %w[first_loops], values: { beads: beads }),
          step('second_loops', 'flat_crimp', strands, effort: Strung::SECOND_END_EFFORT, after: %w[string]),
          step('trim_tails', 'trimming', 2 * strands, after: %w[second_loops], cautions: %i[cutting sharp_tails]),

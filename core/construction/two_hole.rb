@@ -24,7 +24,8 @@ module Core
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: base, step: along(bead) + gap, height: bead.height_above_skin, most: Pattern::LARGEST / (lines * 4))
+        @fill ||= Sizing::Fill.new(base: base, step: along(bead) + gap, height: bead.height_above_skin,
+          most: Pattern::LARGEST / (lines * 4))
       end
 
       private
@@ -47,34 +48,42 @@ module Core
       end
 
       def work_up(solution, maker)
-        WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)], steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
-                   lengths: lengths(solution), ends: %i[first last].to_h { |place| [place, End.new(item: link || connector)] },
-                   anchors: { centre: Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends') })
+        WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)], steps: steps(solution.repeats), joins: joins, drawing: Lazy.new {
+          layout(solution)
+        },
+          lengths: lengths(solution), ends: %i[first last].to_h { |place| [place, End.new(item: link || connector)] },
+          anchors: { centre: Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends') })
       end
 
       def parts(repeats)
         small = between.expand.map { |part| [part, :between] }
-        [count(bead, repeats, :bead), *tally(small, gaps(repeats) * lines), count(crimp, 2 * lines, :crimp), count(connector, 2, :connector),
+        [count(bead, repeats, :bead),
+         *tally(small, gaps(repeats) * lines),
+         count(crimp, 2 * lines, :crimp),
+         count(connector, 2, :connector),
          (count(link, 2, :link) if link)].compact
       end
 
       def cut(solution, maker)
         body = solution.length - ((connector.along + (link ? link.along : Measure::Length::ZERO)) * 2)
-        Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO, tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
+        Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO,
+          tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
       end
 
       def lengths(solution)
         n = solution.repeats
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
-                    working: [term(:crimps_and_connectors, ends), term(:beads_of, along(bead) * n, count: n, each: along(bead)),
-                              (term(:gaps_of, gap * gaps(n), count: gaps(n), each: gap) unless gap.zero?)].compact)
+          working: [term(:crimps_and_connectors, ends),
+                    term(:beads_of, along(bead) * n, count: n, each: along(bead)),
+                    (term(:gaps_of, gap * gaps(n), count: gaps(n), each: gap) unless gap.zero?)].compact)
       end
 
       def steps(repeats)
         small = between.expand.size * gaps(repeats) * lines
         [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
          step('first_ends', 'flat_crimp', lines, after: %w[cut_lines]),
-         step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between], values: { beads: repeats, small: small, lines: lines }),
+         step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
+           values: { beads: repeats, small: small, lines: lines }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
          step('second_ends', 'flat_crimp', lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]),
          (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
@@ -92,7 +101,9 @@ module Core
         row = [*end_row, *body_row(solution.repeats), *end_row.reverse]
         at = running(row.map(&:first))
         across(lines, pitch).map { |y| line_shape(line, length, y) } + row.each_with_index.flat_map do |(part, role), i|
-          %i[between crimp].include?(role) ? across(lines, pitch).map { |y| part_shape(part, role, at[i], y) } : [part_shape(part, role, at[i])]
+          %i[between crimp].include?(role) ? across(lines, pitch).map { |y|
+            part_shape(part, role, at[i], y)
+          } : [part_shape(part, role, at[i])]
         end
       end
 

@@ -18,7 +18,7 @@ module Core
           tails = off_reel ? cut.tails / 2 : cut.tails
           exact = cut.body + cut.consumption + tails
           new(line: line, role: role, count: same.sum(&:count) * times, exact: exact, length: STEP * (exact / STEP).ceil,
-              body: cut.body, consumption: cut.consumption, tails: tails)
+            body: cut.body, consumption: cut.consumption, tails: tails)
         end.sort_by { |need| -need.exact }
       end
 

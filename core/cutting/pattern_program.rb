@@ -39,7 +39,9 @@ module Core
       def begin_with_single_lengths
         each = @sizes.map { |size| @rooms.first / size }
         limits = @sources.drop(1).map(&:last)
-        @basis = each.each_index.map { |i| Column.new(0, each.each_index.map { |j| i == j ? each[i] : 0 }, 1.0) } + limits.map { Column.new(nil, [0] * each.size, 0.0) }
+        @basis = each.each_index.map { |i| Column.new(0, each.each_index.map { |j| i == j ? each[i] : 0 }, 1.0) } + limits.map {
+          Column.new(nil, [0] * each.size, 0.0)
+        }
         size = each.size + limits.size
         @inverse = Array.new(size) { |i| Array.new(size) { |j| i == j ? 1.0 / (each[i] || 1) : 0.0 } }
         @times = @demands.zip(each).map { |demand, count| demand.fdiv(count) } + limits.map(&:to_f)
@@ -133,8 +135,15 @@ module Core
       end
 
       def patterns
-        @basis.zip(@times).reject { |column, times| column.source.nil? || times < PAYS || column.counts.all?(&:zero?) }.map do |column, times|
-          [@sources[column.source].first, column.source.positive?, @lengths.zip(column.counts).reject { |_, count| count.zero? }.to_h, times]
+        @basis.zip(@times).reject { |column, times|
+          column.source.nil? || times < PAYS || column.counts.all?(&:zero?)
+        }.map do |column, times|
+          [@sources[column.source].first,
+           column.source.positive?,
+           @lengths.zip(column.counts).reject { |_, count|
+             count.zero?
+           }.to_h,
+           times]
         end
       end
     end

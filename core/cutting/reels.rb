@@ -36,7 +36,9 @@ module Core
 
         fitting, too_long = @pieces.partition { |piece| piece.length <= longest }
         bars, bound, unplaced = fitting.empty? ? [[], 0, []] : best(fitting)
-        CutPlan.new(bars: tidied(bars).sort_by { |bar| [bar.fresh? ? 1 : 0, -bar.length] }, bound: bound, too_long: too_long, unplaced: unplaced, usable: @usable)
+        CutPlan.new(bars: tidied(bars).sort_by { |bar|
+          [bar.fresh? ? 1 : 0, -bar.length]
+        }, bound: bound, too_long: too_long, unplaced: unplaced, usable: @usable)
       end
 
       private
@@ -129,7 +131,7 @@ module Core
         waiting = pieces.group_by { |piece| piece.length.nm }.transform_values(&:dup)
         bars = relaxed.patterns.sort_by { |*, times| -times }.flat_map do |length, held, counts, times|
           Array.new((times + lift).floor) { counts.flat_map { |size, count| waiting[size].shift(count) } }.reject(&:empty?)
-               .map { |taken| Bar.new(length: Measure::Length.new(length), pieces: taken, fresh: !held) }
+            .map { |taken| Bar.new(length: Measure::Length.new(length), pieces: taken, fresh: !held) }
         end
         bars, spilled = within(bars)
         refill(bars, (waiting.values.flatten + spilled).sort_by { |piece| -piece.length })
@@ -137,7 +139,9 @@ module Core
 
       # No more bars than are on hand: rounding up may have taken one too many.
       def within(bars)
-        kept = bars.group_by { |bar| [bar.fresh?, bar.length] }.flat_map { |(new, length), same| new ? same : same.first(@stock.count(length)) }
+        kept = bars.group_by { |bar|
+          [bar.fresh?, bar.length]
+        }.flat_map { |(new, length), same| new ? same : same.first(@stock.count(length)) }
         [kept, without(bars.flat_map(&:pieces), kept.flat_map(&:pieces))]
       end
 
@@ -185,7 +189,9 @@ module Core
         pieces = fresh.flat_map(&:pieces).sort_by { |piece| -piece.length }
         needed = Measure::Length.sum(pieces.map(&:length))
         combinations = @reel_lengths.repeated_combination(fresh.size).sort_by { |lengths| lengths.sum(&:nm) }
-        found = combinations.drop_while { |lengths| Measure::Length.sum(lengths) < needed }.first(MOST_COMBINATIONS).lazy.filter_map { |lengths| held_by(pieces, lengths) }.first
+        found = combinations.drop_while { |lengths|
+          Measure::Length.sum(lengths) < needed
+        }.first(MOST_COMBINATIONS).lazy.filter_map { |lengths| held_by(pieces, lengths) }.first
         bars.reject(&:fresh?) + (found || fresh)
       end
 

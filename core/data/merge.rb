@@ -24,7 +24,7 @@ module Core
         torn = torn_branches(my_changes, their_changes, mine, theirs)
         conflicts = torn.map { |path| conflict(path, *[base, mine, theirs].map { |data| data.dig(*path) }) } +
                     (my_changes & their_changes).reject { |path| torn.include?(path.first(BRANCH)) || flat[1][path] == flat[2][path] }
-                                                .map { |path| conflict(path, *flat.map { |side| side[path] }) }
+                      .map { |path| conflict(path, *flat.map { |side| side[path] }) }
         held_back = mine_wins ? [] : conflicts.map(&:path)
         merged = apply(theirs, flat[1], my_changes.reject { |path| held_back.include?(path) || torn.include?(path.first(BRANCH)) })
         merged = torn.reduce(merged) { |data, path| put(data, path, mine.dig(*path)) } if mine_wins
@@ -44,7 +44,11 @@ module Core
 
       # Branches that one side no longer has while the other changed something in them.
       def torn_branches(my_changes, their_changes, mine, theirs)
-        branches = [my_changes, their_changes].map { |paths| paths.select { |path| path.size > BRANCH }.map { |path| path.first(BRANCH) }.uniq }
+        branches = [my_changes, their_changes].map { |paths|
+          paths.select { |path|
+            path.size > BRANCH
+          }.map { |path| path.first(BRANCH) }.uniq
+        }
         (branches.first & branches.last).select { |path| mine.dig(*path).nil? ^ theirs.dig(*path).nil? }
       end
 

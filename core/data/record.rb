@@ -8,27 +8,41 @@ module Core
     # Writing leaves out what equals its default; reading takes the default for what is absent.
     class Record
       READ = {
-        text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v }, money: ->(v) { v },
+        text: ->(v) { v },
+        integer: ->(v) { v },
+        number: ->(v) { v },
+        boolean: ->(v) { v },
+        data: ->(v) { v },
+        money: ->(v) { v },
         symbol: ->(v) { v.to_sym },
         length: ->(v) { Measure::Length.parse(v) },
         lengths: ->(v) { v.to_h { |key, text| [key.to_sym, Measure::Length.parse(text)] } },
-        texts: ->(v) { v }, symbols: ->(v) { v.map(&:to_sym) },
+        texts: ->(v) { v },
+        symbols: ->(v) { v.map(&:to_sym) },
         date: ->(v) { Date.iso8601(v) },
         clock: ->(v) { Measure::ClockTime.parse(v) },
         paces: ->(v) { v.to_h { |level, pace| [level.to_i, pace] } },
-        policies: ->(v) { v.transform_values(&:to_sym) }, counts: ->(v) { v },
+        policies: ->(v) { v.transform_values(&:to_sym) },
+        counts: ->(v) { v },
         experience: ->(v) { v.transform_values { |done| People::Experience.new(times: done['times'], last: done['last'] && Date.iso8601(done['last'])) } }
       }.freeze
       WRITE = {
-        text: ->(v) { v }, integer: ->(v) { v }, number: ->(v) { v }, boolean: ->(v) { v }, data: ->(v) { v }, money: ->(v) { v },
+        text: ->(v) { v },
+        integer: ->(v) { v },
+        number: ->(v) { v },
+        boolean: ->(v) { v },
+        data: ->(v) { v },
+        money: ->(v) { v },
         symbol: ->(v) { v.to_s },
         length: ->(v) { v.to_s },
         lengths: ->(v) { v.to_h { |key, length| [key.to_s, length.to_s] } },
-        texts: ->(v) { v }, symbols: ->(v) { v.map(&:to_s) },
+        texts: ->(v) { v },
+        symbols: ->(v) { v.map(&:to_s) },
         date: ->(v) { v.iso8601 },
         clock: ->(v) { v.to_s },
         paces: ->(v) { v.to_h { |level, pace| [level.to_s, pace] } },
-        policies: ->(v) { v.transform_values(&:to_s) }, counts: ->(v) { v },
+        policies: ->(v) { v.transform_values(&:to_s) },
+        counts: ->(v) { v },
         experience: ->(v) { v.transform_values { |done| { 'times' => done.times, 'last' => done.last&.iso8601 }.compact } }
       }.freeze
 
@@ -46,7 +60,9 @@ module Core
       # @raise [Measure::NotALength, ArgumentError] for data no schema let through
       def read(data)
         given = fields.select { |name, _| !data[name.to_s].nil? }
-        @type.new(**given.to_h { |name, kind| [name, kind.is_a?(Symbol) ? READ.fetch(kind).call(data[name.to_s]) : kind.read_field(data[name.to_s])] })
+        @type.new(**given.to_h { |name, kind|
+          [name, kind.is_a?(Symbol) ? READ.fetch(kind).call(data[name.to_s]) : kind.read_field(data[name.to_s])]
+        })
       end
 
       # @return [Hash{String=>Object}]

@@ -5,40 +5,47 @@ module Core
     # The plain form of each value that is saved or exchanged.
     module Records
       PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
-                                         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
-                                         soldered: :boolean, gap: :length, material: :text, mass_mg: :integer, nickel_free: :boolean,
-                                         malleable: :boolean, magnetic: :boolean, faces_with: :symbol)
+        hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
+        soldered: :boolean, gap: :length, material: :text, mass_mg: :integer, nickel_free: :boolean,
+        malleable: :boolean, magnetic: :boolean, faces_with: :symbol)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text, rated_load_grams: :integer,
-                                         reel_length: :length, material: :text)
+        reel_length: :length, material: :text)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
-                                         cautions: :symbols)
+        cautions: :symbols)
       TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts, tools: :texts,
-                                               demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
-                                               practice_minutes: :number, points: :texts, goes_wrong: :texts, left_hand: :text)
+        demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
+        practice_minutes: :number, points: :texts, goes_wrong: :texts, left_hand: :text)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :symbol)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
-                                           overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
+        overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
       NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols, other_allergy: :text, low_vision: :boolean,
-                                        help: :symbols)
+        help: :symbols)
       ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length, needs: Record::One.new(NEEDS), notes: :text,
-                                              colourway: :text, brings: :texts, tails: :symbol, experience: :experience)
+        colourway: :text, brings: :texts, tails: :symbol, experience: :experience)
       SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
-      OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money, article: :text)
-      ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text, class_id: :integer)
+      OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money,
+        article: :text)
+      ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
+        class_id: :integer)
       SUPPLY = Record.new(Supply::Choices, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol, tails_by_line: :policies,
-                                           off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
-                                           rounding: :integer, fill_up: :boolean)
+        off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
+        rounding: :integer, fill_up: :boolean)
       TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer, extra: :integer,
-                                                extra_text: :text, extra_minutes: :integer)
+        extra_text: :text, extra_minutes: :integer)
       SESSION = Record.new(Session::Choices, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer, break_at: :integer, break_minutes: :integer,
-                                             late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer, tool_hire: :integer)
+        late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer, tool_hire: :integer)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text, tool_sets: :integer, assumed_size: :length,
-                                      supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION))
+        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION))
       # @param design [Project::Design] @return [Hash] plain data, components by their key, so that two states can be merged leaf by leaf
       def self.branches(design)
         data = DESIGN.write(design)
-        { 'design' => data.except('components'), 'components' => data.fetch('components', []).to_h { |component| [component['key'], component] },
-          'order' => { 'keys' => design.components.map(&:key) } }
+        {
+          'design' => data.except('components'),
+          'components' => data.fetch('components', []).to_h { |component|
+            [component['key'], component]
+          },
+          'order' => { 'keys' => design.components.map(&:key) }
+        }
       end
 
       # @param data [Hash] see .branches @return [Project::Design]
@@ -49,7 +56,7 @@ module Core
       end
 
       CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number, slow: :number,
-                                                        between: :number, learning: :number, help: :number, help_minutes: :number)
+        between: :number, learning: :number, help: :number, help_minutes: :number)
     end
   end
 end

@@ -9,7 +9,9 @@ module Core
     class Effect
       # @param finding [Finding] of this person @return [Array<Effect>] of its cures that put it right and nothing else wrong, least change first
       def self.offered(finding, design, person, table, open_rings: :warn)
-        finding.cures.filter_map { |cure| of(cure, design, person, table, open_rings: open_rings) }.select { |effect| effect.cures?(finding) }.uniq { |effect| effect.cure.key }
+        finding.cures.filter_map { |cure|
+          of(cure, design, person, table, open_rings: open_rings)
+        }.select { |effect| effect.cures?(finding) }.uniq { |effect| effect.cure.key }
       end
 
       # @param cure [Cure] @param design [Project::Design] @param person [PersonPlan] fitted
@@ -17,7 +19,8 @@ module Core
       # @return [Effect, nil] nil when the design can then not be made at this size
       def self.of(cure, design, person, table, open_rings: :warn)
         workshop = Workshop.new(key: 'effect', title: '', date: nil, start: Measure::ClockTime.new(0), minutes: 60)
-        after = Plan.for(workshop: workshop, design: cure.apply(design), attendees: [cure.apply_to_person(person.attendee)], table: table, open_rings: open_rings).people.first
+        after = Plan.for(workshop: workshop, design: cure.apply(design), attendees: [cure.apply_to_person(person.attendee)], table: table,
+          open_rings: open_rings).people.first
         return unless after.fitted?
 
         wrong = ->(plan) { plan.findings.select(&:worth_a_look?).map(&:key) }

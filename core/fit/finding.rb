@@ -7,7 +7,8 @@ module Core
     # rule: its key · status: :fits, :tight, :press, :will_not, :unknown, or :watch for somebody to keep an eye on · margin: room left, negative when it lacks (nil without a length)
     # code: wording key of the reason · values: for its wording · join: what was judged, nil for a whole piece
     # cures: [Cure], least change first · missing: [(part or line, measure)] asked for · defaults: [Symbol] values taken from practice
-    Finding = Value.define(:rule, :status, :code, join: nil, margin: nil, values: {}.freeze, cures: [].freeze, missing: [].freeze, defaults: [].freeze) do
+    Finding = Value.define(:rule, :status, :code, join: nil, margin: nil, values: {}.freeze, cures: [].freeze, missing: [].freeze,
+      defaults: [].freeze) do
       # @return [String] names the same finding in another computation of the same design
       def key
         [rule, code, *(join ? [join.inner.key, join.outer.key, join.passes, join.component] : [])].join('~')

@@ -5,8 +5,20 @@ module Core
     # A quick check outside any class: these lines through this hole, crimp, ring, glued end or holding spacer.
     module Gauge
       # What a hole must do, with how many times the lines it may be at the most; nil: as large as it likes.
-      LOOSEST = { hole: nil, ring: nil, crimp: Rules::CrimpGrips::LOOSE, cord_end: Rules::EndTakesCord::ROOMY, spacer: Rules::SpacerHolds::SLIPS }.freeze
-      PART_KINDS = { hole: %i[bead finishing pendant], ring: %i[ring], crimp: %i[crimp], cord_end: %i[cord_end], spacer: %i[bead finishing] }.freeze
+      LOOSEST = {
+        hole: nil,
+        ring: nil,
+        crimp: Rules::CrimpGrips::LOOSE,
+        cord_end: Rules::EndTakesCord::ROOMY,
+        spacer: Rules::SpacerHolds::SLIPS
+      }.freeze
+      PART_KINDS = {
+        hole: %i[bead finishing pendant],
+        ring: %i[ring],
+        crimp: %i[crimp],
+        cord_end: %i[cord_end],
+        spacer: %i[bead finishing]
+      }.freeze
       MOST_LINES = 10
       MOST_UNEQUAL = Packing::MOST_UNEQUAL
 
@@ -24,7 +36,7 @@ module Core
         status, code = judge(purpose, needed, hole)
         loosest = LOOSEST.fetch(purpose) && (needed * LOOSEST.fetch(purpose))
         Answer.new(status: status, code: code, needed: needed, loosest: loosest, packed: Packing.pack(lines.map(&:to_mm)), margin: code == :loose ? loosest - hole : hole - needed,
-                   lines: suited_lines(purpose, lines.size, hole, table), parts: suited_parts(purpose, needed, table))
+          lines: suited_lines(purpose, lines.size, hole, table), parts: suited_parts(purpose, needed, table))
       end
 
       # @return [Measure::Length]

@@ -47,13 +47,21 @@ module Core
 
       # @return [Array<Catalogue::Line>] of the same kind, thickest first, that are thinner
       def thinner(line)
-        @table.lines.values.select { |other| other.kind == line.kind && other.thickness < line.thickness }.sort_by { |other| -other.thickness }
+        @table.lines.values.select { |other|
+          other.kind == line.kind && other.thickness < line.thickness
+        }.sort_by { |other| -other.thickness }
       end
 
       # @return [Array<Catalogue::Part>] of the same kind and as many holes, nearest in size and material first, that pass the block
       def others(part, &block)
-        @table.parts.values.select { |other| other.kind == part.kind && other.lines == part.lines && other.key != part.key && block.call(other) }
-              .sort_by { |other| [(other.along - part.along).abs, (other.outer - part.outer).abs, other.material == part.material ? 0 : 1] }.first(3)
+        @table.parts.values.select { |other|
+          other.kind == part.kind && other.lines == part.lines && other.key != part.key && block.call(other)
+        }
+          .sort_by { |other|
+          [(other.along - part.along).abs,
+           (other.outer - part.outer).abs,
+           other.material == part.material ? 0 : 1]
+        }.first(3)
       end
 
       # @return [Cure]

@@ -5,8 +5,25 @@ module Core
     # Wire gauges. A number alone says nothing: always with its system.
     module Gauge
       # British Standard Wire Gauge, diameters in millimetres (BS 3737).
-      SWG_MM = { 14 => 2.032, 16 => 1.626, 18 => 1.219, 19 => 1.016, 20 => 0.914, 21 => 0.813, 22 => 0.711, 23 => 0.610, 24 => 0.559, 25 => 0.508,
-                 26 => 0.457, 27 => 0.417, 28 => 0.376, 29 => 0.345, 30 => 0.315, 32 => 0.274, 34 => 0.234 }.freeze
+      SWG_MM = {
+        14 => 2.032,
+        16 => 1.626,
+        18 => 1.219,
+        19 => 1.016,
+        20 => 0.914,
+        21 => 0.813,
+        22 => 0.711,
+        23 => 0.610,
+        24 => 0.559,
+        25 => 0.508,
+        26 => 0.457,
+        27 => 0.417,
+        28 => 0.376,
+        29 => 0.345,
+        30 => 0.315,
+        32 => 0.274,
+        34 => 0.234
+      }.freeze
       AWG_RANGE = (10..40).freeze
       SYSTEMS = %i[awg swg].freeze
 

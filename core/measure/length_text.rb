@@ -6,14 +6,45 @@ module Core
     # A decimal comma and a decimal point mean the same; thousands are never grouped.
     module LengthText
       UNITS = {
-        'mm' => :mm, 'millimetre' => :mm, 'millimetres' => :mm, 'millimeter' => :mm, 'millimeters' => :mm,
-        'cm' => :cm, 'centimetre' => :cm, 'centimetres' => :cm, 'centimeter' => :cm, 'centimeters' => :cm,
-        'm' => :m, 'metre' => :m, 'metres' => :m, 'meter' => :m, 'meters' => :m,
-        'in' => :in, 'ins' => :in, 'inch' => :in, 'inches' => :in, '"' => :in, '″' => :in, "''" => :in,
-        'ft' => :ft, 'foot' => :ft, 'feet' => :ft, "'" => :ft, '′' => :ft
+        'mm' => :mm,
+        'millimetre' => :mm,
+        'millimetres' => :mm,
+        'millimeter' => :mm,
+        'millimeters' => :mm,
+        'cm' => :cm,
+        'centimetre' => :cm,
+        'centimetres' => :cm,
+        'centimeter' => :cm,
+        'centimeters' => :cm,
+        'm' => :m,
+        'metre' => :m,
+        'metres' => :m,
+        'meter' => :m,
+        'meters' => :m,
+        'in' => :in,
+        'ins' => :in,
+        'inch' => :in,
+        'inches' => :in,
+        '"' => :in,
+        '″' => :in,
+        "''" => :in,
+        'ft' => :ft,
+        'foot' => :ft,
+        'feet' => :ft,
+        "'" => :ft,
+        '′' => :ft
       }.freeze
-      VULGAR = { '½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅓' => '1/3', '⅔' => '2/3',
-                 '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8' }.freeze
+      VULGAR = {
+        '½' => '1/2',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8'
+      }.freeze
       NUMBER = %r{(?<whole>\d+)\s+(?<num>\d+)/(?<den>\d+)|(?<onlynum>\d+)/(?<onlyden>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+)}
       TERM = /\A\s*(?:#{NUMBER})\s*(?<unit>[a-z]+\.?|"|″|''|'|′)?\s*/
 

@@ -6,7 +6,10 @@ module Core
     module SeedBeads
       Size = Value.define(:name, :across, :along, :per_inch, :per_gram)
 
-      SIZES = [['15/0', 1.5, 1.0, nil, nil], ['11/0', 2.15, 1.45, 19, 110], ['8/0', 3.05, 2.05, 12, 38], ['6/0', 4.0, 2.8, 9, 15]].map do |name, across, along, inch, gram|
+      SIZES = [['15/0', 1.5, 1.0, nil, nil],
+               ['11/0', 2.15, 1.45, 19, 110],
+               ['8/0', 3.05, 2.05, 12, 38],
+               ['6/0', 4.0, 2.8, 9, 15]].map do |name, across, along, inch, gram|
         Size.new(name: name, across: Length.mm(across), along: Length.mm(along), per_inch: inch, per_gram: gram)
       end.freeze
 

@@ -6,7 +6,8 @@ module Core
     # ease: nil takes the project's · needs: Needs · notes: in the instructor's words · colourway: nil takes the project's own parts
     # brings: tool keys they bring along · tails: :lean, :usual or :generous; nil takes the line's or the project's
     # experience: {technique key => Experience}
-    Attendee = Value.define(:key, :name, :level, measures: {}.freeze, ease: nil, needs: Needs.new, notes: '', colourway: nil, brings: [].freeze, tails: nil, experience: {}.freeze) do
+    Attendee = Value.define(:key, :name, :level, measures: {}.freeze, ease: nil, needs: Needs.new, notes: '', colourway: nil,
+      brings: [].freeze, tails: nil, experience: {}.freeze) do
       # @return [Array<Symbol>] some of Needs::FLAGS
       def flags
         needs.flags

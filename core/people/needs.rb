@@ -6,7 +6,8 @@ module Core
     #
     # minor · age: in years, nil when not known · guardian: who is responsible for a minor · left_handed
     # allergies: some of ALLERGIES · other_allergy: anything else, in full · low_vision · help: some of HELP
-    Needs = Value.define(minor: false, age: nil, guardian: '', left_handed: false, allergies: [].freeze, other_allergy: '', low_vision: false, help: [].freeze) do
+    Needs = Value.define(minor: false, age: nil, guardian: '', left_handed: false, allergies: [].freeze, other_allergy: '',
+      low_vision: false, help: [].freeze) do
       # @return [Boolean] a child whose age is not known counts as one
       def minor?
         minor || (!age.nil? && age < Needs::ADULT)
@@ -23,7 +24,12 @@ module Core
 
       # @return [Array<Symbol>] what stands on cards and lists, some of FLAGS and in their order
       def flags
-        Needs::FLAGS & [*allergies, *help, (:other_allergy unless other_allergy.empty?), (:left_handed if left_handed), (:minor if minor?), (:low_vision if low_vision)]
+        Needs::FLAGS & [*allergies,
+                        *help,
+                        (:other_allergy unless other_allergy.empty?),
+                        (:left_handed if left_handed),
+                        (:minor if minor?),
+                        (:low_vision if low_vision)]
       end
     end
 

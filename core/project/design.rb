@@ -7,7 +7,7 @@ module Core
     # made: how many alike one attendee makes · tails: :by_level, :lean, :usual or :generous
     # colourways: {name => {part key => part key}}
     Design = Value.define(:key, :name, :body, :ease, :components,
-                          version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze) do
+      version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze) do
       # @return [Boolean] whether it lies flat or hangs, so that no height above the skin is added
       def flat?
         %i[length own].include?(body)

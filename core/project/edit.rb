@@ -68,8 +68,13 @@ module Core
       # Adds a component after the others on the path, or hung at a place.
       # @param construction [Symbol] @param parameters [Hash] @param hung_at [Symbol, nil]
       def add(construction, parameters, hung_at: nil)
-        key = (1..).lazy.map { |n| n == 1 ? construction.to_s : "#{construction}_#{n}" }.find { |k| @design.components.none? { |c| c.key == k } }
-        @design.with(components: @design.components + [Component.new(key: key, construction: construction, parameters: parameters, hung_at: hung_at)])
+        key = (1..).lazy.map { |n| n == 1 ? construction.to_s : "#{construction}_#{n}" }.find { |k|
+          @design.components.none? { |c|
+            c.key == k
+          }
+        }
+        @design.with(components: @design.components + [Component.new(key: key, construction: construction, parameters: parameters,
+          hung_at: hung_at)])
       end
 
       def drop(component_key)

@@ -70,7 +70,9 @@ module Core
         return block.call(items, path.first) if path.size == 1
         return items unless items[path.first].is_a?(Hash) && items[path.first]['repeat']
 
-        items.each_with_index.map { |item, i| i == path.first ? item.merge('repeat' => within(item['repeat'], path.drop(1), &block)) : item }
+        items.each_with_index.map { |item, i|
+          i == path.first ? item.merge('repeat' => within(item['repeat'], path.drop(1), &block)) : item
+        }
       end
 
       def change(items, path)

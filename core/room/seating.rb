@@ -30,7 +30,9 @@ module Core
 
       def seats
         tables.each_with_index.flat_map do |people, table|
-          arranged(people).each_with_index.map { |attendee, seat| Seat.new(attendee: attendee, table: table, seat: seat, reasons: reasons(attendee, table, seat)) }
+          arranged(people).each_with_index.map { |attendee, seat|
+            Seat.new(attendee: attendee, table: table, seat: seat, reasons: reasons(attendee, table, seat))
+          }
         end
       end
 
@@ -40,8 +42,22 @@ module Core
         room = Array.new(number) { [] }
         left, others = @attendees.partition { |attendee| attendee.left_handed? }
         front, rest = others.partition { |attendee| (attendee.flags & %i[low_vision minor]).any? }
-        left.each { |attendee| (room.find { |table| table.size < @per_table && table.none? { |other| other.left_handed? } } || room.find { |table| table.size < @per_table }) << attendee }
-        front.sort_by { |attendee| attendee.flags.include?(:low_vision) ? 0 : 1 }.each { |attendee| (room.find { |table| table.size < @per_table - 1 } || room.find { |table| table.size < @per_table }) << attendee }
+        left.each { |attendee|
+          (room.find { |table|
+            table.size < @per_table && table.none? { |other|
+              other.left_handed?
+            }
+          } || room.find { |table|
+                 table.size < @per_table
+               }) << attendee
+        }
+        front.sort_by { |attendee| attendee.flags.include?(:low_vision) ? 0 : 1 }.each { |attendee|
+          (room.find { |table|
+            table.size < @per_table - 1
+          } || room.find { |table|
+                 table.size < @per_table
+               }) << attendee
+        }
         mixed(rest, room)
         room
       end
@@ -65,7 +81,9 @@ module Core
 
       def reasons(attendee, table, seat)
         flags = attendee.flags
-        [(:near_the_lamp if flags.include?(:low_vision) && table.zero?), (:in_reach if flags.include?(:minor) && table.zero?), (:left_end if flags.include?(:left_handed) && seat.zero?)].compact
+        [(:near_the_lamp if flags.include?(:low_vision) && table.zero?),
+         (:in_reach if flags.include?(:minor) && table.zero?),
+         (:left_end if flags.include?(:left_handed) && seat.zero?)].compact
       end
 
       # A shared tool stands with the tables that use it in turn; one for the class with the instructor.

@@ -61,7 +61,12 @@ module Core
 
       # @return [Hash{String=>Float}] share of each scarce tool's time in use until the last has done
       def tool_loads
-        tools.to_h { |key, number| [key, watched.sum { |run| run.held.fetch(key, 0.0) } / (watched.sum { |run| run.finished.values.max } * number)] }
+        tools.to_h { |key, number|
+          [key,
+           watched.sum { |run| run.held.fetch(key, 0.0) } / (watched.sum { |run|
+             run.finished.values.max
+           } * number)]
+        }
       end
 
       # When people wait: average numbers waiting in each stretch of so many minutes.
@@ -121,7 +126,9 @@ module Core
         middle = results.ends.sort[results.size / 2]
         typical = results.ends.each_index.first(watched.size).min_by { |i| (results.ends[i] - middle).abs }
         new(runs: results.size, minutes: model.minutes, ends: results.ends.sort, finishes: keys.zip(results.finishes.map(&:sort)).to_h, in_time: in_time(results, model.minutes),
-            last: keys.zip(results.last.map { |times| times.fdiv(results.size) }).to_h, why: why(results), typical: watched[typical], watched: watched, helpers: model.helpers, tools: model.tools)
+          last: keys.zip(results.last.map { |times|
+            times.fdiv(results.size)
+          }).to_h, why: why(results), typical: watched[typical], watched: watched, helpers: model.helpers, tools: model.tools)
       end
 
       def self.in_time(results, minutes)

@@ -8,7 +8,7 @@ module Core
     # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · between: spread between people
     # help_minutes: one visit, on average · check_minutes: one checkpoint · minutes: of the class · clearing: minutes at the end
     Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, help_minutes: 2.0, check_minutes: 0.5,
-                                                                             clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, slots: 0)
+      clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, slots: 0)
 
     class Model
       # One attendee. tasks: [Work] in order · begins: minute from which they are ready to work
@@ -16,7 +16,8 @@ module Core
       # One thing to do. minutes: on average · sigma: index into the model's sigmas · tools: {tool key => held} · demonstration: index or nil
       # help: chance of one call · check: whether the instructor looks at it before going on · slot: which of the person's random numbers it uses
       # optional: whether one can be done without it · label: what it is, for those who watch
-      Work = Value.define(:minutes, sigma: 0, tools: {}.freeze, demonstration: nil, help: 0.0, check: false, slot: 0, optional: false, label: nil)
+      Work = Value.define(:minutes, sigma: 0, tools: {}.freeze, demonstration: nil, help: 0.0, check: false, slot: 0, optional: false,
+        label: nil)
       # minutes: how long it takes · quorum: how many of those who need it must be there before it begins · alone: minutes for one who comes later
       Demonstration = Value.define(:minutes, :quorum, alone: 0.0, label: nil)
       # A pause of all work, from a minute on.

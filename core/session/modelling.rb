@@ -19,7 +19,13 @@ module Core
         @choices = @workshop.session
         @calibration = calibration
         @people = plan.people.select(&:fitted?)
-        @slots = (@people.flat_map { |person| person.tasks.select { |task| task.kind == :step }.map { |task| task.step.key } }.uniq.sort + plan.table.techniques.keys.sort.map { |key| "practice/#{key}" } + ['extra']).each_with_index.to_h
+        @slots = (@people.flat_map { |person|
+          person.tasks.select { |task|
+            task.kind == :step
+          }.map { |task| task.step.key }
+        }.uniq.sort + plan.table.techniques.keys.sort.map { |key|
+                        "practice/#{key}"
+                      } + ['extra']).each_with_index.to_h
       end
 
       # @return [Model, Impossible]
@@ -44,9 +50,11 @@ module Core
       def built
         mean, deviation = Spread.pert(@calibration.quick, 1.0, @calibration.slow)
         @mean = mean
-        Model.new(people: @people.each_with_index.map { |person, index| person(person, index) }, tools: scarce, demonstrations: demonstrations, helpers: 1 + @choices.assistants,
-                  minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between), help_minutes: @calibration.help_minutes,
-                  clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0, late_minutes: @choices.late_minutes.to_f, slots: @slots.size)
+        Model.new(people: @people.each_with_index.map { |person, index|
+          person(person, index)
+        }, tools: scarce, demonstrations: demonstrations, helpers: 1 + @choices.assistants,
+          minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between), help_minutes: @calibration.help_minutes,
+          clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0, late_minutes: @choices.late_minutes.to_f, slots: @slots.size)
       end
 
       def person(person, index)
@@ -60,14 +68,16 @@ module Core
 
       # @return [Float] minute from which people can work
       def begins
-        @calibration.welcome_minutes.to_f + (@choices.demonstrations == :at_start ? shown.sum { |key| @plan.table.technique(key).demonstration_minutes } : 0)
+        @calibration.welcome_minutes.to_f + (@choices.demonstrations == :at_start ? shown.sum { |key|
+          @plan.table.technique(key).demonstration_minutes
+        } : 0)
       end
 
       def work(person, task, times)
         own = task.kind == :step
         Model::Work.new(minutes: task.minutes * (own ? @mean : 1), sigma: own ? 0 : 1, tools: task.technique.tools.tally, check: task.step.checkpoint, slot: slot(task),
-                        help: own ? help(person.attendee, task.technique, times) : 0.0, optional: task.kind == :extra, label: task.step.key,
-                        demonstration: times.zero? && task.kind != :extra && watches?(person.attendee, task.technique) ? shown.index(task.technique.key) : nil)
+          help: own ? help(person.attendee, task.technique, times) : 0.0, optional: task.kind == :extra, label: task.step.key,
+          demonstration: times.zero? && task.kind != :extra && watches?(person.attendee, task.technique) ? shown.index(task.technique.key) : nil)
       end
 
       def slot(task)
@@ -87,7 +97,11 @@ module Core
 
       # @return [Array<String>] techniques that are demonstrated, in the order of the work
       def shown
-        @shown ||= @people.flat_map { |person| person.tasks.reject { |task| task.kind == :extra }.map(&:technique) }.uniq.select { |skill| skill.demonstration_minutes.positive? }.map(&:key)
+        @shown ||= @people.flat_map { |person|
+          person.tasks.reject { |task|
+            task.kind == :extra
+          }.map(&:technique)
+        }.uniq.select { |skill| skill.demonstration_minutes.positive? }.map(&:key)
       end
 
       def watches?(attendee, skill)
@@ -103,15 +117,24 @@ module Core
 
         shown.map do |key|
           skill = @plan.table.technique(key)
-          watching = @people.count { |person| person.tasks.any? { |task| task.kind != :extra && task.technique.key == key } && watches?(person.attendee, skill) }
+          watching = @people.count { |person|
+            person.tasks.any? { |task|
+              task.kind != :extra && task.technique.key == key
+            } && watches?(person.attendee, skill)
+          }
           quorum = @choices.demonstrations == :carry_on ? (watching / 2.0).ceil : watching
-          Model::Demonstration.new(minutes: skill.demonstration_minutes.to_f, quorum: [quorum, 1].max, alone: skill.demonstration_minutes * ALONE, label: key)
+          Model::Demonstration.new(minutes: skill.demonstration_minutes.to_f, quorum: [quorum, 1].max,
+            alone: skill.demonstration_minutes * ALONE, label: key)
         end
       end
 
       # Only those that can be waited for: fewer than all could hold at once.
       def scarce
-        @plan.tools.select { |need| tool_count(need) < @people.sum { |person| person.tools.fetch(need.tool.key, 0) } }.to_h { |need| [need.tool.key, [tool_count(need), need.each].max] }
+        @plan.tools.select { |need|
+          tool_count(need) < @people.sum { |person|
+            person.tools.fetch(need.tool.key, 0)
+          }
+        }.to_h { |need| [need.tool.key, [tool_count(need), need.each].max] }
       end
 
       def tool_count(need)
@@ -119,7 +142,8 @@ module Core
       end
 
       def pauses
-        @choices.break_at.positive? && @choices.break_minutes.positive? ? [Model::Pause.new(from: @choices.break_at.to_f, minutes: @choices.break_minutes.to_f)] : []
+        @choices.break_at.positive? && @choices.break_minutes.positive? ? [Model::Pause.new(from: @choices.break_at.to_f,
+          minutes: @choices.break_minutes.to_f)] : []
       end
     end
   end

@@ -51,7 +51,8 @@ module Core
       def plan(levels)
         measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
         people = levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: '', level: level, measures: measures) }
-        workshop = Workshop.new(key: 'time', title: '', date: @on, start: Measure::ClockTime.new(0), minutes: MINUTES, tool_sets: people.size)
+        workshop = Workshop.new(key: 'time', title: '', date: @on, start: Measure::ClockTime.new(0), minutes: MINUTES,
+          tool_sets: people.size)
         Plan.for(workshop: workshop, design: @design, attendees: people, table: @table, calibration: @calibration)
       end
     end

@@ -22,15 +22,19 @@ module Core
       # @return [Array<Line>] by the clock
       def lines
         first = [Line.new(minute: 0.0, code: :welcome, minutes: @calibration.welcome_minutes.to_f)]
-        (first + pauses + demonstrations + steps + time_out + [Line.new(minute: @end.to_f, code: :clearing), Line.new(minute: @plan.workshop.minutes.to_f, code: :end)])
-          .each_with_index.sort_by { |line, index| [line.minute, index] }.map(&:first)
+        (first + pauses + demonstrations + steps + time_out + [Line.new(minute: @end.to_f, code: :clearing),
+                                                               Line.new(minute: @plan.workshop.minutes.to_f, code: :end)])
+          .each_with_index.sort_by { |line, index|
+          [line.minute, index]
+        }.map(&:first)
       end
 
       private
 
       def pauses
         session = @plan.workshop.session
-        session.break_at.positive? && session.break_minutes.positive? ? [Line.new(minute: session.break_at.to_f, code: :break, minutes: session.break_minutes.to_f)] : []
+        session.break_at.positive? && session.break_minutes.positive? ? [Line.new(minute: session.break_at.to_f, code: :break,
+          minutes: session.break_minutes.to_f)] : []
       end
 
       def demonstrations
@@ -39,7 +43,8 @@ module Core
         @forecast.watched.flat_map { |run| run.shown.to_a }.group_by(&:first).map do |key, pairs|
           skill = @plan.table.technique(key)
           minutes = pairs.map(&:last).sort
-          Line.new(minute: middle(minutes), code: :demonstration, technique: skill, minutes: skill.demonstration_minutes.to_f, range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)])
+          Line.new(minute: middle(minutes), code: :demonstration, technique: skill, minutes: skill.demonstration_minutes.to_f,
+            range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)])
         end
       end
 
@@ -59,13 +64,18 @@ module Core
           next if begun.empty?
 
           minutes = begun.map(&:first).sort
-          Line.new(minute: middle(minutes), code: :step, step: step, range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)], latest: latest(begun))
+          Line.new(minute: middle(minutes), code: :step, step: step, range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)],
+            latest: latest(begun))
         end
       end
 
       # @return [Array<(Float, Float)>] in each watched run and for each person, when the step was begun and how long until all was done
       def starts(key)
-        @forecast.watched.flat_map { |run| run.begun.filter_map { |person, tasks| (at = tasks[key]) && [at, run.finished.fetch(person) - at] } }
+        @forecast.watched.flat_map { |run|
+          run.begun.filter_map { |person, tasks|
+            (at = tasks[key]) && [at, run.finished.fetch(person) - at]
+          }
+        }
       end
 
       def latest(begun)
@@ -77,7 +87,12 @@ module Core
         optional = @plan.people.select(&:fitted?).flat_map(&:tasks).select { |task| task.step.optional || task.kind == :extra }
         return [] if optional.empty?
 
-        longest = optional.group_by { |task| task.step.key }.map { |_, tasks| [tasks.first.step, tasks.map { |task| task.minutes.to_f }.max] }
+        longest = optional.group_by { |task| task.step.key }.map { |_, tasks|
+          [tasks.first.step,
+           tasks.map { |task|
+             task.minutes.to_f
+           }.max]
+        }
         longest.map { |step, minutes| Line.new(minute: [@end - minutes, 0.0].max, code: :time_out, step: step) }
       end
 

@@ -14,7 +14,11 @@ module Core
 
       def row(tasks, calibration)
         clock = 0.0
-        spans = [[:welcome, calibration.welcome_minutes, nil, []], *tasks.flat_map { |task| spans_of(task) }, [:clearing, calibration.clearing_minutes, nil, []]]
+        spans = [[:welcome, calibration.welcome_minutes, nil, []],
+                 *tasks.flat_map { |task|
+                   spans_of(task)
+                 },
+                 [:clearing, calibration.clearing_minutes, nil, []]]
         spans.map do |kind, length, step, tools|
           segment = Segment.new(kind: kind, from: clock, to: clock + length, step: step, tools: tools)
           clock = segment.to

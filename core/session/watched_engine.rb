@@ -5,8 +5,19 @@ module Core
     # The engine with somebody watching: it writes down who does what from when to when. Slower, for a few runs only.
     class WatchedEngine < Engine
       # What the engine's kinds of time are called to those who read them.
-      SHOWN = { AWAY => :welcome, WORK => :work, TOOLS => :wait_tool, GROUP => :wait_group, HELP => :wait_help, HELPED => :helped, WATCHING => :demonstration,
-                CHECKPOINT => :wait_help, CHECKED => :helped, OPTIONAL => :extra, DONE => :done }.freeze
+      SHOWN = {
+        AWAY => :welcome,
+        WORK => :work,
+        TOOLS => :wait_tool,
+        GROUP => :wait_group,
+        HELP => :wait_help,
+        HELPED => :helped,
+        WATCHING => :demonstration,
+        CHECKPOINT => :wait_help,
+        CHECKED => :helped,
+        OPTIONAL => :extra,
+        DONE => :done
+      }.freeze
 
       # Whoever waits for help, or has it, keeps what they hold.
       HOLDING = [WORK, OPTIONAL, HELP, HELPED].freeze
@@ -17,8 +28,12 @@ module Core
         @real = ->(ticks) { real.(minutes(ticks)) }
         keys = model.people.map(&:key)
         rows = keys.each_with_index.to_h { |key, person| [key, row(person, model)] }
-        Watched.new(rows: rows, shown: @began.to_h { |showing, ticks| [@showings[showing].label, @real.(ticks)] }, begun: keys.zip(@starts.map { |starts| starts.transform_values(&@real) }).to_h,
-                    finished: keys.zip(finished.map(&real)).to_h, waiting: waiting(rows), held: held(rows, model), helping: helping(rows))
+        Watched.new(rows: rows, shown: @began.to_h { |showing, ticks|
+          [@showings[showing].label, @real.(ticks)]
+        }, begun: keys.zip(@starts.map { |starts|
+             starts.transform_values(&@real)
+           }).to_h,
+          finished: keys.zip(finished.map(&real)).to_h, waiting: waiting(rows), held: held(rows, model), helping: helping(rows))
       end
 
       private
@@ -51,7 +66,9 @@ module Core
         tasks = model.people[person].tasks
         done = @segments[person].map do |kind, from, to, place|
           task = tasks[place]
-          Segment.new(kind: SHOWN.fetch(kind), from: @real.(from), to: @real.(to), step: task&.label, tools: HOLDING.include?(kind) ? task.tools.flat_map { |key, held| [key] * held } : [])
+          Segment.new(kind: SHOWN.fetch(kind), from: @real.(from), to: @real.(to), step: task&.label, tools: HOLDING.include?(kind) ? task.tools.flat_map { |key, held|
+            [key] * held
+          } : [])
         end
         done = timed_out(done, model)
         finish = done.empty? ? 0.0 : done.last.to
@@ -61,7 +78,12 @@ module Core
       # Something more is put away when it is time to clear up.
       def timed_out(segments, model)
         last = [model.minutes - model.clearing, segments.reject { |segment| segment.kind == :extra }.map(&:to).max || 0.0].max
-        segments.reject { |segment| segment.kind == :extra && segment.from >= last }.map { |segment| segment.kind == :extra ? segment.with(to: [segment.to, last].min) : segment }
+        segments.reject { |segment|
+          segment.kind == :extra && segment.from >= last
+        }.map { |segment|
+          segment.kind == :extra ? segment.with(to: [segment.to,
+                                                     last].min) : segment
+        }
       end
 
       # @return [Array<(Float, Integer, Integer)>]
@@ -84,7 +106,9 @@ module Core
       end
 
       def helping(rows)
-        rows.values.flatten.select { |segment| segment.kind == :helped }.sum(&:minutes) + @began.keys.sum { |showing| @showings[showing].minutes }
+        rows.values.flatten.select { |segment| segment.kind == :helped }.sum(&:minutes) + @began.keys.sum { |showing|
+          @showings[showing].minutes
+        }
       end
     end
   end

@@ -17,7 +17,7 @@ module Core
       # @return [Piece]
       def piece
         Piece.new(worn: @worn, inside: inside, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
-                  drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
+          drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
       end
 
       private
@@ -45,7 +45,11 @@ module Core
 
       # Components before the middle read outward from the work, so they are drawn turned round.
       def layout
-        @path.flat_map { |key, work_up| leading?(key) ? turned(work_up, offsets[key]) : work_up.layout.map { |s| s.moved(offsets[key]) } } + hung_layout
+        @path.flat_map { |key, work_up|
+          leading?(key) ? turned(work_up, offsets[key]) : work_up.layout.map { |s|
+            s.moved(offsets[key])
+          }
+        } + hung_layout
       end
 
       def turned(work_up, offset)
@@ -78,7 +82,9 @@ module Core
         @work_ups.flat_map do |key, work_up|
           start = offsets.fetch(key) { hung_from(key) }
           far = start + work_up.lengths.beaded.to_mm
-          work_up.joins.map { |join| join.with(component: key, at: offsets.key?(key) && leading?(key) ? far - join.at : offsets.key?(key) ? start + join.at : start) }
+          work_up.joins.map { |join|
+            join.with(component: key, at: offsets.key?(key) && leading?(key) ? far - join.at : offsets.key?(key) ? start + join.at : start)
+          }
         end
       end
 
@@ -95,14 +101,18 @@ module Core
           next [] if ends.any?(&:nil?) || ends.all? { |met| met.item.is_a?(Catalogue::Line) }
 
           inner, outer = ends.first.item.is_a?(Catalogue::Line) ? ends : ends.reverse
-          [Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: offsets[b_key], passes: inner.passes, component: b_key)]
+          [Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: offsets[b_key], passes: inner.passes,
+            component: b_key)]
         end
       end
 
       def steps
         @work_ups.flat_map do |key, work_up|
           placed = ->(keys) { keys.map { |step| "#{key}/#{step}" } }
-          work_up.steps.map { |step| step.with(key: "#{key}/#{step.key}", after: placed.(step.after) + held_open.fetch([key, step.key], []), rather_after: placed.(step.rather_after)) }
+          work_up.steps.map { |step|
+            step.with(key: "#{key}/#{step.key}", after: placed.(step.after) + held_open.fetch([key, step.key], []),
+              rather_after: placed.(step.rather_after))
+          }
         end
       end
 

@@ -55,7 +55,7 @@ module Core
       def ends_too_long(target, share)
         by = { by: Measure::Length.mm(1) - share }
         OutOfReach.new(target: target, causes: [Cause.new(code: :ends_too_long, values: { ends: target - share, target: target })],
-                       cures: [Cause.new(code: :take_out, values: by), Cause.new(code: :wear_longer, values: by)])
+          cures: [Cause.new(code: :take_out, values: by), Cause.new(code: :wear_longer, values: by)])
       end
 
       def around(worn)

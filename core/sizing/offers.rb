@@ -21,7 +21,8 @@ module Core
       end
 
       def ways(repeats, inside, piece, table)
-        plain = Offer.new(code: :as_designed, repeats: repeats, inside: inside, deviation: piece.deviation_of(inside), change: repeats == piece.repeats ? 0 : 1)
+        plain = Offer.new(code: :as_designed, repeats: repeats, inside: inside, deviation: piece.deviation_of(inside),
+          change: repeats == piece.repeats ? 0 : 1)
         return [plain] unless inside < piece.worn
 
         [plain, *rings(plain, piece, table), *extenders(plain, piece, table)]
@@ -40,7 +41,8 @@ module Core
         gap = (piece.worn - plain.inside) * piece.wraps
         reaching = table.parts.values.select { |part| part.play.positive? && gap.between?(part.along, part.along + part.play) }
         reaching.min_by(1, &:play).map do |part|
-          plain.with(code: :extender, inside: plain.inside + (part.along / piece.wraps), deviation: Measure::Length::ZERO, part: part, count: 1, change: 4)
+          plain.with(code: :extender, inside: plain.inside + (part.along / piece.wraps), deviation: Measure::Length::ZERO, part: part,
+            count: 1, change: 4)
         end
       end
       private_class_method :ways, :rings, :extenders

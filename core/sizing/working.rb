@@ -21,7 +21,8 @@ module Core
       private
 
       def asked
-        [term(:start, :worn, @worn), *allowance,
+        [term(:start, :worn, @worn),
+         *allowance,
          (term(:times, :wraps, nil, wraps: @blueprint.design.wraps) if @blueprint.design.wraps > 1),
          (term(:plus, :overlap, @blueprint.design.overlap) if @blueprint.design.overlap.positive?),
          term(:equals, :wanted_on_line, @target)].compact
@@ -34,7 +35,10 @@ module Core
       end
 
       def made
-        [(term(:minus, :half_play, @blueprint.play / 2) if @blueprint.play.positive?), *@path.flat_map { |key, w| of_component(key, w.lengths) },
+        [(term(:minus, :half_play, @blueprint.play / 2) if @blueprint.play.positive?),
+         *@path.flat_map { |key, w|
+           of_component(key, w.lengths)
+         },
          term(:equals, :made_on_line, @on_line)].compact
       end
 

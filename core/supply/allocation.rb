@@ -23,8 +23,12 @@ module Core
         wanted.to_h do |key, claim|
           supply = supply_of(key, claim, @stock.less(taken).less(own.except(key).values.reduce(Stock.new, :plus)), claims)
           own.delete(key)
-          taken = taken.plus(Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] }, lines: supply.lines.to_h { |one| [one.line.key, one.from_stock] }))
-          (supply.parts.select { |one| one.from_stock.positive? }.map(&:part) + supply.lines.select { |one| one.from_stock.any? }.map(&:line)).each { |thing| claims[thing] << key }
+          taken = taken.plus(Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] }, lines: supply.lines.to_h { |one|
+            [one.line.key, one.from_stock]
+          }))
+          (supply.parts.select { |one| one.from_stock.positive? }.map(&:part) + supply.lines.select { |one|
+            one.from_stock.any?
+          }.map(&:line)).each { |thing| claims[thing] << key }
           [key, supply]
         end
       end
@@ -36,7 +40,10 @@ module Core
         wanted.to_h do |key, claim|
           bought = @bought.fetch(key, Stock.new)
           most = claim.parts.to_h { |one| [one.part.key, one.used + one.spares] }
-          [key, Stock.new(parts: bought.parts.to_h { |part, count| [part, [count, most.fetch(part, 0)].min] }, lines: bought.lines.slice(*claim.lines.keys.map(&:key)))]
+          [key,
+           Stock.new(parts: bought.parts.to_h { |part, count|
+             [part, [count, most.fetch(part, 0)].min]
+           }, lines: bought.lines.slice(*claim.lines.keys.map(&:key)))]
         end
       end
 
@@ -44,7 +51,9 @@ module Core
         due = @due.fetch(key, Stock.new)
         parts = claim.parts.map { |one| part_supply(one, free, due, claims) }
         lines = claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }
-        ClassSupply.new(parts: parts, lines: lines, ordering: Lazy.new { Order.for(parts, lines, claim.fill_up ? @market : @market.without_minimums) })
+        ClassSupply.new(parts: parts, lines: lines, ordering: Lazy.new {
+          Order.for(parts, lines, claim.fill_up ? @market : @market.without_minimums)
+        })
       end
 
       def part_supply(wanted, free, due, claims)

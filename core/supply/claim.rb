@@ -7,8 +7,11 @@ module Core
     Claim = Value.define(:parts, :lines, fill_up: true) do
       # @return [Hash] plain, for keeping
       def to_data
-        { 'fill_up' => fill_up, 'parts' => parts.map { |wanted| [wanted.part.key, wanted.used, wanted.spares] },
-          'lines' => lines.to_h { |line, pieces| [line.key, pieces.map { |piece| [piece.owner, piece.length.nm] }] } }
+        {
+          'fill_up' => fill_up,
+          'parts' => parts.map { |wanted| [wanted.part.key, wanted.used, wanted.spares] },
+          'lines' => lines.to_h { |line, pieces| [line.key, pieces.map { |piece| [piece.owner, piece.length.nm] }] }
+        }
       end
     end
 
@@ -26,8 +29,15 @@ module Core
       def self.read(data, table)
         return if data.nil?
 
-        new(fill_up: data['fill_up'], parts: data['parts'].map { |key, used, spares| Wanted.new(part: table.part(key), used: used, spares: spares) },
-          lines: data['lines'].to_h { |key, pieces| [table.line(key), pieces.map { |owner, nm| Cutting::Piece.new(owner: owner, length: Measure::Length.new(nm)) }] })
+        new(fill_up: data['fill_up'], parts: data['parts'].map { |key, used, spares|
+          Wanted.new(part: table.part(key), used: used, spares: spares)
+        },
+          lines: data['lines'].to_h { |key, pieces|
+            [table.line(key),
+             pieces.map { |owner, nm|
+               Cutting::Piece.new(owner: owner, length: Measure::Length.new(nm))
+             }]
+          })
       rescue UnknownKey
         nil
       end

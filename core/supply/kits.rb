@@ -32,7 +32,9 @@ module Core
 
       def items(person)
         person.needs.map { |need| Item.new(key: "part-#{need.part.key}", item: need.part, count: need.count) } +
-          person.cuts.map { |cut| Item.new(key: "cut-#{cut.line.key}-#{cut.role}-#{cut.length.nm}", item: cut.line, count: cut.count, length: cut.length) }
+          person.cuts.map { |cut|
+            Item.new(key: "cut-#{cut.line.key}-#{cut.role}-#{cut.length.nm}", item: cut.line, count: cut.count, length: cut.length)
+          }
       end
 
       # A to Z, then AA, AB ...

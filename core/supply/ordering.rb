@@ -10,8 +10,12 @@ module Core
       def initialize(parts, lines, market)
         @market = market
         @short = parts.to_h { |supply| [Thing.new(item: supply.part), supply.short] }
-                      .merge(lines.flat_map { |supply| supply.short.map { |length, count| [Thing.new(item: supply.line, length: length), count] } }.to_h)
-                      .select { |_, count| count.positive? }
+          .merge(lines.flat_map { |supply|
+                   supply.short.map { |length, count|
+                     [Thing.new(item: supply.line, length: length), count]
+                   }
+                 }.to_h)
+          .select { |_, count| count.positive? }
         @offers = @short.keys.to_h { |thing| [thing, offers(thing)] }
       end
 
@@ -19,9 +23,13 @@ module Core
       def order
         offered, unoffered = @short.partition { |thing, _| @offers[thing].any? }.map(&:to_h)
         choice = Packs.new(offered, @offers, @market.suppliers).call
-        purchases = choice.packs.map { |offer, number| purchase(offer, number) }.sort_by { |bought| [bought.offer.supplier, bought.item.name, bought.offer.amount] }
-        Order.new(purchases: purchases, delivery: purchases.map { |bought| bought.offer.supplier }.uniq.to_h { |key| [key, @market.suppliers.fetch(key).delivery] },
-                  unoffered: unoffered.map { |thing, count| [thing.item, count] }, currency: @market.currency, proven: choice.proven)
+        purchases = choice.packs.map { |offer, number|
+          purchase(offer, number)
+        }.sort_by { |bought| [bought.offer.supplier, bought.item.name, bought.offer.amount] }
+        Order.new(purchases: purchases, delivery: purchases.map { |bought|
+          bought.offer.supplier
+        }.uniq.to_h { |key| [key, @market.suppliers.fetch(key).delivery] },
+          unoffered: unoffered.map { |thing, count| [thing.item, count] }, currency: @market.currency, proven: choice.proven)
       end
 
       private
@@ -33,7 +41,11 @@ module Core
       end
 
       def purchase(offer, number)
-        thing, held = @offers.flat_map { |of, packs| packs.map { |pack, units| [of, pack, units] } }.find { |_, pack, _| pack.equal?(offer) }.values_at(0, 2)
+        thing, held = @offers.flat_map { |of, packs|
+          packs.map { |pack, units|
+            [of, pack, units]
+          }
+        }.find { |_, pack, _| pack.equal?(offer) }.values_at(0, 2)
         Purchase.new(offer: offer, number: number, item: thing.item, units: held * number, wanted: @short[thing])
       end
     end

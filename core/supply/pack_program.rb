@@ -19,7 +19,11 @@ module Core
       # @param suppliers [Hash{String=>Supplier}]
       def initialize(wanted, offers, suppliers)
         @wanted = wanted
-        @columns = wanted.keys.flat_map { |thing| offers.fetch(thing).map { |offer, units| [thing, offer, units, (wanted[thing].to_r / units).ceil] } }
+        @columns = wanted.keys.flat_map { |thing|
+          offers.fetch(thing).map { |offer, units|
+            [thing, offer, units, (wanted[thing].to_r / units).ceil]
+          }
+        }
         @suppliers = @columns.map { |_, offer, _, _| offer.supplier }.uniq.map { |key| suppliers.fetch(key) }
       end
 
@@ -27,7 +31,11 @@ module Core
       def call
         solved = program.solve(time_limit: SECONDS)
         counts = solved[:col_value].first(@columns.size).map(&:round)
-        return if @columns.zip(counts).group_by { |(thing, *), _| thing }.any? { |thing, all| all.sum { |(_, _, units, _), count| units * count } < @wanted[thing] }
+        return if @columns.zip(counts).group_by { |(thing, *), _| thing }.any? { |thing, all|
+          all.sum { |(_, _, units, _), count|
+            units * count
+          } < @wanted[thing]
+        }
 
         packs = @columns.zip(counts).reject { |_, count| count.zero? }.to_h { |(_, offer, _, _), count| [offer, count] }
         choice = Packs::Choice.new(packs: packs, proven: false)
@@ -40,9 +48,23 @@ module Core
       def rows
         things = @wanted.keys
         covering = things.map { |thing| [entries { |of, _, units, _| units if of == thing }, @wanted[thing], 1e30] }
-        open = @suppliers.each_with_index.map { |supplier, i| [[*entries { |_, offer, _, _| 1 if offer.supplier == supplier.key }, [@columns.size + i, -most_packs(supplier)]], -1e30, 0] }
+        open = @suppliers.each_with_index.map { |supplier, i|
+          [[*entries { |_, offer, _, _|
+            1 if offer.supplier == supplier.key
+          },
+            [@columns.size + i, -most_packs(supplier)]],
+           -1e30,
+           0]
+        }
         least = @suppliers.each_with_index.reject { |supplier, _| supplier.minimum.zero? }
-          .map { |supplier, i| [[*entries { |_, offer, _, _| offer.price.minor if offer.supplier == supplier.key }, [@columns.size + i, -supplier.minimum.minor]], 0, 1e30] }
+          .map { |supplier, i|
+          [[*entries { |_, offer, _, _|
+            offer.price.minor if offer.supplier == supplier.key
+          },
+            [@columns.size + i, -supplier.minimum.minor]],
+           0,
+           1e30]
+        }
         covering + open + least
       end
 
@@ -57,19 +79,25 @@ module Core
       end
 
       def top_up(supplier)
-        cheapest = @columns.filter_map { |_, offer, _, _| offer.price.minor if offer.supplier == supplier.key && offer.price.minor.positive? }.min
+        cheapest = @columns.filter_map { |_, offer, _, _|
+          offer.price.minor if offer.supplier == supplier.key && offer.price.minor.positive?
+        }.min
         cheapest ? (supplier.minimum.minor / cheapest) + 1 : 0
       end
 
       def program
         table = rows
-        upper = @columns.map { |_, offer, _, most| most + top_up(@suppliers.find { |s| s.key == offer.supplier }) } + ([1] * @suppliers.size)
+        upper = @columns.map { |_, offer, _, most|
+          most + top_up(@suppliers.find { |s|
+            s.key == offer.supplier
+          })
+        } + ([1] * @suppliers.size)
         costs = @columns.map { |_, offer, _, _| offer.price.minor + TIE } + @suppliers.map { |supplier| supplier.delivery.minor }
         starts = table.reduce([0]) { |all, (cells, _, _)| all << (all.last + cells.size) }[0...-1]
         cells = table.flat_map(&:first)
         Highs.mip(sense: :minimize, col_cost: costs.map(&:to_f), col_lower: [0.0] * upper.size, col_upper: upper.map(&:to_f),
-                  row_lower: table.map { |row| row[1].to_f }, row_upper: table.map { |row| row[2].to_f }, a_format: :rowwise,
-                  a_start: starts, a_index: cells.map(&:first), a_value: cells.map { |cell| cell.last.to_f }, integrality: [1] * upper.size)
+          row_lower: table.map { |row| row[1].to_f }, row_upper: table.map { |row| row[2].to_f }, a_format: :rowwise,
+          a_start: starts, a_index: cells.map(&:first), a_value: cells.map { |cell| cell.last.to_f }, integrality: [1] * upper.size)
       end
     end
   end

@@ -24,7 +24,11 @@ module Core
       def initialize(wanted, offers, suppliers)
         @wanted = wanted.select { |_, units| units.positive? }
         @offers = offers
-        @suppliers = @wanted.keys.flat_map { |thing| offers.fetch(thing).map { |offer, _| offer.supplier } }.uniq.map { |key| suppliers.fetch(key) }
+        @suppliers = @wanted.keys.flat_map { |thing|
+          offers.fetch(thing).map { |offer, _|
+            offer.supplier
+          }
+        }.uniq.map { |key| suppliers.fetch(key) }
         @all = suppliers
         @covers = {}
       end
@@ -57,7 +61,10 @@ module Core
       def covered(set)
         keys = set.map(&:key)
         covers = @wanted.map { |thing, units| cover(thing, units, keys) or return }
-        [covers.sum(&:cost) + set.sum { |supplier| supplier.delivery.minor }, Choice.new(packs: covers.map(&:packs).reduce({}, :merge), proven: true)]
+        [covers.sum(&:cost) + set.sum { |supplier|
+          supplier.delivery.minor
+        },
+         Choice.new(packs: covers.map(&:packs).reduce({}, :merge), proven: true)]
       end
 
       def cover(thing, units, keys)

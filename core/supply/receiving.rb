@@ -9,7 +9,8 @@ module Core
       # @param purchases [Array<Purchase>] @return [Array<Entry>]
       def entries(purchases, note: '')
         purchases.map do |bought|
-          Entry.new(kind: bought.offer.kind, item: bought.offer.item, quantity: bought.units, reason: :received, note: note, length: (bought.offer.length if bought.offer.kind == :line))
+          Entry.new(kind: bought.offer.kind, item: bought.offer.item, quantity: bought.units, reason: :received, note: note,
+            length: (bought.offer.length if bought.offer.kind == :line))
         end
       end
     end

@@ -15,7 +15,9 @@ module Core
       end
 
       def bars(line, class_id, note)
-        opened = line.cuts.bars.map(&:length).tally.map { |length, count| entry(:line, line.line.key, -count, :taken, class_id, note, length) }
+        opened = line.cuts.bars.map(&:length).tally.map { |length, count|
+          entry(:line, line.line.key, -count, :taken, class_id, note, length)
+        }
         kept = line.cuts.offcuts.tally.map { |length, count| entry(:line, line.line.key, count, :offcut, class_id, note, length) }
         opened + kept
       end

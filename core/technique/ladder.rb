@@ -42,14 +42,18 @@ module Core
       def circles
         each_node = ->(&block) { @techniques.each_key(&block) }
         each_child = ->(key, &block) { @techniques[key].prerequisites.select { |before| @techniques.key?(before) }.each(&block) }
-        TSort.strongly_connected_components(each_node, each_child).select { |keys| keys.size > 1 || @techniques[keys.first].prerequisites.include?(keys.first) }
+        TSort.strongly_connected_components(each_node, each_child).select { |keys|
+          keys.size > 1 || @techniques[keys.first].prerequisites.include?(keys.first)
+        }
       end
 
       # How many steps of the same level lie below it; a circle counts as none.
       def depth(skill, seen = [])
         return 0 if seen.include?(skill.key)
 
-        known(skill.prerequisites).select { |before| before.level == skill.level }.map { |before| depth(before, [*seen, skill.key]) + 1 }.max || 0
+        known(skill.prerequisites).select { |before|
+          before.level == skill.level
+        }.map { |before| depth(before, [*seen, skill.key]) + 1 }.max || 0
       end
     end
   end

@@ -163,7 +163,7 @@ module Core
 
       def told(path, exact, found: nil)
         Order.new(steps: path.map { |i| @steps[i] }, exact: exact, found: found, cost: cost(path), broken: broken(path),
-                  reasons: path.each_index.map { |place| found ? Order::Reason.new(code: :by_hand) : reason(path, place) })
+          reasons: path.each_index.map { |place| found ? Order::Reason.new(code: :by_hand) : reason(path, place) })
       end
 
       def cost(path)
@@ -182,7 +182,11 @@ module Core
       end
 
       def broken(path)
-        path.each_with_index.flat_map { |index, place| path.drop(place + 1).select { |later| @needs[index][later] == 1 }.map { |later| [@steps[later], @steps[index]] } }
+        path.each_with_index.flat_map { |index, place|
+          path.drop(place + 1).select { |later|
+            @needs[index][later] == 1
+          }.map { |later| [@steps[later], @steps[index]] }
+        }
       end
 
       def reason(path, place)

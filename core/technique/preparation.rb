@@ -41,7 +41,10 @@ module Core
         return [] if @people.empty?
 
         prepared = offers.select { |offer| offer.chosen.positive? && offer.people.positive? }
-        (before + prepared.map { |offer| Task.new(days: offer.step.waits.positive? ? CURING_DAYS : 1, code: :prepare_step, minutes: offer.taken, step: offer.step, people: offer.people) } + on_the_day)
+        (before + prepared.map { |offer|
+          Task.new(days: offer.step.waits.positive? ? CURING_DAYS : 1, code: :prepare_step, minutes: offer.taken, step: offer.step,
+            people: offer.people)
+        } + on_the_day)
           .sort_by { |task| [-task.days, -task.minutes] }
       end
 
@@ -57,13 +60,18 @@ module Core
       end
 
       def before
-        [(Task.new(days: ORDER_DAYS, code: :order, minutes: 10, people: @short) if @short.positive?), Task.new(days: 2, code: :pack, minutes: @plan.kits.size * MINUTES_A_KIT, people: @plan.kits.size)].compact
+        [(Task.new(days: ORDER_DAYS, code: :order, minutes: 10, people: @short) if @short.positive?),
+         Task.new(days: 2, code: :pack, minutes: @plan.kits.size * MINUTES_A_KIT, people: @plan.kits.size)].compact
       end
 
       def on_the_day
         counted = @plan.tools.select { |need| need.tool.counted }
-        [Task.new(days: 0, code: :lay_tools, minutes: 10, names: @plan.tools.select { |need| need.users.positive? }.map { |need| "#{need.needed} × #{need.tool.name.downcase}" }.join(', ')),
-         (Task.new(days: 0, code: :count_out, minutes: 2, names: counted.map { |need| "#{need.needed} × #{need.tool.name.downcase}" }.join(', ')) if counted.any?)].compact
+        [Task.new(days: 0, code: :lay_tools, minutes: 10, names: @plan.tools.select { |need|
+          need.users.positive?
+        }.map { |need| "#{need.needed} × #{need.tool.name.downcase}" }.join(', ')),
+         (Task.new(days: 0, code: :count_out, minutes: 2, names: counted.map { |need|
+           "#{need.needed} × #{need.tool.name.downcase}"
+         }.join(', ')) if counted.any?)].compact
       end
     end
   end

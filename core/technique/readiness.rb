@@ -25,7 +25,9 @@ module Core
 
       # @return [Array<Person>] those who lack something
       def people
-        @people ||= @attendees.map { |attendee| Person.new(attendee: attendee, lacking: lacking(attendee)) }.reject { |person| person.lacking.empty? }
+        @people ||= @attendees.map { |attendee|
+          Person.new(attendee: attendee, lacking: lacking(attendee))
+        }.reject { |person| person.lacking.empty? }
       end
 
       # @return [Array<Skill>] new to more than half of the class
@@ -39,7 +41,13 @@ module Core
 
       # @return [Array<(Skill, Array<People::Attendee>)>] techniques that some who need them cannot reach by any way but learning others first
       def out_of_reach
-        far = people.flat_map { |person| person.lacking.select { |lack| lack.ways.all? { |way| way.code == :first_learn } }.map { |lack| [lack.skill, person.attendee] } }
+        far = people.flat_map { |person|
+          person.lacking.select { |lack|
+            lack.ways.all? { |way|
+              way.code == :first_learn
+            }
+          }.map { |lack| [lack.skill, person.attendee] }
+        }
         far.group_by(&:first).map { |skill, pairs| [skill, pairs.map(&:last)] }
       end
 
@@ -47,7 +55,11 @@ module Core
       # @return [Array<Object>] those that ask less of the same people, the nearest first
       def gentler(designs)
         here = asked(skills)
-        designs.transform_values { |keys| asked(keys.filter_map { |key| @table.techniques[key] }) }.select { |_, lacks| lacks < here }.sort_by { |_, lacks| -lacks }.map(&:first)
+        designs.transform_values { |keys|
+          asked(keys.filter_map { |key|
+            @table.techniques[key]
+          })
+        }.select { |_, lacks| lacks < here }.sort_by { |_, lacks| -lacks }.map(&:first)
       end
 
       private
@@ -79,7 +91,8 @@ module Core
          (Way.new(code: :easier, name: easier.name) if easier && easier.level <= attendee.level + 1),
          (Way.new(code: :prepare) if @steps.select { |step| step.technique == skill.key }.all?(&:preparable)),
          (neighbour = neighbour(attendee, skill)) && Way.new(code: :neighbour, name: neighbour.name),
-         (Way.new(code: :first_learn, name: before.map(&:name).join(', '), minutes: before.sum(&:practice_minutes) + skill.practice_minutes) if far || before.any?)].compact
+         (Way.new(code: :first_learn, name: before.map(&:name).join(', '),
+           minutes: before.sum(&:practice_minutes) + skill.practice_minutes) if far || before.any?)].compact
       end
 
       # The nearest at the table who is sure of it.

@@ -20,9 +20,15 @@ module Core
       def ways(skills, table)
         return [] unless missing.positive?
 
-        easier = skills.select { |skill| skill.tools.include?(tool.key) && skill.easier && !(table.techniques[skill.easier]&.tools || [tool.key]).include?(tool.key) }
-        [[:borrow, { count: missing }], ([:stagger, { count: on_hand + brought }] if (on_hand + brought).positive? && at_once > on_hand + brought),
-         *easier.map { |skill| [:change_school, { from: skill.name, to: table.technique(skill.easier).name }] }, ([:nothing_else, {}] unless tool.substitutable)].compact
+        easier = skills.select { |skill|
+          skill.tools.include?(tool.key) && skill.easier && !(table.techniques[skill.easier]&.tools || [tool.key]).include?(tool.key)
+        }
+        [[:borrow, { count: missing }],
+         ([:stagger, { count: on_hand + brought }] if (on_hand + brought).positive? && at_once > on_hand + brought),
+         *easier.map { |skill|
+           [:change_school, { from: skill.name, to: table.technique(skill.easier).name }]
+         },
+         ([:nothing_else, {}] unless tool.substitutable)].compact
       end
     end
 
@@ -38,7 +44,9 @@ module Core
           users = used.select { |_, tools| tools.key?(key) }
           each = users.values.map { |tools| tools[key] }.max
           new(tool: tool, users: users.size, each: each, needed: tool.needed_for(users.size) * each,
-              brought: users.keys.count { |attendee| attendee.brings.include?(key) } * each, on_hand: (tool.needed_for(sets) * each) + more.fetch(key, 0), at_once: at_once.fetch(key, 0))
+            brought: users.keys.count { |attendee|
+              attendee.brings.include?(key)
+            } * each, on_hand: (tool.needed_for(sets) * each) + more.fetch(key, 0), at_once: at_once.fetch(key, 0))
         end.sort_by { |need| [-need.missing, need.tool.name] }
       end
     end

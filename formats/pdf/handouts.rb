@@ -43,7 +43,9 @@ module Formats
           person.needs.each { |need| tick("<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})", size: 9.5) }
           person.cuts.each { |cut| tick("<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}", size: 9.5) }
         end
-        rich("Tools: #{safe(person.tools.map { |key, count| "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}" }.join(', '))}", size: 9.5)
+        rich("Tools: #{safe(person.tools.map { |key, count|
+          "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}"
+        }.join(', '))}", size: 9.5)
       end
 
       def bag_height(person)
@@ -56,14 +58,22 @@ module Formats
           text = "#{index + 1}. #{safe(Wording.step(task.step, unit: unit))}"
           text += " (#{safe(Wording.say("list_reasons.#{task.reason}"))})" if task.reason
           task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
-          pdf.indent(14) { rich("<b>Left hand:</b> #{safe(task.left_hand(person.attendee))}", size: SMALL) } unless task.left_hand(person.attendee).empty?
-          (task.technique.cautions + task.step.cautions).uniq.each { |caution| pdf.indent(14) { rich("<b>Caution:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL) } }
+          pdf.indent(14) {
+            rich("<b>Left hand:</b> #{safe(task.left_hand(person.attendee))}", size: SMALL)
+          } unless task.left_hand(person.attendee).empty?
+          (task.technique.cautions + task.step.cautions).uniq.each { |caution|
+            pdf.indent(14) {
+              rich("<b>Caution:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL)
+            }
+          }
           pdf.move_down(2)
         end
       end
 
       def care(person)
-        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: unit))}</b>") }
+        person.findings.select { |finding|
+          finding.join.nil? && finding.worth_a_look?
+        }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: unit))}</b>") }
       end
     end
   end

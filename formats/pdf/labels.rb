@@ -30,12 +30,14 @@ module Formats
         height = (grid.height - (2 * PADDING)) * POINTS
         pdf.bounding_box([(left + PADDING) * POINTS, pdf.bounds.height - ((top + PADDING) * POINTS)], width: width, height: height) do
           size = SIZES.find { |points| fits?(lines, points, width, height) } || SIZES.last
-          pdf.text_box(lines.join("\n"), at: [0, height], width: width, height: height, size: size, inline_format: true, overflow: :truncate)
+          pdf.text_box(lines.join("\n"), at: [0, height], width: width, height: height, size: size, inline_format: true,
+            overflow: :truncate)
         end
       end
 
       def fits?(lines, points, width, height)
-        box = Prawn::Text::Formatted::Box.new(Prawn::Text::Formatted::Parser.format(lines.join("\n")), document: pdf, at: [0, height], width: width, height: height, size: points)
+        box = Prawn::Text::Formatted::Box.new(Prawn::Text::Formatted::Parser.format(lines.join("\n")), document: pdf, at: [0, height],
+          width: width, height: height, size: points)
         box.render(dry_run: true).empty?
       end
 

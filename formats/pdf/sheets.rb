@@ -38,7 +38,9 @@ module Formats
         return line('Nothing: the stock covers it.') if order.purchases.empty? && order.unoffered.empty?
 
         order.by_supplier.each do |key, purchases|
-          rows = purchases.map { |bought| [bought.number.to_s, OfferText.content(bought.offer, unit), bought.item.name, bought.offer.price.to_s, bought.cost.to_s] }
+          rows = purchases.map { |bought|
+            [bought.number.to_s, OfferText.content(bought.offer, unit), bought.item.name, bought.offer.price.to_s, bought.cost.to_s]
+          }
           rich("<b>#{safe(@market.suppliers.fetch(key).name)}</b>, delivery #{order.delivery.fetch(key)}, together #{order.total_of(key)}")
           table([['Packs', 'of', 'Item', 'Price', 'Cost'], *rows], right: [0, 3, 4])
           pdf.move_down(6)
@@ -68,7 +70,9 @@ module Formats
           [kit.letter, kit.person.attendee.name, kit.person.attendee.colourway.to_s, contents.join('   '), notes(kit.person.attendee)]
         end
         table([['Kit', 'For', 'Colourway', 'Holds', 'Notes'], *rows], widths: { 0 => 28, 1 => 90, 2 => 62 })
-        line("Spares: #{@plan.spares.values.map { |s| [s.held(@plan.workshop.supply.spares), s.part.mark] }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')}, #{Wording.say("spares_mode.#{@plan.workshop.supply.spares}")}", size: SMALL)
+        line("Spares: #{@plan.spares.values.map { |s|
+          [s.held(@plan.workshop.supply.spares), s.part.mark]
+        }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')}, #{Wording.say("spares_mode.#{@plan.workshop.supply.spares}")}", size: SMALL)
         line(@plan.needs.map { |need| "#{need.part.mark}: #{need.part.name}" }.join('   '), size: SMALL)
       end
 
@@ -78,12 +82,17 @@ module Formats
 
       def tools
         heading('Tools')
-        table([['Tool', 'Used by', 'Needed', 'Brought', 'In the sets', 'Missing'], *@plan.tools.map { |need| [need.tool.name, need.users, need.needed, need.brought, need.on_hand, need.missing].map(&:to_s) }], right: (1..5).to_a)
+        table([['Tool', 'Used by', 'Needed', 'Brought', 'In the sets', 'Missing'],
+               *@plan.tools.map { |need|
+                 [need.tool.name, need.users, need.needed, need.brought, need.on_hand, need.missing].map(&:to_s)
+               }], right: (1..5).to_a)
       end
 
       def steps
         heading('Steps')
-        rows = @plan.steps.map { |step| [step.number.to_s, Wording.step(step.step, unit: unit), step.technique.level.to_s, step.tools.map(&:name).join(', ')] }
+        rows = @plan.steps.map { |step|
+          [step.number.to_s, Wording.step(step.step, unit: unit), step.technique.level.to_s, step.tools.map(&:name).join(', ')]
+        }
         table([['', 'Step', 'Level', 'Tools'], *rows], right: [0, 2], widths: { 0 => 22, 2 => 38, 3 => 130 })
       end
     end

@@ -88,7 +88,11 @@ RSpec.describe Core::Cutting::Reels do
     ways = fillings(demands.keys, demands.values, reel).map { |pattern| [pattern, 1.0, nil] } +
            bars.each_with_index.flat_map { |bar, i| fillings(demands.keys, demands.values, bar).map { |pattern| [pattern, 0.0, i] } }
     ways.reject! { |pattern, _, _| pattern.all?(&:zero?) }
-    cells = ways.map { |pattern, _, bar| pattern.each_with_index.reject { |count, _| count.zero? }.map { |count, i| [i, count] } + (bar ? [[demands.size + bar, 1]] : []) }
+    cells = ways.map { |pattern, _, bar|
+      pattern.each_with_index.reject { |count, _|
+        count.zero?
+      }.map { |count, i| [i, count] } + (bar ? [[demands.size + bar, 1]] : [])
+    }
     starts = cells.reduce([0]) { |all, column| all << (all.last + column.size) }
     Highs.mip(
       sense: :minimize, col_cost: ways.map { |way| way[1] }, col_lower: [0.0] * ways.size, col_upper: [1000.0] * ways.size,
@@ -101,7 +105,9 @@ RSpec.describe Core::Cutting::Reels do
     rng = Random.new(5)
     12.times do
       reel = rng.rand(150..250) * 5
-      ordered = Array.new(rng.rand(6..25)) { rng.rand((reel / 20)..(reel / 11)) * 5 * [1, 2].sample(random: rng) }.map { |length| (length / 50.0).ceil * 50 }
+      ordered = Array.new(rng.rand(6..25)) {
+        rng.rand((reel / 20)..(reel / 11)) * 5 * [1, 2].sample(random: rng)
+      }.map { |length| (length / 50.0).ceil * 50 }
       bars = Array.new(rng.rand(1..4)) { rng.rand(100..reel) }
       found = described_class.plan(pieces(ordered), [mm(reel)], on_hand: bars.map { |bar| mm(bar) }.tally)
       expect([found.new_reels.size, found.proven?]).to eq([fewest_with(ordered.tally, reel, bars), true])
@@ -135,7 +141,8 @@ RSpec.describe Core::Cutting::Reels do
   it 'leaves tails as the person, the line or the project says, in this order' do
     cut = lambda do |own, by_line|
       supply = Core::Supply::Choices.new(tails_by_line: by_line)
-      Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170, tails: own)], table: sample_table).people.first.cuts.first.tails.to_mm
+      Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170, tails: own)],
+        table: sample_table).people.first.cuts.first.tails.to_mm
     end
     expect([cut.(nil, {}), cut.(nil, 'cable' => :lean), cut.(:generous, 'cable' => :lean)]).to eq([100, 70, 150])
   end

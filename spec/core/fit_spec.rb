@@ -163,7 +163,9 @@ RSpec.describe Core::Fit do
       found = findings('nickel allergy', table: nickel, colourways: { 'steel' => { 'clasp' => 'steel' } }).first
       expect([found.code, found.cures.map(&:code)]).to eq([:nickel, %i[use_colourway swap_part]])
       expect(findings('', table: nickel)).to eq([])
-      expect([findings('nickel allergy').map(&:code), findings('wool allergy').map(&:code), findings('child').map(&:code)]).to eq([[:nickel_unknown], [:other_allergy], %i[age_unknown minor_watched]])
+      expect([findings('nickel allergy').map(&:code),
+              findings('wool allergy').map(&:code),
+              findings('child').map(&:code)]).to eq([[:nickel_unknown], [:other_allergy], %i[age_unknown minor_watched]])
     end
 
     { 'pacemaker' => :magnet_implant, 'age 6' => :magnet_child }.each do |mind, code|

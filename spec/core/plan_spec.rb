@@ -96,8 +96,14 @@ RSpec.describe Core::Plan do
   end
 
   it 'plans whoever was not measured at the size set for them, at the middle of the group, or at a usual one' do
-    sizes = ->(shop, *wrists) { plan_for(bracelet, wrists.each_with_index.map { |wrist, i| attendee(i, wrist) }, workshop: shop).people.select(&:assumed).map { |person| person.measure.to_mm } }
-    expect([sizes.(workshop, 150, 190, nil, 160), sizes.(workshop, nil), sizes.(workshop.with(assumed_size: mm(155)), 190, nil)]).to eq([[160], [170], [155]])
+    sizes = ->(shop, *wrists) {
+      plan_for(bracelet, wrists.each_with_index.map { |wrist, i|
+        attendee(i, wrist)
+      }, workshop: shop).people.select(&:assumed).map { |person| person.measure.to_mm }
+    }
+    expect([sizes.(workshop, 150, 190, nil, 160),
+            sizes.(workshop, nil),
+            sizes.(workshop.with(assumed_size: mm(155)), 190, nil)]).to eq([[160], [170], [155]])
   end
 end
 

@@ -32,7 +32,11 @@ RSpec.describe Core::Session do
 
   # A demonstration-rich class of twelve with everything in it.
   let(:full) do
-    tasks = ->(level) { (0..9).map { |s| work(2.0 + s, sigma: 0, tools: { 't' => 1 }, help: 0.3 / level, check: s == 5, slot: s, demonstration: { 0 => 0, 4 => 1 }[s]) } }
+    tasks = ->(level) {
+      (0..9).map { |s|
+        work(2.0 + s, sigma: 0, tools: { 't' => 1 }, help: 0.3 / level, check: s == 5, slot: s, demonstration: { 0 => 0, 4 => 1 }[s])
+      }
+    }
     model((0...12).map { |i|
       tasks.(1 + (i % 3))
     }, tools: { 't' => 9 }, sigmas: [0.3], between: 0.2, late_share: 0.3, late_minutes: 5.0, pauses: [described_class::Model::Pause.new(from: 40.0, minutes: 10.0)],
@@ -66,7 +70,9 @@ RSpec.describe Core::Session do
       skill = Core::Technique::Skill.new(key: 'x', name: 'x', level: 2, seconds: 60)
       step = Core::Construction::StepUse.new(key: 's', technique: 'x', repeats: 4, text: :x)
       known = { 'x' => Core::People::Experience.new(times: 20) }
-      times = ->(person, **rest) { described_class::StepTime.new(described_class::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, skill, person) }
+      times = ->(person, **rest) {
+        described_class::StepTime.new(described_class::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, skill, person)
+      }
       fresh = attendee(1, 170, level: 1)
       expect(times.(attendee(1, 170, level: 1, experience: known))).to be < times.(fresh)
       expect(times.(fresh, poor_light: true)).to be_within(1e-9).of(times.(fresh) * 1.1)
@@ -87,7 +93,9 @@ RSpec.describe Core::Session do
           rng = Random.new(seed)
           clock = 0.0
           begins = Array.new(customers + 100) { clock += exponential(rng, 1 / load) }
-          engine = run(model(begins.map { [work(exponential(rng, 1.0), tools: { 't' => 1 })] }, begins: begins, tools: { 't' => servers }, slots: 1))
+          engine = run(model(begins.map {
+            [work(exponential(rng, 1.0), tools: { 't' => 1 })]
+          }, begins: begins, tools: { 't' => servers }, slots: 1))
           spent(engine, :tools).drop(100).sum / customers
         end
         mean, error = mean_and_error(waits)
@@ -104,7 +112,12 @@ RSpec.describe Core::Session do
         rng = Random.new(seed)
         used = 0.0
         people = Array.new(6) do
-          Array.new(500) { [work(exponential(rng, 4.0)), work(exponential(rng, 1.0).tap { |minutes| used += minutes }, tools: { 't' => 1 })] }.flatten
+          Array.new(500) {
+            [work(exponential(rng, 4.0)),
+             work(exponential(rng, 1.0).tap { |minutes|
+               used += minutes
+             }, tools: { 't' => 1 })]
+          }.flatten
         end
         used / run(model(people, tools: { 't' => 1 }, slots: 1)).finished.max
       end
@@ -121,7 +134,12 @@ RSpec.describe Core::Session do
           rng = Random.new(seed)
           run(model(Array.new(people) { [work(exponential(rng, 1.0), tools: { 't' => 1 })] }, tools: { 't' => tools }, slots: 1))
         end
-        { outcomes.map { |engine| engine.finished.max } => last, outcomes.map { |engine| spent(engine, :tools).sum } => waited }.each do |values, expected|
+        {
+          outcomes.map { |engine| engine.finished.max } => last,
+          outcomes.map { |engine|
+            spent(engine, :tools).sum
+          } => waited
+        }.each do |values, expected|
           mean, error = mean_and_error(values)
           expect(mean).to be_within((4 * error) + 1e-12).of(expected)
         end
@@ -131,8 +149,14 @@ RSpec.describe Core::Session do
     # SimPy 3.0.11: /usr/bin/python3 bench/session_reference.py 6000 11 → mean 149.9742, deviation 17.2626, 95 % quantile 179.3890
     it 'agrees with the same class in SimPy, mean and 95 % quantile' do
       tools = [4, 4, 3, 6, 5, 4]
-      people = (0...12).map { |p| (0...25).map { |s| work(1.0 + (((p * 7) + (s * 3)) % 11 / 5.0), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) } }
-      simulation = described_class::Simulation.new(model(people, tools: tools.each_with_index.to_h { |number, i| ["t#{i}", number] }, sigmas: [0.4], between: 0.2))
+      people = (0...12).map { |p|
+        (0...25).map { |s|
+          work(1.0 + (((p * 7) + (s * 3)) % 11 / 5.0), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s)
+        }
+      }
+      simulation = described_class::Simulation.new(model(people, tools: tools.each_with_index.to_h { |number, i|
+        ["t#{i}", number]
+      }, sigmas: [0.4], between: 0.2))
       ends = simulation.run(0...1000).ends
       mean, error = mean_and_error(ends)
       expect(mean).to be_within(4 * Math.hypot(error, 17.2626 / Math.sqrt(6000))).of(149.9742)
@@ -175,8 +199,14 @@ RSpec.describe Core::Session do
 
     it 'waits for everybody before a demonstration, and gives it alone to whoever comes later' do
       show = described_class::Model::Demonstration.new(minutes: 4.0, quorum: 2, alone: 1.0)
-      engine = run(model([[work(1.0), work(2.0, demonstration: 0)], [work(6.0), work(2.0, demonstration: 0)], [work(20.0), work(2.0, demonstration: 0)]], demonstrations: [show]))
-      expect([engine.finished, spent(engine, :group), spent(engine, :watching)]).to eq([[12.0, 12.0, 23.0], [5.0, 0.0, 0.0], [4.0, 4.0, 1.0]])
+      engine = run(model(
+        [[work(1.0), work(2.0, demonstration: 0)],
+         [work(6.0), work(2.0, demonstration: 0)],
+         [work(20.0), work(2.0, demonstration: 0)]], demonstrations: [show]
+      ))
+      expect([engine.finished,
+              spent(engine, :group),
+              spent(engine, :watching)]).to eq([[12.0, 12.0, 23.0], [5.0, 0.0, 0.0], [4.0, 4.0, 1.0]])
     end
 
     it 'goes on where two demonstrations would wait for each other' do
@@ -220,10 +250,19 @@ RSpec.describe Core::Session do
 
     {
       'nobody is there' => [->(s) { s.plan([]) }, :no_people],
-      'a tool is not there at all' => [->(s) { s.plan(s.people).then { |p| p.with(tools: p.tools.map { |need| need.with(on_hand: 0, brought: 0) }) } }, :no_tool],
+      'a tool is not there at all' => [->(s) {
+        s.plan(s.people).then { |p|
+          p.with(tools: p.tools.map { |need|
+            need.with(on_hand: 0, brought: 0)
+          })
+        }
+      },
+                                       :no_tool],
       'the welcome takes the whole class' => [->(s) { s.plan(s.people, minutes: 15, demonstrations: :at_start) }, :too_short]
     }.each do |why, (made, code)|
-      it("says so before simulating where #{why}") { expect(described_class::Modelling.new(made.(self), described_class::Calibration.new).model).to have_attributes(code: code) }
+      it("says so before simulating where #{why}") {
+        expect(described_class::Modelling.new(made.(self), described_class::Calibration.new).model).to have_attributes(code: code)
+      }
     end
 
     it('says so where a step takes no time') do
@@ -232,7 +271,11 @@ RSpec.describe Core::Session do
         described_class::Calibration.new).model).to have_attributes(code: :no_minutes)
     end
 
-    it('holds sixty people') { expect(forecast(plan((1..60).map { |i| attendee(i, 150 + i) }, minutes: 240), runs: 20).finishes.size).to eq(60) }
+    it('holds sixty people') {
+      expect(forecast(plan((1..60).map { |i|
+        attendee(i, 150 + i)
+      }, minutes: 240), runs: 20).finishes.size).to eq(60)
+    }
 
     it 'proposes changes, tries them on the same random numbers and finds a combination that reaches the target, confirmed on those of the forecast' do
       asked = inputs(people, minutes: 52)
@@ -240,18 +283,25 @@ RSpec.describe Core::Session do
       found = described_class::LeverSearch.new(asked, target: 0.9, confirming: 0...600) { |share| shares << share }.call
       expect([found.base.chance < 0.9, found.reaches, found.combination.chance >= 0.9]).to eq([true, true, true])
       expect(found.singles.map { |one| one.levers.first.code }.uniq).to include(:prepare, :longer)
-      expect([shares.max <= 1, found.singles.all? { |one| one.gain.positive? }, found.trials > found.singles.size]).to eq([true, true, true])
+      expect([shares.max <= 1,
+              found.singles.all? { |one|
+                one.gain.positive?
+              },
+              found.trials > found.singles.size]).to eq([true, true, true])
       applied = asked.with(workshop: found.combination.levers.reduce(asked.workshop) { |shop, lever| lever.apply(shop) })
       expect(forecast(applied.plan, runs: 600).chance).to eq(found.combination.chance)
     end
 
     it('needs nothing where the target is met, and says that nothing can be done for an empty class') do
-      expect(described_class::LeverSearch.new(inputs(people, minutes: 240), target: 0.9, confirming: 0...60).call).to have_attributes(reaches: true, combination: nil)
+      expect(described_class::LeverSearch.new(inputs(people, minutes: 240), target: 0.9,
+        confirming: 0...60).call).to have_attributes(reaches: true, combination: nil)
       expect(described_class::LeverSearch.new(inputs([]), target: 0.9).call).to have_attributes(code: :no_people)
     end
 
     it 'measures a gain more closely on the same random numbers than on others' do
-      before, after = [52, 60].map { |minutes| plan(people, minutes: minutes) }.map { |p| described_class::Modelling.new(p, described_class::Calibration.new).model }
+      before, after = [52, 60].map { |minutes|
+        plan(people, minutes: minutes)
+      }.map { |p| described_class::Modelling.new(p, described_class::Calibration.new).model }
       met = ->(m, seed) { described_class::Simulation.new(m, seed: seed).run(0...200).ends.map { |minute| minute <= m.minutes } }
       errors = [1, 2].map { |seed| described_class::Trial.of([], met.(after, seed), met.(before, 1)).gain_error }
       expect(errors.first).to be < errors.last
@@ -275,7 +325,8 @@ RSpec.describe Core::Session do
       model = described_class::Modelling.new(simulated, described_class::Calibration.new(help: 0.0)).model
       own = (0...400).map { |replication| spent(run(model, replication), :work).sum }.sort
       expect(own[200]).to be_within(0.08 * alone[1].usual).of(alone[1].usual)
-      expect([own[40], own[360]]).to match([be_within(0.12 * alone[1].early).of(alone[1].early), be_within(0.12 * alone[1].late).of(alone[1].late)])
+      expect([own[40],
+              own[360]]).to match([be_within(0.12 * alone[1].early).of(alone[1].early), be_within(0.12 * alone[1].late).of(alone[1].late)])
       expect(time.groups.map(&:half)).to eq(time.groups.map(&:half).sort)
     end
   end

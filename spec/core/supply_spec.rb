@@ -21,20 +21,30 @@ RSpec.describe Core::Supply do
       # 10 g of beads of 40 mg
       [:gram, 10_000] => 250
     }.each do |(unit, amount), count|
-      it("counts #{count} in #{amount} by #{unit}") { expect(offer('a', 'x', amount, 1, unit: unit).count(part('x', 8, mass_mg: 40))).to eq(count) }
+      it("counts #{count} in #{amount} by #{unit}") {
+        expect(offer('a', 'x', amount, 1, unit: unit).count(part('x', 8, mass_mg: 40))).to eq(count)
+      }
     end
 
-    it('counts nothing by weight when nobody knows the weight') { expect(offer('a', 'x', 10_000, 1, unit: :gram).count(part('x', 8))).to eq(0) }
+    it('counts nothing by weight when nobody knows the weight') {
+      expect(offer('a', 'x', 10_000, 1, unit: :gram).count(part('x', 8))).to eq(0)
+    }
   end
 
   # Every combination of so many of each pack, and each set of suppliers, tried out.
   def cheapest_by_trying(wanted, offers, suppliers)
     columns = wanted.keys.flat_map { |thing| offers[thing].map { |of, units| [thing, of, units] } }
-    ranges = columns.map { |thing, of, units| (0..[wanted[thing].fdiv(units), suppliers[of.supplier].minimum.minor.fdiv(of.price.minor)].max.ceil).to_a }
+    ranges = columns.map { |thing, of, units|
+      (0..[wanted[thing].fdiv(units), suppliers[of.supplier].minimum.minor.fdiv(of.price.minor)].max.ceil).to_a
+    }
     ranges.first.product(*ranges.drop(1)).filter_map do |counts|
       next unless wanted.all? { |thing, units| columns.zip(counts).sum { |(of, _, held), count| of == thing ? held * count : 0 } >= units }
 
-      spent = columns.zip(counts).group_by { |(_, of, _), _| of.supplier }.transform_values { |same| same.sum { |(_, of, _), count| of.price.minor * count } }
+      spent = columns.zip(counts).group_by { |(_, of, _), _| of.supplier }.transform_values { |same|
+        same.sum { |(_, of, _), count|
+          of.price.minor * count
+        }
+      }
       spent = spent.select { |key, _| columns.zip(counts).any? { |(_, of, _), count| of.supplier == key && count.positive? } }
       spent.sum { |key, cost| cost + suppliers[key].delivery.minor } if spent.all? { |key, cost| cost >= suppliers[key].minimum.minor }
     end.min
@@ -45,7 +55,12 @@ RSpec.describe Core::Supply do
     25.times do
       suppliers = %w[a b].to_h { |key| [key, supplier(key, delivery: rng.rand(0..4) * 50, minimum: rng.rand(0..2) * 300)] }
       wanted = { 'x' => rng.rand(1..30), 'y' => rng.rand(1..20) }
-      offers = wanted.keys.to_h { |thing| [thing, [['a', 10], ['b', rng.rand(5..12)]].map { |key, size| [offer(key, thing, size, rng.rand(100..300)), size] }] }
+      offers = wanted.keys.to_h { |thing|
+        [thing,
+         [['a', 10], ['b', rng.rand(5..12)]].map { |key, size|
+           [offer(key, thing, size, rng.rand(100..300)), size]
+         }]
+      }
       choice = described_class::Packs.new(wanted, offers, suppliers).call
       paid = choice.goods + choice.packs.keys.map(&:supplier).uniq.sum { |key| suppliers[key].delivery.minor }
       expect([paid, choice.proven]).to eq([cheapest_by_trying(wanted, offers, suppliers), true])
@@ -55,7 +70,9 @@ RSpec.describe Core::Supply do
   # Two packs of 100 for 8.00 beat five of 50 for 4.50 and one of 250 for 20.00.
   it 'mixes pack sizes' do
     packs = [[50, 450], [100, 800], [250, 2000]].map { |size, price| [offer('a', 'x', size, price), size] }
-    expect({ 200 => 1600, 150 => 1250, 240 => 2000, 1 => 450 }.map { |units, cost| described_class::Cover.of(units, packs).cost - cost }).to all(eq(0))
+    expect({ 200 => 1600, 150 => 1250, 240 => 2000, 1 => 450 }.map { |units, cost|
+      described_class::Cover.of(units, packs).cost - cost
+    }).to all(eq(0))
   end
 
   describe 'the stock, shared among classes' do
@@ -64,7 +81,8 @@ RSpec.describe Core::Supply do
     let(:plan) { plan_for(bracelet, people) }
     let(:rounds) { plan.needs.find { |need| need.part.key == 'round_8' }.count + plan.spares[table.part('round_8')].shared }
     let(:market) {
-      described_class::Market.of([offer('a', 'round_8', 25, 200), offer('a', 'cable', 5_000_000_000, 300, unit: :reel, kind: :line)], { 'a' => supplier('a', delivery: 90) }, 'EUR')
+      described_class::Market.of([offer('a', 'round_8', 25, 200), offer('a', 'cable', 5_000_000_000, 300, unit: :reel, kind: :line)],
+        { 'a' => supplier('a', delivery: 90) }, 'EUR')
     }
 
     def allocated(stock, **rest)
@@ -76,19 +94,36 @@ RSpec.describe Core::Supply do
     end
 
     it 'gives what there is to the class that was planned first, and tells the other whom it went to' do
-      first, second = allocated(described_class::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply| row(supply, 'round_8') }
-      expect([first.short, first.short_for_others?, second.from_stock, second.short, second.short_for_others?, second.claimed_by]).to eq([0, false, 3, rounds - 3, true, ['first']])
+      first, second = allocated(described_class::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply|
+        row(supply, 'round_8')
+      }
+      expect([first.short,
+              first.short_for_others?,
+              second.from_stock,
+              second.short,
+              second.short_for_others?,
+              second.claimed_by]).to eq([0, false, 3, rounds - 3, true, ['first']])
     end
 
     it 'keeps for a class what was bought for it, and does not order again what is on its way' do
       stock = described_class::Stock.new(parts: { 'round_8' => rounds })
-      first, second = allocated(stock, bought: { 'second' => stock }, due: { 'first' => described_class::Stock.new(parts: { 'round_8' => 4 }) }).values.map { |supply| row(supply, 'round_8') }
+      first, second = allocated(stock, bought: { 'second' => stock },
+        due: { 'first' => described_class::Stock.new(parts: { 'round_8' => 4 }) }).values.map { |supply|
+        row(supply, 'round_8')
+      }
       expect([first.from_stock, first.short, second.from_stock, second.short]).to eq([0, rounds - 4, rounds, 0])
     end
 
     it 'gives the last reel once' do
-      first, second = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply| supply.line('cable') }
-      expect([first.opened, first.short, second.opened, second.short, second.short_for_others?, second.claimed_by]).to eq([{ mm(2000) => 1 }, {}, {}, { mm(5000) => 1 }, true, ['first']])
+      first, second = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply|
+        supply.line('cable')
+      }
+      expect([first.opened,
+              first.short,
+              second.opened,
+              second.short,
+              second.short_for_others?,
+              second.claimed_by]).to eq([{ mm(2000) => 1 }, {}, {}, { mm(5000) => 1 }, true, ['first']])
     end
 
     it 'orders what is short, says what nobody offers, and adds up' do
@@ -136,6 +171,10 @@ RSpec.describe Core::Supply do
     [[0, 0, 10], 10.0] => [0, 1],
     [[-20, -10, 0], 10.0] => [0, 2]
   }.each do |(readings, mass), (count, spread)|
-    it("takes #{readings} mg of #{mass} mg beads for #{count}") { expect(described_class::WeighIn.of(readings, mass).then { |w| [w.count, w.spread] }).to eq([count, spread]) }
+    it("takes #{readings} mg of #{mass} mg beads for #{count}") {
+      expect(described_class::WeighIn.of(readings, mass).then { |w|
+        [w.count, w.spread]
+      }).to eq([count, spread])
+    }
   end
 end

@@ -50,15 +50,23 @@ RSpec.describe Core::Technique do
     it 'keeps every precedence, of forty steps too' do
       steps = random_steps(Random.new(9), 40)
       order = described_class::Order.of(steps, table).steps.map(&:key)
-      sorted = TSort.tsort(->(&block) { steps.map(&:key).each(&block) }, ->(key, &block) { steps.find { |s| s.key == key }.after.each(&block) })
+      sorted = TSort.tsort(->(&block) { steps.map(&:key).each(&block) }, ->(key, &block) {
+        steps.find { |s|
+          s.key == key
+        }.after.each(&block)
+      })
       expect(order).to match_array(sorted)
       steps.each { |s| s.after.each { |before| expect(order.index(before)).to be < order.index(s.key) } }
     end
 
     {
       'easier before harder' => [[['a', 'folded_crimp'], ['b', 'stringing']], %w[b a], [:begins, :easier_first]],
-      'what dries is left alone' => [[['a', 'gluing', { waits: 10 }], ['b', 'trimming', { after: %w[a] }], ['c', 'measuring']], %w[a c b], [:begins, :drying, :as_declared]],
-      'the same tools stay in hand' => [[['a', 'cutting_line'], ['b', 'stringing', { after: %w[a] }], ['c', 'cutting_line']], %w[a c b], [:begins, :same_tools, :as_declared]],
+      'what dries is left alone' => [[['a', 'gluing', { waits: 10 }], ['b', 'trimming', { after: %w[a] }], ['c', 'measuring']],
+                                     %w[a c b],
+                                     [:begins, :drying, :as_declared]],
+      'the same tools stay in hand' => [[['a', 'cutting_line'], ['b', 'stringing', { after: %w[a] }], ['c', 'cutting_line']],
+                                        %w[a c b],
+                                        [:begins, :same_tools, :as_declared]],
       'what is better first' => [[['a', 'measuring', { rather_after: %w[b] }], ['b', 'stringing']], %w[b a], [:begins, :rather_after]]
     }.each do |rule, (declared, keys, reasons)|
       it "puts #{rule}, and says so" do
@@ -107,19 +115,26 @@ RSpec.describe Core::Technique do
     it "reckons a level #{level} person at #{expected.round(2)} of a level #{of} technique#{" done #{done}" if done}" do
       on = Date.new(2026, 12, 3)
       experience = done ? { 'x' => Core::People::Experience.new(times: done[0], last: on - done[1]) } : {}
-      expect(described_class::Familiarity.of(attendee(1, 170, level: level, experience: experience), skill('x', of), on)).to be_within(1e-9).of(expected)
+      expect(described_class::Familiarity.of(attendee(1, 170, level: level, experience: experience), skill('x', of),
+        on)).to be_within(1e-9).of(expected)
     end
   end
 
   describe 'for different people' do
     let(:table) do
-      fold = sample_table.technique('folded_crimp').with(easier: 'flat_crimp', practice: 'two tubes', practice_minutes: 7, prerequisites: ['flat_crimp'])
+      fold = sample_table.technique('folded_crimp').with(easier: 'flat_crimp', practice: 'two tubes', practice_minutes: 7,
+        prerequisites: ['flat_crimp'])
       sample_table.with(techniques: sample_table.techniques.merge('folded_crimp' => fold))
     end
-    let(:steps) { [step('cut', 'cutting_line', preparable: true), step('end', 'folded_crimp', after: %w[cut]), step('cover', 'crimp_cover', after: %w[end], optional: true)] }
+    let(:steps) {
+      [step('cut', 'cutting_line', preparable: true),
+       step('end', 'folded_crimp', after: %w[cut]),
+       step('cover', 'crimp_cover', after: %w[end], optional: true)]
+    }
 
     def list(level, **choices)
-      described_class::Lists.new(table, described_class::Choices.new(**choices), Date.new(2026, 12, 3)).for(attendee(1, 170, level: level), steps)
+      described_class::Lists.new(table, described_class::Choices.new(**choices), Date.new(2026, 12, 3)).for(attendee(1, 170, level: level),
+        steps)
     end
 
     {
@@ -145,10 +160,18 @@ RSpec.describe Core::Technique do
     it 'says who lacks what, and what would make it possible' do
       people = [attendee(1, 170, level: 1), attendee(2, 170, level: 4), attendee(3, 170, level: 1)]
       readiness = described_class::Readiness.new(people, steps, table, nil)
-      expect(readiness.people.map { |person| [person.attendee.key, person.lacking.map { |lack| [lack.skill.key, lack.far, lack.ways.map(&:code)] }] })
-        .to eq(%w[1 3].map { |key| [key, [['folded_crimp', true, %i[easier neighbour first_learn]], ['crimp_cover', false, %i[neighbour]]]] })
+      expect(readiness.people.map { |person|
+        [person.attendee.key,
+         person.lacking.map { |lack|
+           [lack.skill.key, lack.far, lack.ways.map(&:code)]
+         }]
+      })
+        .to eq(%w[1 3].map { |key|
+              [key, [['folded_crimp', true, %i[easier neighbour first_learn]], ['crimp_cover', false, %i[neighbour]]]]
+            })
       expect([readiness.new_to_most.map(&:key), readiness.heavy?, readiness.out_of_reach]).to eq([%w[folded_crimp crimp_cover], false, []])
-      expect(readiness.gentler('easy' => %w[stringing], 'same' => steps.map(&:technique), 'hard' => %w[frame_row crossover_loop folded_crimp])).to eq(['easy'])
+      expect(readiness.gentler('easy' => %w[stringing], 'same' => steps.map(&:technique),
+        'hard' => %w[frame_row crossover_loop folded_crimp])).to eq(['easy'])
     end
 
     it 'says of a class of beginners on a level 4 project what they would have to learn first' do
@@ -192,7 +215,8 @@ RSpec.describe Core::Technique do
   end
 
   it 'says what helps where tools are short' do
-    need = described_class::ToolNeed.new(tool: table.tool('pliers').with(substitutable: false), users: 6, each: 1, needed: 6, brought: 1, on_hand: 2, at_once: 5)
+    need = described_class::ToolNeed.new(tool: table.tool('pliers').with(substitutable: false), users: 6, each: 1, needed: 6, brought: 1,
+      on_hand: 2, at_once: 5)
     fold = skill('fold', 3, tools: ['pliers'], easier: 'flat_crimp')
     expect(need.ways([fold], table).map(&:first)).to eq(%i[borrow stagger change_school nothing_else])
   end

@@ -25,7 +25,10 @@ RSpec.describe Formats do
 
   it 'goes out and in again to the same plan, and keeps to both schemas' do
     content = Formats::ClassDocument.read(document)
-    expect([content.inputs.attendees, content.inputs.design, content.stock, content.market.offers]).to eq([inputs.attendees, inputs.design, studio.ledger.stock, studio.market.all.offers])
+    expect([content.inputs.attendees,
+            content.inputs.design,
+            content.stock,
+            content.market.offers]).to eq([inputs.attendees, inputs.design, studio.ledger.stock, studio.market.all.offers])
     expect(Formats::Schema.errors('class.v1', JSON.parse(document)) + Formats::Schema.errors('plan.v2', plan_data(content))).to eq([])
   end
 
@@ -42,13 +45,19 @@ RSpec.describe Formats do
     data['attendees'][0].merge!('mind' => 'nickel allergy', 'notes' => nil).compact!
     data['attendees'][0].delete('needs')
     read = Formats::ClassDocument.read(JSON.generate(data)).inputs
-    expect([read.workshop.session.target, read.attendees.first.needs.allergies, read.attendees.first.notes]).to eq([80, [:nickel], 'nickel allergy'])
+    expect([read.workshop.session.target,
+            read.attendees.first.needs.allergies,
+            read.attendees.first.notes]).to eq([80, [:nickel], 'nickel allergy'])
   end
 
   # What matches a line is no match for a text (OWASP, Input Validation: anchors).
   it 'lets no pattern of a schema be met by one line of several' do
     data = JSON.parse(document)
-    { ['class', 'start'] => "18:30", ['catalogue', 'parts', 0, 'colour'] => '#8a8f98', ['catalogue', 'parts', 0, 'key'] => 'x' }.each do |path, good|
+    {
+      ['class', 'start'] => "18:30",
+      ['catalogue', 'parts', 0, 'colour'] => '#8a8f98',
+      ['catalogue', 'parts', 0, 'key'] => 'x'
+    }.each do |path, good|
       broken = JSON.parse(JSON.generate(data))
       broken.dig(*path[0...-1])[path.last] = "#{good}\n<script>"
       expect { Formats::ClassDocument.read(JSON.generate(broken)) }.to raise_error(Formats::BadDocument, /#{path.last}/)

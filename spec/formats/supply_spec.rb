@@ -63,7 +63,9 @@ RSpec.describe Formats do
 
   it 'reads fifty thousand lines and says how far it is' do
     reached = []
-    list = prices(head + (1..50_000).map { |i| "A#{i},2 mm crimp tube silver tone,pieces,#{i},1.20,EUR\n" }.join) { |share| reached << share }
+    list = prices(head + (1..50_000).map { |i|
+      "A#{i},2 mm crimp tube silver tone,pieces,#{i},1.20,EUR\n"
+    }.join) { |share| reached << share }
     expect([list.usable.size, reached.size, reached]).to match([50_000, 100, reached.sort])
   end
 
@@ -107,7 +109,8 @@ RSpec.describe Formats do
       supply = supply_of(1)
       seat = Core::Bill::Seat.of(plan, supply, studio.market.all)
       text = text_of(Formats::Pdf::Sheets.new(plan, supply: supply, market: studio.market.all, seat: seat).render).join("\n")
-      expect(text).to include('To order', 'To cut', 'Kits', 'Tools', 'Steps', seat.price.to_s, supply.order.total.to_s, 'Marguerite Oyelaran')
+      expect(text).to include('To order', 'To cut', 'Kits', 'Tools', 'Steps', seat.price.to_s, supply.order.total.to_s,
+        'Marguerite Oyelaran')
     end
 
     it 'prints names beyond western Europe' do

@@ -44,7 +44,8 @@ RSpec.describe Store do
   {
     'a state of no class' => [:class_revisions, { class_id: 77, revision: 1, source: 1, action: 'x', document: '{}', made_at: Time.now }],
     'a class that begins after midnight' => [:classes, { project_version_id: 1, title: 'A', date: '2026-12-03', start_minute: 1440 }],
-    'more arrived than ordered' => [:ordered, { class_id: 1, supplier: 'post', kind: 'part', item: 'x', units: 1, arrived: 2, made_at: Time.now }],
+    'more arrived than ordered' => [:ordered,
+                                    { class_id: 1, supplier: 'post', kind: 'part', item: 'x', units: 1, arrived: 2, made_at: Time.now }],
     'a hole larger than its bead' => [:parts,
                                       { key: 'x', name: 'x', kind: 'bead', along_nm: 5, outer_nm: 5, hole_nm: 6 }],
     'a project that is no JSON' => [:project_versions,

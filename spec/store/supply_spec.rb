@@ -26,7 +26,9 @@ RSpec.describe Store::Ledger do
       end
     end
     stock = ledger.stock
-    balances = wanted.to_h { |(kind, item, length), _| [[kind, item, length], kind == :part ? stock.part(item) : stock.bars(item).fetch(length, 0)] }
+    balances = wanted.to_h { |(kind, item, length), _|
+      [[kind, item, length], kind == :part ? stock.part(item) : stock.bars(item).fetch(length, 0)]
+    }
     expect(balances).to eq(wanted)
   end
 
@@ -80,7 +82,8 @@ RSpec.describe Store::Ledger do
 
   it 'gives a pack that is offered again its new price' do
     offer = ->(price) { Core::Supply::Offer.new(supplier: 'a', kind: :part, item: 'round_8_smoke', unit: :piece, amount: 25, price: studio.market.all.money(price)) }
-    studio.market.save_supplier(Core::Supply::Supplier.new(key: 'a', name: 'A', delivery: studio.market.all.money(0), minimum: studio.market.all.money(0)))
+    studio.market.save_supplier(Core::Supply::Supplier.new(key: 'a', name: 'A', delivery: studio.market.all.money(0),
+      minimum: studio.market.all.money(0)))
     studio.market.save([offer.(100)])
     studio.market.save([offer.(120)])
     expect(studio.market.all.offers.map { |known| known.price.minor }).to eq([120])

@@ -24,7 +24,12 @@ RSpec.describe Hostile do
   it 'adds once what is sent three times at once' do
     app
     before = studio.ledger.stock.part('round_6_frost')
-    Array.new(3) { |i| Thread.new { Hostile::Driver.new(app, Random.new(i)).post('/stockroom/parts/round_6_frost/stock', 'reason' => 'received', 'quantity' => '1', 'once' => 'b' * 32) } }.each(&:join)
+    Array.new(3) { |i|
+      Thread.new {
+        Hostile::Driver.new(app, Random.new(i)).post('/stockroom/parts/round_6_frost/stock', 'reason' => 'received', 'quantity' => '1',
+          'once' => 'b' * 32)
+      }
+    }.each(&:join)
     expect(studio.ledger.stock.part('round_6_frost')).to eq(before + 1)
   end
 

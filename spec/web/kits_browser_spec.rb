@@ -6,7 +6,11 @@ RSpec.describe 'From plan to kits', type: :feature do
   it 'takes a class of twelve from the plan to order, cuts, bags, labels and handouts' do
     open_studio
     plan = plan_of(1)
-    expect([plan.people.size, plan.people.map(&:measure).uniq.size >= 4, plan.people.map { |person| person.attendee.colourway }.uniq.size >= 3]).to eq([12, true, true])
+    expect([plan.people.size,
+            plan.people.map(&:measure).uniq.size >= 4,
+            plan.people.map { |person|
+              person.attendee.colourway
+            }.uniq.size >= 3]).to eq([12, true, true])
     visit '/classes/1/kits'
     unfold('matrix-fold')
     select 'in each bag', from: 'Spares'
@@ -20,8 +24,12 @@ RSpec.describe 'From plan to kits', type: :feature do
     fill_in 'Venue, EUR', with: '100'
     find_field('Venue, EUR').send_keys(:tab)
     expect(page).to have_no_css('#strip .verdict', text: price).and have_css('#cost svg.curve')
-    page.all('button', text: 'I have ordered this').size.times { first('button', text: 'I have ordered this').click && expect(page).to(have_text('on order')) }
-    page.all('button', text: 'Put it on the shelf').size.times { first('button', text: 'Put it on the shelf').click && expect(page).to(have_text('for this class')) }
+    page.all('button', text: 'I have ordered this').size.times {
+      first('button', text: 'I have ordered this').click && expect(page).to(have_text('on order'))
+    }
+    page.all('button', text: 'Put it on the shelf').size.times {
+      first('button', text: 'Put it on the shelf').click && expect(page).to(have_text('for this class'))
+    }
     expect(find('#materials')).to have_text('Nothing: the shelf and what is on order cover it')
     unfold('bags-fold')
     first('.pack-item').click

@@ -21,7 +21,9 @@ RSpec.describe Web::App, 'keeping what was entered', type: :request do
     document = Nokogiri::HTML(page)
     document.css('form[method=post]').map do |form|
       outside = form['id'] ? document.css("[form='#{form['id']}'][name]") : []
-      fields = [*form.css('input[name], select[name], textarea[name]'), *outside].reject { |field| field['type'] == 'file' || field.key?('disabled') }
+      fields = [*form.css('input[name], select[name], textarea[name]'), *outside].reject { |field|
+        field['type'] == 'file' || field.key?('disabled')
+      }
       sent = fields.reject { |field| %w[checkbox radio].include?(field['type']) && !field.key?('checked') }
       [form['action'], sent.to_h { |field| [field['name'], value_of(field)] }]
     end
@@ -90,7 +92,11 @@ RSpec.describe Web::App, 'keeping what was entered', type: :request do
     offers = studio.market.all.offers.to_h { |offer| [[offer.supplier, offer.item, offer.amount], offer.price] }
     studio.market.change_currency('JPY')
     now = studio.market.all
-    expect(now.offers.to_h { |offer| [[offer.supplier, offer.item, offer.amount], offer.price.minor] }).to eq(offers.transform_values { |price| (price.minor / 100.0).round })
+    expect(now.offers.to_h { |offer|
+      [[offer.supplier, offer.item, offer.amount], offer.price.minor]
+    }).to eq(offers.transform_values { |price|
+            (price.minor / 100.0).round
+          })
     expect(state.workshop.supply.venue).to eq(90)
     studio.market.change_currency('EUR')
     expect(state.workshop.supply.venue).to eq(9000)
@@ -112,7 +118,9 @@ RSpec.describe Web::App, 'keeping what was entered', type: :request do
       part = 'round_8_smoke'
       saved = studio.projects.save(design.with(key: 'own_way', name: 'Own way', colourways: { 'Odd' => { part => other } }))
       edit { |now| now.with(project_version_id: saved.id, attendees: [now.attendees.first.with(colourway: 'Odd'), *now.attendees.drop(1)]) }
-      [*places, '/run-sheet', '/handouts', '.json'].each { |place| get("/classes/1#{place}") && expect([place, last_response.status]).to(match([place, be < 500])) }
+      [*places, '/run-sheet', '/handouts', '.json'].each { |place|
+        get("/classes/1#{place}") && expect([place, last_response.status]).to(match([place, be < 500]))
+      }
       send_form('/classes/1/forecast')
       expect(last_response.status).to be < 400
     end

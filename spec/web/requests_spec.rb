@@ -88,7 +88,9 @@ RSpec.describe Web::App, type: :request do
     it 'keeps a measure exact that is only shown rounded' do
       { mm: ['131.9 mm', 131.875], in: ['5 3/16 in', 132] }.each do |unit, (shown, exact)|
         studio.update(unit: unit.to_s)
-        studio.classes.edit(id, studio.classes.find(id).revision, 'x') { |s| s.replacing(s.attendee('1').with(measures: { wrist: mm(exact) })) }
+        studio.classes.edit(id, studio.classes.find(id).revision, 'x') { |s|
+          s.replacing(s.attendee('1').with(measures: { wrist: mm(exact) }))
+        }
         change(measure: shown, level: '3')
         expect(people.first.measures[:wrist]).to eq(mm(exact))
       end
@@ -126,7 +128,9 @@ RSpec.describe Web::App, type: :request do
     }.each do |list, message|
       it "answers #{list[0, 24].inspect} with a message and keeps it" do
         paste(list, confirm: '1')
-        expect([last_response.status, page, people.size]).to match([message.match?(/not a level/) ? 200 : 422, a_string_including(message), 12])
+        expect([last_response.status,
+                page,
+                people.size]).to match([message.match?(/not a level/) ? 200 : 422, a_string_including(message), 12])
         expect(page).to include(Rack::Utils.escape_html(list.lines.first.to_s.chomp)[0, 10])
       end
     end
@@ -167,12 +171,15 @@ RSpec.describe Web::App, type: :request do
       simulation = json['simulation']
       expect(simulation['state']).to eq('done')
       shown = text.(plan_page.at('#clock'))
-      expect(shown).to include("In #{(simulation['chance'] * 100).round} of 100 simulated classes", "nine of ten by #{simulation['late_end']}")
+      expect(shown).to include("In #{(simulation['chance'] * 100).round} of 100 simulated classes",
+        "nine of ten by #{simulation['late_end']}")
       strip = text.(plan_page.at('#strip'))
       expect(strip).to include("#{json['seat']['price']['text']} a seat", "all finish in #{(simulation['chance'] * 100).round} of 100")
       get '/'
       first = text.(Nokogiri::HTML(page).at('.class-row'))
-      expect(json['verdicts'].reject { |verdict| verdict['status'] == 'fits' }.map { |verdict| verdict['text'] }).to all(satisfy { |words| first.include?(words) })
+      expect(json['verdicts'].reject { |verdict| verdict['status'] == 'fits' }.map { |verdict| verdict['text'] }).to all(satisfy { |words|
+        first.include?(words)
+      })
       get "/classes/#{id}/run-sheet"
       expect(text.(Nokogiri::HTML(page))).to include("9 of 10 classes end by #{simulation['late_end']}")
     end
@@ -181,9 +188,14 @@ RSpec.describe Web::App, type: :request do
       rows = kits_page.css('#materials table').first.css('tbody tr').map { |row| row.css('th a, td').map { |cell| text.(cell).strip } }
       expect(rows.map { |cells| [cells[0], cells[1].to_i] }).to eq(json['materials'].map { |need| [need['name'], need['count']] })
       packs = kits_page.css('#materials caption').flat_map { |caption| caption.parent.css('tbody tr').map { |row| row.at('td').text.to_i } }
-      expect([packs, text.(kits_page.at('#materials'))]).to match([json['order']['purchases'].map { |bought| bought['packs'] }, a_string_including("#{json['order']['total']['text']} with delivery")])
+      expect([packs, text.(kits_page.at('#materials'))]).to match([json['order']['purchases'].map { |bought|
+        bought['packs']
+      },
+                                                                   a_string_including("#{json['order']['total']['text']} with delivery")])
       sizes = plan_page.css('.people-table tbody tr[id^=row-]').map { |row| text.(row.at('[data-label="Inside, made"]') || row).strip }
-      expect(sizes.first(12)).to eq(json['attendees'].map { |person| Formats::LengthPrint.call(Core::Measure::Length.mm(person['inside_mm'].round(6)), :mm) })
+      expect(sizes.first(12)).to eq(json['attendees'].map { |person|
+        Formats::LengthPrint.call(Core::Measure::Length.mm(person['inside_mm'].round(6)), :mm)
+      })
       repeats = plan_page.css('.pieces .piece-name span').map { |span| span.text.to_i }
       expect(repeats).to eq(json['attendees'].map { |person| person['repeats'] })
     end
@@ -191,7 +203,8 @@ RSpec.describe Web::App, type: :request do
     it 'says the same on the command line, from the file that was saved' do
       get "/classes/#{id}/file"
       content = Formats::ClassDocument.read(page)
-      alone = JSON.parse(JSON.generate(Formats::PlanDocument.write(Application::Standalone.result(content.inputs, content.market, content.stock))))
+      alone = JSON.parse(JSON.generate(Formats::PlanDocument.write(Application::Standalone.result(content.inputs, content.market,
+        content.stock))))
       same = %w[attendees materials lines tools steps order seat calibration if_nobody_waited]
       expect(alone.slice(*same)).to eq(json.slice(*same))
     end

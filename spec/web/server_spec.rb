@@ -15,9 +15,22 @@ RSpec.describe Web::Server do
 
   {
     'a damaged database' => [->(s) { File.write(s.file, 'no database at all ' * 100) }, /damaged or is no database/],
-    'an empty file where a studio was' => [->(s) { File.write(s.file, '') && File.write("#{s.file}.began", '') }, /is empty, although a studio was kept there/],
-    'a database of a newer version' => [->(s) { Store::Studio.new(s.file).tap { |studio| studio.database[:schema_info].update(version: 900) }.close }, /newer version/],
-    'a folder that is served already' => [->(s) { File.open(File.join(s.folder, 'server.lock'), 'w') { |lock| lock.write('http://127.0.0.1:9410') } && (@held = File.open(File.join(s.folder, 'server.lock'))).flock(File::LOCK_EX) }, /served already at http/]
+    'an empty file where a studio was' => [->(s) {
+      File.write(s.file, '') && File.write("#{s.file}.began", '')
+    },
+                                           /is empty, although a studio was kept there/],
+    'a database of a newer version' => [->(s) {
+      Store::Studio.new(s.file).tap { |studio|
+        studio.database[:schema_info].update(version: 900)
+      }.close
+    },
+                                        /newer version/],
+    'a folder that is served already' => [->(s) {
+      File.open(File.join(s.folder, 'server.lock'), 'w') { |lock|
+        lock.write('http://127.0.0.1:9410')
+      } && (@held = File.open(File.join(s.folder, 'server.lock'))).flock(File::LOCK_EX)
+    },
+                                          /served already at http/]
   }.each do |what, (prepare, words)|
     it "says what is wrong with #{what}" do
       instance_exec(self, &prepare)
@@ -53,10 +66,15 @@ RSpec.describe Web::Server do
     studio.update(catalogue_revision: 999)
     expect(Demo::Shipping.new(studio).call).to be >= 1
     people = studio.classes.find(1).state.attendees
-    expect([people.size, people.map { |person| person.needs.flags }.flatten.uniq]).to match([12, array_including(:nickel, :minor, :left_handed)])
-    expect([studio.catalogue.table.technique('stringing').seconds, studio.catalogue.table.techniques.key?('crimp_cover')]).to eq([77.0, true])
+    expect([people.size,
+            people.map { |person|
+              person.needs.flags
+            }.flatten.uniq]).to match([12, array_including(:nickel, :minor, :left_handed)])
+    expect([studio.catalogue.table.technique('stringing').seconds,
+            studio.catalogue.table.techniques.key?('crimp_cover')]).to eq([77.0, true])
     expect(results_of(studio).of(1).plan.people.size).to eq(12)
-    expect([studio.database.fetch('PRAGMA integrity_check').single_value, studio.database.fetch('PRAGMA foreign_key_check').all]).to eq(['ok', []])
+    expect([studio.database.fetch('PRAGMA integrity_check').single_value,
+            studio.database.fetch('PRAGMA foreign_key_check').all]).to eq(['ok', []])
     Store::Database.migrate(studio.database, 5)
     expect(studio.database[:attendees].where(class_id: 1).count).to eq(12)
   end

@@ -21,7 +21,8 @@ RSpec.describe Web::Routes::Sessions, type: :request do
   end
 
   it 'changes how a class runs, and takes it back' do
-    choose(assistants: '1', poor_light: '1', demonstrations: 'carry_on', target: '80', tool_hire: '2.50', 'more_tools[cutters]': '2', 'more_tools[none]': '4')
+    choose(assistants: '1', poor_light: '1', demonstrations: 'carry_on', target: '80', tool_hire: '2.50', 'more_tools[cutters]': '2',
+      'more_tools[none]': '4')
     expect([session.assistants,
             session.poor_light,
             session.demonstrations,
@@ -82,7 +83,8 @@ RSpec.describe Web::Routes::Sessions, type: :request do
 
   it 'prints a run sheet and gives a calendar with the same times' do
     get '/classes/1/run-sheet'
-    expect(page).to include('Latest start', 'Show: Flattened crimp', 'Goes wrong: Crossed lines under the crimp break later', 'From now on nobody starts this')
+    expect(page).to include('Latest start', 'Show: Flattened crimp', 'Goes wrong: Crossed lines under the crimp break later',
+      'From now on nobody starts this')
     get '/classes/1.ics'
     events = Icalendar::Calendar.parse(last_response.body).first.events
     expect([events.first.summary,

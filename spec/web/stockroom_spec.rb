@@ -53,7 +53,8 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
   }.each do |field, (typed, message)|
     it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
       expect { send_form('/stockroom/parts', **good.merge(field => typed)) }.not_to(change { parts.size })
-      expect([last_response.status, page]).to match([422, a_string_including(message, '#d08a9a').or(a_string_including(message, 'value="9 mm"'))])
+      expect([last_response.status,
+              page]).to match([422, a_string_including(message, '#d08a9a').or(a_string_including(message, 'value="9 mm"'))])
     end
   end
 
@@ -99,7 +100,15 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
 
   describe 'techniques, tools and paces' do
     let(:good) do
-      { name: 'Wrapped loop', level: '3', seconds: '90', demonstration_minutes: '6', prerequisites: ['ring'], tools: %w[flat_pliers flat_pliers], cautions: ['sharp_tails'] }
+      {
+        name: 'Wrapped loop',
+        level: '3',
+        seconds: '90',
+        demonstration_minutes: '6',
+        prerequisites: ['ring'],
+        tools: %w[flat_pliers flat_pliers],
+        cautions: ['sharp_tails']
+      }
     end
 
     def technique
@@ -133,7 +142,8 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
 
     it 'keeps all of a tool that is changed' do
       before = studio.catalogue.table.tools['cutters']
-      send_form('/stockroom/tools/cutters', name: before.name, people_per_tool: '3', substitutable: '1', counted: '1', cautions: ['cutting'])
+      send_form('/stockroom/tools/cutters', name: before.name, people_per_tool: '3', substitutable: '1', counted: '1',
+        cautions: ['cutting'])
       expect(studio.catalogue.table.tools['cutters']).to eq(before.with(people_per_tool: 3))
     end
 

@@ -181,7 +181,10 @@ RSpec.describe Web::Routes::Supplies, type: :request do
   # A form that adds carries a one-time key (OWASP, Business Logic: double submission).
   {
     '/classes/1/people' => [->(s) { s.classes.find(1).state.attendees.size }, { name: 'Twice', level: '1', body: 'wrist' }],
-    '/classes' => [->(s) { s.classes.all.size }, { title: 'T', project: 'comet_tail', date: '2026-12-03', start: '18:00', minutes: '60', venue: '', tool_sets: '1' }],
+    '/classes' => [->(s) {
+      s.classes.all.size
+    },
+                   { title: 'T', project: 'comet_tail', date: '2026-12-03', start: '18:00', minutes: '60', venue: '', tool_sets: '1' }],
     '/stockroom/parts/round_8_smoke/stock' => [->(s) { s.ledger.stock.part('round_8_smoke') }, { reason: 'received', quantity: '1' }],
     '/classes/1/order' => [->(s) { s.orders.of(1).size }, { supplier: 'stall' }]
   }.each do |path, (count, fields)|

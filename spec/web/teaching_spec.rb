@@ -17,7 +17,11 @@ RSpec.describe 'The steps of a class', type: :request do
       expect(page).to include('new to you, so first on scrap', 'extra for early finishers', 'Before class')
     end
     expect(page).to include('The room', 'count out and in')
-    lists = [1, 3, 5].map { |level| plan.people.find { |person| person.attendee.level == level }.tasks.map { |task| [task.kind, task.step.key] } }
+    lists = [1, 3, 5].map { |level|
+      plan.people.find { |person|
+        person.attendee.level == level
+      }.tasks.map { |task| [task.kind, task.step.key] }
+    }
     expect(lists.uniq.size).to eq(3)
     get '/classes/1/handouts'
     expect(page).to include('Practise: crimp two tubes', 'class="state"', 'Left hand: Hold the bead end in the right hand')
@@ -39,12 +43,19 @@ RSpec.describe 'The steps of a class', type: :request do
   it 'prepares, shortens and adds by level, for those it is meant for only' do
     choose('prepared[front/cut_line]': '2', 'prepared[front/string]': '5', shorter: '1', 'easier[folded_crimp]': '2', 'prepared[x]': '9')
     spared = plan.people.to_h { |person| [person.attendee.level, person.spared.map { |step, reason| [step.key, reason] }] }
-    expect(spared.values_at(1, 2, 3)).to eq([[['front/cut_line', :prepared], ['front/covers', :shorter]], [['front/cut_line', :prepared]], []])
+    expect(spared.values_at(1, 2,
+      3)).to eq([[['front/cut_line', :prepared], ['front/covers', :shorter]], [['front/cut_line', :prepared]], []])
     expect(plan.workshop.teaching.prepared).to eq('front/cut_line' => 2)
   end
 
-  { { shorter: '9' } => 'from 0 to 5', { extra_minutes: '0' } => 'from 1 to 240', { extra_text: 'x' * 301 } => '300 characters' }.each do |typed, message|
-    it("answers #{typed.keys.first} with #{message.inspect}") { choose(**typed) && expect([last_response.status, page]).to(match([422, a_string_including(message)])) }
+  {
+    { shorter: '9' } => 'from 0 to 5',
+    { extra_minutes: '0' } => 'from 1 to 240',
+    { extra_text: 'x' * 301 } => '300 characters'
+  }.each do |typed, message|
+    it("answers #{typed.keys.first} with #{message.inspect}") {
+      choose(**typed) && expect([last_response.status, page]).to(match([422, a_string_including(message)]))
+    }
   end
 
   it 'takes what somebody has done, which spares them the practice' do
@@ -60,7 +71,8 @@ RSpec.describe 'The steps of a class', type: :request do
   end
 
   it 'keeps what a technique teaches, and says what is wrong with it' do
-    send_form('/stockroom/techniques/ring', name: 'Ring', level: '1', seconds: '30', practice: 'five rings', practice_minutes: '4', points: "one\ntwo\n", easier: '')
+    send_form('/stockroom/techniques/ring', name: 'Ring', level: '1', seconds: '30', practice: 'five rings', practice_minutes: '4',
+      points: "one\ntwo\n", easier: '')
     expect(studio.catalogue.table.technique('ring').points).to eq(%w[one two])
     send_form('/stockroom/techniques/ring', name: 'Ring', level: '1', seconds: '30', points: 'x' * 301, easier: 'none_such')
     expect([last_response.status, page]).to match([422, a_string_including('Shorten each line', 'Choose from the list')])

@@ -7,9 +7,24 @@ require_relative '../browser_helper'
 RSpec.describe 'A walk through every page', type: :feature do
   widths = [390, 820, 1280]
   places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste', '/notes']
-  pages = ['/', '/classes/new', '/import', '/projects', '/projects/new', '/techniques?class=1', '/fit-check', '/stockroom', '/stockroom/suppliers',
-    '/stockroom/prices', '/stockroom/parts/new', '/stockroom/lines/new', '/stockroom/tools/new', '/stockroom/techniques/new', '/stockroom/parts/pearl_7_cream',
-    '/stockroom/parts/pearl_7_cream/stock', '/stockroom/lines/cable_038/stock', '/nowhere']
+  pages = ['/',
+           '/classes/new',
+           '/import',
+           '/projects',
+           '/projects/new',
+           '/techniques?class=1',
+           '/fit-check',
+           '/stockroom',
+           '/stockroom/suppliers',
+           '/stockroom/prices',
+           '/stockroom/parts/new',
+           '/stockroom/lines/new',
+           '/stockroom/tools/new',
+           '/stockroom/techniques/new',
+           '/stockroom/parts/pearl_7_cream',
+           '/stockroom/parts/pearl_7_cream/stock',
+           '/stockroom/lines/cable_038/stock',
+           '/nowhere']
 
   # Counts the points at which a thing that can be clicked is covered by another that is not inside it.
   measure = <<~JS
@@ -50,7 +65,9 @@ RSpec.describe 'A walk through every page', type: :feature do
 
   it 'finds no fault in the demo' do
     open_studio
-    found = (pages + [1, 3, 4].product(places).map { |id, place| "/classes/#{id}#{place}" }).product(widths).flat_map { |path, width| faults(path, width) }
+    found = (pages + [1, 3, 4].product(places).map { |id, place|
+      "/classes/#{id}#{place}"
+    }).product(widths).flat_map { |path, width| faults(path, width) }
     expect(found).to eq([])
   end
 
@@ -63,7 +80,9 @@ RSpec.describe 'A walk through every page', type: :feature do
     ids = [make.(crowd, saved.first), make.([], saved.first), *saved.map { |project| make.([person], project) }]
     odd = studio.projects.save(saved.first.design.with(key: 'odd', name: 'Odd', components: []))
     ids << make.([person], odd)
-    walk = ids.first(2).push(ids.last).product(places).map { |id, place| "/classes/#{id}#{place}" } + ids.map { |id| "/classes/#{id}" } + ['/', '/projects']
+    walk = ids.first(2).push(ids.last).product(places).map { |id, place| "/classes/#{id}#{place}" } + ids.map { |id|
+      "/classes/#{id}"
+    } + ['/', '/projects']
     found = walk.uniq.product([390, 1280]).flat_map { |path, width| faults(path, width) }
     expect(found).to eq([])
   end

@@ -10,9 +10,16 @@ module Web
       MINUTES = (0..120).freeze
       NUMBER = /\A\d{1,3}([.,]\d{1,3})?\z/
       # Beside the paces, each with its range and what it is called.
-      OTHERS = { welcome_minutes: [MINUTES, 'Welcome and set-up, minutes'], clearing_minutes: [MINUTES, 'Clearing up, minutes'], quick: [0.1..1.0, 'Quickest time of a step, of its usual one'],
-                 slow: [1.0..10.0, 'Slowest time of a step, of its usual one'], between: [0.0..1.0, 'How much people of one level differ (0.15 is 15 %)'],
-                 learning: [0.5..1.0, 'Learning rate: time falls to this share at each doubling'], help: [0.0..1.0, 'Chance of a call for help where all is new'], help_minutes: [0.1..60.0, 'One visit of yours, minutes'] }.freeze
+      OTHERS = {
+        welcome_minutes: [MINUTES, 'Welcome and set-up, minutes'],
+        clearing_minutes: [MINUTES, 'Clearing up, minutes'],
+        quick: [0.1..1.0, 'Quickest time of a step, of its usual one'],
+        slow: [1.0..10.0, 'Slowest time of a step, of its usual one'],
+        between: [0.0..1.0, 'How much people of one level differ (0.15 is 15 %)'],
+        learning: [0.5..1.0, 'Learning rate: time falls to this share at each doubling'],
+        help: [0.0..1.0, 'Chance of a call for help where all is new'],
+        help_minutes: [0.1..60.0, 'One visit of yours, minutes']
+      }.freeze
       FIELDS = [*(1..5).map { |level| :"pace_#{level}" }, *OTHERS.keys].freeze
 
       # @param before [Core::Session::Calibration] what stands where nothing was sent

@@ -23,7 +23,9 @@ module Web
       def differences(before, after, path = [])
         return [] if before == after
         # A person who came or went is named as a whole; of settings, what differs from what is usual.
-        return [path] unless [before, after].all? { |side| side.is_a?(Hash) || (side.nil? && path.first == 'class') } && [before, after].any?(Hash)
+        return [path] unless [before, after].all? { |side|
+          side.is_a?(Hash) || (side.nil? && path.first == 'class')
+        } && [before, after].any?(Hash)
 
         before, after = [before, after].map(&:to_h)
         (before.keys | after.keys).flat_map { |key| differences(before[key], after[key], [*path, key]) }

@@ -74,7 +74,8 @@ module Web
       def row(stored)
         workshop = stored.state.workshop
         base = { id: stored.id, title: workshop.title, date: workshop.date, time: "#{workshop.start}\u2013#{workshop.ends}" }
-        Process.clock_gettime(Process::CLOCK_MONOTONIC) > @till && !@results.known?(stored.id, @moment) ? pending(base, stored) : worked_out(base, stored)
+        Process.clock_gettime(Process::CLOCK_MONOTONIC) > @till && !@results.known?(stored.id,
+          @moment) ? pending(base, stored) : worked_out(base, stored)
       end
 
       def pending(base, stored)
@@ -83,11 +84,15 @@ module Web
 
       def worked_out(base, stored)
         result = @results.of(stored.id, @moment)
-        about = [@moment.library.design(stored.state.project_version_id).name, people_words(stored), (stored.state.workshop.venue unless stored.state.workshop.venue.empty?)].compact.join(' · ')
-        return Row.new(**base, about: about, verdicts: [], next_thing: nil, drawing: '', problem: say("problem.#{result.problem.code}", detail: result.problem.detail)) if result.plan.nil?
+        about = [@moment.library.design(stored.state.project_version_id).name,
+                 people_words(stored),
+                 (stored.state.workshop.venue unless stored.state.workshop.venue.empty?)].compact.join(' · ')
+        return Row.new(**base, about: about, verdicts: [], next_thing: nil, drawing: '',
+          problem: say("problem.#{result.problem.code}", detail: result.problem.detail)) if result.plan.nil?
 
         verdicts = result.verdicts
-        Row.new(**base, about: about, verdicts: verdicts, next_thing: verdicts.find(&:in_the_way?), drawing: drawing(result.plan), problem: nil)
+        Row.new(**base, about: about, verdicts: verdicts, next_thing: verdicts.find(&:in_the_way?), drawing: drawing(result.plan),
+          problem: nil)
       end
 
       def people_words(stored)
@@ -98,7 +103,8 @@ module Web
         shown = plan.people.find(&:fitted?) || plan.sample
         return '' unless shown.fitted?
 
-        Formats::PieceSvg.new(shown.piece.layout, title: plan.design.name, span_mm: Sections::Drawn.ruler(shown.piece.on_line.to_mm), ruler: false, labels: false).to_s
+        Formats::PieceSvg.new(shown.piece.layout, title: plan.design.name, span_mm: Sections::Drawn.ruler(shown.piece.on_line.to_mm),
+          ruler: false, labels: false).to_s
       end
     end
   end

@@ -62,7 +62,9 @@ module Web
       # @return [Array<String>] words for what is wrong with one component's parameter
       def problems_at(component, parameter)
         index = design.components.index(component)
-        problems.select { |p| p.at[0] == 'components' && p.at[1] == index && p.at[3].to_s == parameter.to_s }.map { |p| Formats::Wording.problem(p, unit: unit) }.uniq
+        problems.select { |p|
+          p.at[0] == 'components' && p.at[1] == index && p.at[3].to_s == parameter.to_s
+        }.map { |p| Formats::Wording.problem(p, unit: unit) }.uniq
       end
 
       # @return [Array<String>] what is wrong with the design as a whole
@@ -90,7 +92,9 @@ module Web
 
       # @return [Array<(String, Integer)>] people of the coming classes with the measure this design is sized by
       def people
-        @people ||= @studio.classes.all.flat_map { |klass| klass.state.attendees }.filter_map { |a| a.measures[design.body] && [a.name, a.measures[design.body].to_mm.round] }.uniq.sort
+        @people ||= @studio.classes.all.flat_map { |klass|
+          klass.state.attendees
+        }.filter_map { |a| a.measures[design.body] && [a.name, a.measures[design.body].to_mm.round] }.uniq.sort
       end
 
       def drawing
@@ -169,7 +173,9 @@ module Web
       def choices(parameter)
         case parameter.type
         when :line then table.lines.values.map { |line| [line.key, line.name] }
-        when :part then table.parts.values.select { |part| parameter.of.nil? || parameter.of.include?(part.kind) }.map { |part| [part.key, part.name] }
+        when :part then table.parts.values.select { |part|
+          parameter.of.nil? || parameter.of.include?(part.kind)
+        }.map { |part| [part.key, part.name] }
         when :choice then parameter.of.map { |choice| [choice.to_s, Formats::Wording.say("choices.#{choice}")] }
         end
       end
@@ -247,7 +253,8 @@ module Web
         items.each_with_index.select { |item, _| item.is_a?(Hash) }.map do |item, index|
           here = [*place, index]
           inner = item['repeat'].is_a?(Array) ? chips(item['repeat'], here) : nil
-          Chip.new(place: here.join('.'), part: inner ? nil : table.parts[item['part']], count: item[inner ? 'times' : 'count'] || 1, fill: item['fill'] == true, inner: inner)
+          Chip.new(place: here.join('.'), part: inner ? nil : table.parts[item['part']], count: item[inner ? 'times' : 'count'] || 1,
+            fill: item['fill'] == true, inner: inner)
         end
       end
 

@@ -4,9 +4,26 @@ module Web
   module Presenters
     # A change that met another one at the same place: both sides, so that one can be chosen.
     class Conflict
-      FIELDS = { 'name' => 'name', 'level' => 'level', 'wrist' => 'wrist', 'neck' => 'neck', 'ankle' => 'ankle', 'notes' => 'notes', 'needs' => 'needs',
-                 'colourway' => 'colourway', 'title' => 'title', 'date' => 'date', 'start' => 'start', 'minutes' => 'minutes', 'venue' => 'venue',
-                 'tool_sets' => 'sets of tools', 'ease' => 'ease', 'brings' => 'tools brought', 'project_version_id' => 'project or centre', 'assumed_size' => 'size of people not measured' }.freeze
+      FIELDS = {
+        'name' => 'name',
+        'level' => 'level',
+        'wrist' => 'wrist',
+        'neck' => 'neck',
+        'ankle' => 'ankle',
+        'notes' => 'notes',
+        'needs' => 'needs',
+        'colourway' => 'colourway',
+        'title' => 'title',
+        'date' => 'date',
+        'start' => 'start',
+        'minutes' => 'minutes',
+        'venue' => 'venue',
+        'tool_sets' => 'sets of tools',
+        'ease' => 'ease',
+        'brings' => 'tools brought',
+        'project_version_id' => 'project or centre',
+        'assumed_size' => 'size of people not measured'
+      }.freeze
       # One place. mine, theirs: as text
       Row = Core::Value.define(:place, :mine, :theirs)
 
@@ -17,7 +34,11 @@ module Web
         @stored = stored
         @id = stored.id
         @error = error
-        @submitted = submitted.flat_map { |name, value| value.is_a?(Array) ? value.map { |one| ["#{name}[]", one] } : [[name, value]] }.select { |_, value| value.is_a?(String) }
+        @submitted = submitted.flat_map { |name, value|
+          value.is_a?(Array) ? value.map { |one|
+                                 ["#{name}[]", one]
+                               } : [[name, value]]
+        }.select { |_, value| value.is_a?(String) }
         @unit = unit
       end
 

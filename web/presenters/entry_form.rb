@@ -22,7 +22,8 @@ module Web
       def entry(now)
         @stock_item = now
         held = @stock_item.line? ? @stock_item.bars.fetch(bar, 0) : @stock_item.balance
-        Core::Supply::Entry.new(kind: @stock_item.kind, item: @stock_item.item.key, length: (bar if @stock_item.line?), quantity: change(held), reason: value(:reason).to_sym, note: value(:note))
+        Core::Supply::Entry.new(kind: @stock_item.kind, item: @stock_item.item.key, length: (bar if @stock_item.line?),
+          quantity: change(held), reason: value(:reason).to_sym, note: value(:note))
       end
 
       # @param error [Store::Shortfall]

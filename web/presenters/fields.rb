@@ -37,7 +37,9 @@ module Web
 
       # Line breaks and tabs in a one-line field become spaces; what is no text counts as empty.
       def clean(text)
-        text.is_a?(String) ? text.byteslice(0, LONGEST * 4).force_encoding(Encoding::UTF_8)[0, LONGEST].scrub("\uFFFD").gsub(/[[:cntrl:]]+/, ' ').strip : ''
+        text.is_a?(String) ? text.byteslice(0, LONGEST * 4).force_encoding(Encoding::UTF_8)[0, LONGEST].scrub("\uFFFD").gsub(
+          /[[:cntrl:]]+/, ' '
+        ).strip : ''
       end
     end
   end

@@ -60,7 +60,8 @@ module Web
       end
 
       def drawing
-        Formats::PackingSvg.new(question.lines.sort.reverse, answer.packed, question.hole, title: "#{question.lines.size} lines in a hole of #{Formats::LengthPrint.fine(question.hole, unit)}").to_s
+        Formats::PackingSvg.new(question.lines.sort.reverse, answer.packed, question.hole,
+          title: "#{question.lines.size} lines in a hole of #{Formats::LengthPrint.fine(question.hole, unit)}").to_s
       end
 
       # @return [Integer] hundredths of a pixel to the millimetre
@@ -81,7 +82,7 @@ module Web
       def conversion
         length = Core::Measure::ThicknessText.read(convert)
         Conversion.new(length: length, awg: Core::Measure::Gauge.nearest(length, :awg), swg: Core::Measure::Gauge.nearest(length, :swg),
-                       bead: Core::Measure::SeedBeads::SIZES.min_by { |size| (size.across - length).abs }.name)
+          bead: Core::Measure::SeedBeads::SIZES.min_by { |size| (size.across - length).abs }.name)
       rescue Core::Measure::ThicknessText::Unreadable => e
         @convert_error = Formats::Wording.say("gauge_errors.#{e.reason}", text: e.text.to_s[0, 40])
         nil
@@ -112,7 +113,8 @@ module Web
         return 'Give a whole number of beads up to 100000.' unless count.match?(/\A\d{1,6}\z/)
 
         strung = size.along * count.to_i
-        "#{count} beads of #{bead} weigh about #{format('%.1f', Core::Measure::SeedBeads.grams(size, count.to_i))} g and make about #{Formats::LengthPrint.call(strung, unit)} on a line. " \
+        "#{count} beads of #{bead} weigh about #{format('%.1f',
+          Core::Measure::SeedBeads.grams(size, count.to_i))} g and make about #{Formats::LengthPrint.call(strung, unit)} on a line. " \
           "10 g hold about #{Core::Measure::SeedBeads.count(size, 10)}."
       end
 

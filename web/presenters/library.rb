@@ -41,17 +41,22 @@ module Web
         piece = Core::Sizing::Blueprint.new(design, @library.table).fit_usual
         drawn = piece.is_a?(Core::Sizing::Piece)
         Row.new(design: design, piece: (piece if drawn), drawing: drawn ? draw(design, piece) : '', facts: facts(design, (piece if drawn)),
-                why_not: (Formats::Wording.unfitted(piece, unit: unit) unless drawn))
+          why_not: (Formats::Wording.unfitted(piece, unit: unit) unless drawn))
       rescue Core::Construction::InvalidParameters, Core::UnknownKey => e
-        Row.new(design: design, piece: nil, drawing: '', facts: facts(design, nil), why_not: "It cannot be built any more: #{e.message}. Change it in the composer to correct it.")
+        Row.new(design: design, piece: nil, drawing: '', facts: facts(design, nil),
+          why_not: "It cannot be built any more: #{e.message}. Change it in the composer to correct it.")
       end
 
       def facts(design, piece)
         made = design.components.map(&:construction).uniq - [:findings]
         colours = design.colourways.size
-        [made.map { |key| Formats::Wording.say("constructions.#{key}") }.join(' and '), (level(piece) if piece), Formats::Wording.say("sized.#{design.body}"),
-         ("made #{design.made} alike" if design.made > 1), ("worn #{design.wraps} times round" if design.wraps > 1),
-         (colours == 1 ? '1 colourway' : "#{colours} colourways" if colours.positive?), "version #{design.version}"].compact.join(' · ')
+        [made.map { |key| Formats::Wording.say("constructions.#{key}") }.join(' and '),
+         (level(piece) if piece),
+         Formats::Wording.say("sized.#{design.body}"),
+         ("made #{design.made} alike" if design.made > 1),
+         ("worn #{design.wraps} times round" if design.wraps > 1),
+         (colours == 1 ? '1 colourway' : "#{colours} colourways" if colours.positive?),
+         "version #{design.version}"].compact.join(' · ')
       end
 
       def level(piece)

@@ -18,7 +18,9 @@ module Web
 
       # @return [Core::People::Attendee]
       def apply(attendee)
-        attendee.with(needs: N.new(**FLAGS.to_h { |name| [name.to_sym, value(name) == '1'] }, **TEXTS.keys.to_h { |name| [name.to_sym, value(name)] },
+        attendee.with(needs: N.new(**FLAGS.to_h { |name| [name.to_sym, value(name) == '1'] }, **TEXTS.keys.to_h { |name|
+          [name.to_sym, value(name)]
+        },
           age: value(:age).empty? ? nil : value(:age).to_i, allergies: list(:allergies), help: list(:help)))
       end
 
@@ -30,8 +32,10 @@ module Web
 
       def check
         age = value(:age)
-        { age: ("Give the age in whole years, from #{N::AGES.begin} to #{N::AGES.end}, or leave it empty." unless age.empty? || (age.match?(/\A\d{1,3}\z/) && N::AGES.cover?(age.to_i))),
-          **TEXTS.to_h { |name, most| [name.to_sym, ("Shorten this to #{most} characters." if value(name).length > most)] } }.compact
+        {
+          age: ("Give the age in whole years, from #{N::AGES.begin} to #{N::AGES.end}, or leave it empty." unless age.empty? || (age.match?(/\A\d{1,3}\z/) && N::AGES.cover?(age.to_i))),
+          **TEXTS.to_h { |name, most| [name.to_sym, ("Shorten this to #{most} characters." if value(name).length > most)] }
+        }.compact
       end
     end
   end

@@ -4,7 +4,15 @@ module Web
   module Presenters
     # Making a class.
     class NewClassForm < ClassForm
-      USUAL = { 'start' => '18:30', 'minutes' => '120', 'tool_sets' => '12', 'date' => '', 'title' => '', 'venue' => '', 'project' => '' }.freeze
+      USUAL = {
+        'start' => '18:30',
+        'minutes' => '120',
+        'tool_sets' => '12',
+        'date' => '',
+        'title' => '',
+        'venue' => '',
+        'project' => ''
+      }.freeze
 
       attr_reader :studio
 

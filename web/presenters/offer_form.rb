@@ -18,7 +18,8 @@ module Web
 
       # @return [Core::Supply::Offer]
       def offer
-        Core::Supply::Offer.new(supplier: value(:supplier), kind: @stock_item.kind, item: @stock_item.item.key, unit: value(:unit).to_sym, amount: amount, price: price, article: value(:article))
+        Core::Supply::Offer.new(supplier: value(:supplier), kind: @stock_item.kind, item: @stock_item.item.key, unit: value(:unit).to_sym,
+          amount: amount, price: price, article: value(:article))
       end
 
       private
@@ -37,8 +38,13 @@ module Web
 
       def check
         known = units.map(&:to_s).include?(value(:unit))
-        { supplier: ('Choose a supplier; enter one first if there is none.' unless @market.suppliers.key?(value(:supplier))), unit: ('Choose how it is sold.' unless known), amount: (amount_problem if known),
-          price: ('Give the price of a pack, such as 4.50, not below zero.' unless price && price.minor >= 0), article: ('Shorten this to 160 characters.' if value(:article).length > 160) }.compact
+        {
+          supplier: ('Choose a supplier; enter one first if there is none.' unless @market.suppliers.key?(value(:supplier))),
+          unit: ('Choose how it is sold.' unless known),
+          amount: (amount_problem if known),
+          price: ('Give the price of a pack, such as 4.50, not below zero.' unless price && price.minor >= 0),
+          article: ('Shorten this to 160 characters.' if value(:article).length > 160)
+        }.compact
       end
 
       def amount_problem

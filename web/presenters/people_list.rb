@@ -100,7 +100,8 @@ module Web
       def trouble
         return (Formats::Wording.say('imports.nothing') if @params.key?('list')) if @import.nil?
         return Formats::Wording.say('imports.no_rows') if @import.people_rows.empty?
-        return Formats::Wording.say('imports.too_many', count: @import.people_rows.size, most: Core::Workshop::MOST_PEOPLE) if @import.too_many?
+        return Formats::Wording.say('imports.too_many', count: @import.people_rows.size,
+          most: Core::Workshop::MOST_PEOPLE) if @import.too_many?
 
         total = @import.people_rows.size + @stored.state.attendees.size
         Formats::Wording.say('imports.too_many', count: total, most: Core::Workshop::MOST_PEOPLE) if total > Core::Workshop::MOST_PEOPLE

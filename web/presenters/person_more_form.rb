@@ -33,20 +33,27 @@ module Web
 
       # @return [Draft]
       def draft
-        Draft.new(values: { 'ease' => @text, 'brings' => @brings.join(' '), 'tails' => @tails.to_s }.merge(*@done.map { |name, typed| typed.transform_keys { |key| "#{name}_#{key}" } }), errors: errors)
+        Draft.new(values: { 'ease' => @text, 'brings' => @brings.join(' '), 'tails' => @tails.to_s }.merge(*@done.map { |name, typed|
+          typed.transform_keys { |key|
+            "#{name}_#{key}"
+          }
+        }), errors: errors)
       end
 
       private
 
       # What was typed beside each technique.
       def given(typed, known)
-        typed.is_a?(Hash) ? typed.select { |key, text| known.key?(key) && text.is_a?(String) }.transform_values { |text| text.dup.force_encoding(Encoding::UTF_8).scrub.strip[0, 40] } : {}
+        typed.is_a?(Hash) ? typed.select { |key, text|
+          known.key?(key) && text.is_a?(String)
+        }.transform_values { |text| text.dup.force_encoding(Encoding::UTF_8).scrub.strip[0, 40] } : {}
       end
 
       # Nothing typed, or no times, takes it out again.
       def experience(before)
         @done['times'].reduce(before) do |all, (key, times)|
-          times.to_i.zero? ? all.except(key) : all.merge(key => Core::People::Experience.new(times: times.to_i, last: date(@done['last'][key])))
+          times.to_i.zero? ? all.except(key) : all.merge(key => Core::People::Experience.new(times: times.to_i,
+            last: date(@done['last'][key])))
         end
       end
 
@@ -60,7 +67,7 @@ module Web
         times = @done['times'].reject { |_, text| text.empty? || (text.match?(/\A\d{1,3}\z/) && Core::People::Experience::TIMES.cover?(text.to_i)) }
         dates = @done['last'].reject { |_, text| text.empty? || date(text) }
         times.to_h { |key, _| [:"times_#{key}", "Give how often, a whole number up to #{Core::People::Experience::TIMES.end}."] }
-             .merge(dates.to_h { |key, _| [:"last_#{key}", 'Give a date that exists, as year-month-day.'] })
+          .merge(dates.to_h { |key, _| [:"last_#{key}", 'Give a date that exists, as year-month-day.'] })
       end
 
       # Empty takes the project's ease.

@@ -24,12 +24,17 @@ module Web
 
       # @return [String] the line below the title
       def about
-        [plan.design.name, workshop.date.strftime('%A %-d %B %Y'), "#{workshop.start}\u2013#{workshop.ends}", (workshop.venue unless workshop.venue.empty?),
+        [plan.design.name,
+         workshop.date.strftime('%A %-d %B %Y'),
+         "#{workshop.start}\u2013#{workshop.ends}",
+         (workshop.venue unless workshop.venue.empty?),
          count_of(people.size, 'person', 'people')].compact.join(' · ')
       end
 
       def person_words(person)
-        [(person.measure ? "#{plan.design.body unless plan.design.body == :own} #{length(person.measure)}#{' (assumed)' if person.assumed}".strip : nil), person.attendee.colourway].compact.join(' · ')
+        [
+          (person.measure ? "#{plan.design.body unless plan.design.body == :own} #{length(person.measure)}#{' (assumed)' if person.assumed}".strip : nil), person.attendee.colourway
+        ].compact.join(' · ')
       end
 
       # @return [Array<String>] what to look out for with one person
@@ -40,13 +45,19 @@ module Web
       # @return [Array<String>] flags and notes of one person
       def notes_of(attendee)
         needs = attendee.needs
-        [*attendee.flags.map { |flag| flag == :other_allergy ? "allergic: #{needs.other_allergy}" : say("flags.#{flag}") }, ("age #{needs.age}" if needs.age),
-         ("with #{needs.guardian}" unless needs.guardian.empty?), (attendee.notes unless attendee.notes.empty?)].compact
+        [*attendee.flags.map { |flag|
+          flag == :other_allergy ? "allergic: #{needs.other_allergy}" : say("flags.#{flag}")
+        },
+         ("age #{needs.age}" if needs.age),
+         ("with #{needs.guardian}" unless needs.guardian.empty?),
+         (attendee.notes unless attendee.notes.empty?)].compact
       end
 
       # @return [Array<String>] what is in one bag
       def bag(person)
-        person.needs.map { |need| "#{need.count} × #{need.part.name} (#{need.part.mark})" } + person.cuts.map { |cut| "#{cut.count} × #{length(cut.length)} #{cut.line.name}" }
+        person.needs.map { |need| "#{need.count} × #{need.part.name} (#{need.part.mark})" } + person.cuts.map { |cut|
+          "#{cut.count} × #{length(cut.length)} #{cut.line.name}"
+        }
       end
 
       def cautions(task)
@@ -57,7 +68,8 @@ module Web
       # @return [String, nil] SVG
       def state_after(person, step)
         shapes = person.piece.after(person.tasks.map(&:step), step)
-        shapes && Formats::PieceSvg.new(shapes, title: "After: #{step_words(step)}", span_mm: span, unit: unit, ruler: false, labels: false).to_s
+        shapes && Formats::PieceSvg.new(shapes, title: "After: #{step_words(step)}", span_mm: span, unit: unit, ruler: false,
+          labels: false).to_s
       end
 
       # @return [Array<Core::Supply::Kits::Kit>]

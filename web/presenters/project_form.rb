@@ -5,7 +5,16 @@ module Web
     # Beginning a design: its name, what it is sized by, its first construction and how it closes.
     class ProjectForm < Form
       FIELDS = %i[name body construction closure ease wraps made tails note].freeze
-      USUAL = { 'body' => 'wrist', 'construction' => 'strung', 'closure' => 'clasp_ring', 'ease' => '13 mm', 'wraps' => '1', 'made' => '1', 'tails' => 'by_level', 'note' => '' }.freeze
+      USUAL = {
+        'body' => 'wrist',
+        'construction' => 'strung',
+        'closure' => 'clasp_ring',
+        'ease' => '13 mm',
+        'wraps' => '1',
+        'made' => '1',
+        'tails' => 'by_level',
+        'note' => ''
+      }.freeze
 
       attr_reader :studio
 
@@ -22,8 +31,10 @@ module Web
 
       # @return [Core::Project::Design]
       def design
-        empty = Core::Project::Design.new(key: free_key, name: value(:name), body: value(:body).to_sym, ease: Core::Measure::Length.parse(value(:ease)), components: [])
-        made = Core::Project::Edit.new(empty).add(construction, Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), studio.catalogue.table))
+        empty = Core::Project::Design.new(key: free_key, name: value(:name), body: value(:body).to_sym,
+          ease: Core::Measure::Length.parse(value(:ease)), components: [])
+        made = Core::Project::Edit.new(empty).add(construction,
+          Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), studio.catalogue.table))
         closure = studio.catalogue.closures.find { |c| c.key == value(:closure) }
         closure ? Core::Project::Edit.new(made).close(closure.first, closure.last, takes_clasp: closure.takes_clasp) : made
       end

@@ -21,14 +21,20 @@ module Web
 
       # @param state [Store::ClassState] @return [Store::ClassState]
       def apply(state)
-        state.with(attendees: state.attendees.map { |attendee| @keys.include?(attendee.key) ? attendee.with(**changes(attendee)) : attendee })
+        state.with(attendees: state.attendees.map { |attendee|
+          @keys.include?(attendee.key) ? attendee.with(**changes(attendee)) : attendee
+        })
       end
 
       private
 
       def changes(attendee)
-        { level: value(:level).empty? ? nil : value(:level).to_i, ease: ease,
-          notes: value(:notes).empty? ? nil : [attendee.notes, value(:notes)].reject(&:empty?).uniq.join('; ')[0, PersonForm::LONGEST_NOTES] }.compact
+        {
+          level: value(:level).empty? ? nil : value(:level).to_i,
+          ease: ease,
+          notes: value(:notes).empty? ? nil : [attendee.notes, value(:notes)].reject(&:empty?).uniq.join('; ')[0,
+            PersonForm::LONGEST_NOTES]
+        }.compact
           .merge(value(:colourway).empty? ? {} : { colourway: value(:colourway) == AS_DESIGNED ? nil : value(:colourway) })
       end
 
@@ -37,9 +43,13 @@ module Web
       end
 
       def check
-        { people: ('Tick the people it is for.' if @keys.empty?), level: ('Choose a level from 1 to 5.' unless value(:level).match?(/\A[1-5]?\z/)),
-          colourway: ('Choose one of the list.' unless ['', AS_DESIGNED, *@design.colourways.keys].include?(value(:colourway))), ease: ease_problem,
-          notes: ("Shorten this to #{PersonForm::LONGEST_NOTES} characters." if value(:notes).length > PersonForm::LONGEST_NOTES) }.compact
+        {
+          people: ('Tick the people it is for.' if @keys.empty?),
+          level: ('Choose a level from 1 to 5.' unless value(:level).match?(/\A[1-5]?\z/)),
+          colourway: ('Choose one of the list.' unless ['', AS_DESIGNED, *@design.colourways.keys].include?(value(:colourway))),
+          ease: ease_problem,
+          notes: ("Shorten this to #{PersonForm::LONGEST_NOTES} characters." if value(:notes).length > PersonForm::LONGEST_NOTES)
+        }.compact
       end
 
       def ease_problem

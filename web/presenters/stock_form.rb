@@ -71,8 +71,23 @@ module Web
       MOST_LINES = 30
       KINDS = {
         tools: { fields: TOOL, type: Core::Catalogue::Tool, usual: { 'people_per_tool' => '1', 'substitutable' => '1' } },
-        techniques: { fields: TECHNIQUE, type: Core::Technique::Skill, usual: { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' } },
-        parts: { fields: PART, type: Core::Catalogue::Part, usual: { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '' } },
+        techniques: {
+          fields: TECHNIQUE,
+          type: Core::Technique::Skill,
+          usual: { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' }
+        },
+        parts: {
+          fields: PART,
+          type: Core::Catalogue::Part,
+          usual: {
+            'kind' => 'bead',
+            'form' => 'round',
+            'colour' => '#8a8f98',
+            'lines' => '1',
+            'soldered' => '1',
+            'nickel_free' => ''
+          }
+        },
         lines: { fields: LINE, type: Core::Catalogue::Line, usual: { 'kind' => 'cable', 'colour' => '#6b7280' } }
       }.freeze
 
@@ -89,7 +104,9 @@ module Web
 
       # @return [StockForm] filled with what is saved, or with what is usual; nothing is judged yet
       def self.show(studio, table_name, key)
-        item = key && (studio.catalogue.table.public_send(table_name)[key] || raise(Store::NotFound.new(table_name.to_s.delete_suffix('s').to_sym, key)))
+        item = key && (studio.catalogue.table.public_send(table_name)[key] || raise(Store::NotFound.new(
+          table_name.to_s.delete_suffix('s').to_sym, key
+        )))
         form = new(studio, table_name, key, item ? saved(KINDS.fetch(table_name)[:fields], item) : KINDS.fetch(table_name)[:usual])
         form.errors.clear
         form
@@ -145,7 +162,9 @@ module Web
       def offered(field)
         return field.options.map { |caution| [caution.to_s, caution.to_s.tr('_', ' ')] } if field.type == :cautions
 
-        @studio.catalogue.table.public_send(field.options).values.reject { |item| %i[keys key].include?(field.type) && item.key == key }.map { |item| [item.key, item.name] }
+        @studio.catalogue.table.public_send(field.options).values.reject { |item|
+          %i[keys key].include?(field.type) && item.key == key
+        }.map { |item| [item.key, item.name] }
       end
 
       private
@@ -198,7 +217,9 @@ module Web
         return ((text - offered(field).map(&:first)).any? ? 'Choose from the list.' : nil) if LISTS.include?(field.type)
 
         case field.type
-        when :number then "Give a number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,6}([.,]\d{1,3})?\z/) && field.options.cover?(text.tr(',', '.').to_f)
+        when :number then "Give a number from #{field.options.begin} to #{field.options.end}." unless text.match?(/\A\d{1,6}([.,]\d{1,3})?\z/) && field.options.cover?(text.tr(
+          ',', '.'
+        ).to_f)
         when :length then length_problem(text, field.options)
         when :thickness then thickness_problem(text)
         when :reel then reel_problem(text)
@@ -232,7 +253,9 @@ module Web
       end
 
       def reel_problem(text)
-        'Give the length of a reel from 10 cm to 1000 m, such as 10 m.' unless Core::Measure::Length.parse(text, default_unit: :m).to_mm.between?(100, 1_000_000)
+        'Give the length of a reel from 10 cm to 1000 m, such as 10 m.' unless Core::Measure::Length.parse(text, default_unit: :m).to_mm.between?(
+          100, 1_000_000
+        )
       rescue Core::Measure::NotALength
         'Give the length of a reel with its unit, such as 10 m.'
       end

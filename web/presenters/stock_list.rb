@@ -7,7 +7,8 @@ module Web
       include Printing
 
       # One thing. part, line: whether it is one · words: what it is found by · low: whether none is on the shelf
-      Row = Core::Value.define(:item, :part, :line, :path, :stock_path, :name, :kind, :kind_words, :measures, :material, :shelf, :low, :words)
+      Row = Core::Value.define(:item, :part, :line, :path, :stock_path, :name, :kind, :kind_words, :measures, :material, :shelf, :low,
+        :words)
       LONGEST = 60
 
       attr_reader :unit
@@ -48,8 +49,10 @@ module Web
 
       def all
         @all ||= @table.lines.values.sort_by { |line| [line.kind, line.thickness] }.map { |line| line_row(line) } +
-          @table.parts.values.sort_by { |part| [Core::Catalogue::Part::KINDS.index(part.kind), part.name] }.map { |part| part_row(part) } +
-          @table.tools.values.map { |tool| tool_row(tool) }
+                 @table.parts.values.sort_by { |part|
+                   [Core::Catalogue::Part::KINDS.index(part.kind), part.name]
+                 }.map { |part| part_row(part) } +
+                 @table.tools.values.map { |tool| tool_row(tool) }
       end
 
       def part_row(part)
@@ -63,20 +66,26 @@ module Web
         bars = @stock.bars(line.key).select { |_, count| count.positive? }
         measures = "#{fine(line.thickness)} thick, #{line.rated_load_grams ? "bears #{line.rated_load_grams} g" : 'load not known'}"
         row(line, "/stockroom/lines/#{line.key}", stock: true, kind: 'line', kind_words: say('kinds.line'), measures: measures, material: line.material || 'not known',
-          shelf: bars.empty? ? 'none' : bars.sort.reverse.map { |bar, count| "#{count} × #{length(bar)}" }.join(', '), low: bars.empty?, line: true)
+          shelf: bars.empty? ? 'none' : bars.sort.reverse.map { |bar, count|
+            "#{count} × #{length(bar)}"
+          }.join(', '), low: bars.empty?, line: true)
       end
 
       def tool_row(tool)
         sharing = if tool.people_per_tool.zero? then 'one for the class'
                   else tool.people_per_tool == 1 ? 'one for each seat' : "one for #{tool.people_per_tool} people"
                   end
-        notes = [sharing, ('nothing else may stand in' unless tool.substitutable), ('counted out and in' if tool.counted)].compact.join(', ')
-        row(tool, "/stockroom/tools/#{tool.key}", stock: false, kind: 'tool', kind_words: say('kinds.tool'), measures: notes, material: '', shelf: '', low: false)
+        notes = [sharing,
+                 ('nothing else may stand in' unless tool.substitutable),
+                 ('counted out and in' if tool.counted)].compact.join(', ')
+        row(tool, "/stockroom/tools/#{tool.key}", stock: false, kind: 'tool', kind_words: say('kinds.tool'), measures: notes, material: '',
+          shelf: '', low: false)
       end
 
       def row(item, path, stock:, part: false, line: false, **about)
         words = [item.name, about[:kind_words], about[:measures], about[:material]].join(' ').downcase
-        Row.new(item: item, part: part, line: line, path: path, stock_path: stock ? "#{path}/stock" : nil, name: item.name, words: words, **about)
+        Row.new(item: item, part: part, line: line, path: path, stock_path: stock ? "#{path}/stock" : nil, name: item.name, words: words,
+**about)
       end
     end
   end

@@ -18,7 +18,8 @@ module Web
 
       # @return [Core::Supply::Supplier]
       def supplier
-        Core::Supply::Supplier.new(key: key || key_from(value(:name), @market.suppliers, otherwise: 'supplier'), name: value(:name), delivery: money(:delivery), minimum: money(:minimum))
+        Core::Supply::Supplier.new(key: key || key_from(value(:name), @market.suppliers, otherwise: 'supplier'), name: value(:name),
+          delivery: money(:delivery), minimum: money(:minimum))
       end
 
       private
@@ -30,7 +31,9 @@ module Web
       def check
         errors = {}
         errors[:name] = 'Give a name of at most 120 characters.' if value(:name).empty? || value(:name).length > 120
-        %i[delivery minimum].each { |name| errors[name] = 'Give an amount such as 4.50, or leave it empty.' unless money(name) && !money(name).minor.negative? }
+        %i[delivery minimum].each { |name|
+          errors[name] = 'Give an amount such as 4.50, or leave it empty.' unless money(name) && !money(name).minor.negative?
+        }
         errors
       end
     end

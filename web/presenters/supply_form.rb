@@ -16,7 +16,9 @@ module Web
       def initialize(studio, params)
         @currency = studio.market.all.currency
         @lines = studio.catalogue.table.lines
-        @values = [*TEXTS, *CHOICES.keys].select { |name| params[name.to_s].is_a?(String) }.to_h { |name| [name.to_s, clean(params[name.to_s])] }
+        @values = [*TEXTS, *CHOICES.keys].select { |name|
+          params[name.to_s].is_a?(String)
+        }.to_h { |name| [name.to_s, clean(params[name.to_s])] }
         @tails = params['tails'].is_a?(Hash) ? params['tails'].select { |line, policy| @lines.key?(line) && policy.is_a?(String) } : {}
         @errors = @values.keys.to_h { |name| [name.to_sym, problem(name.to_sym)] }.compact
       end

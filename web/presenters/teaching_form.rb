@@ -11,7 +11,9 @@ module Web
 
       # @param steps [Array<Construction::StepUse>] of the class @param techniques [Hash{String=>Skill}]
       def initialize(params, steps, techniques)
-        @values = %w[practice shorter extra extra_text extra_minutes].select { |name| params[name].is_a?(String) }.to_h { |name| [name, clean(params[name])] }
+        @values = %w[practice shorter extra extra_text extra_minutes].select { |name|
+          params[name].is_a?(String)
+        }.to_h { |name| [name, clean(params[name])] }
         @prepared = levels(params['prepared'], steps.select(&:preparable).map(&:key))
         @easier = levels(params['easier'], techniques.values.select(&:easier).map(&:key))
         @errors = @values.keys.to_h { |name| [name.to_sym, problem(name)] }.compact
@@ -21,14 +23,17 @@ module Web
       def apply(state)
         teaching = state.workshop.teaching
         changed = @values.to_h { |name, text| [name.to_sym, read(name, text)] }
-        state.with(workshop: state.workshop.with(teaching: teaching.with(**changed, prepared: merged(teaching.prepared, @prepared), easier: merged(teaching.easier, @easier))))
+        state.with(workshop: state.workshop.with(teaching: teaching.with(**changed, prepared: merged(teaching.prepared, @prepared),
+          easier: merged(teaching.easier, @easier))))
       end
 
       private
 
       # Levels 0 to 5 by key; what names nothing of the class is left out.
       def levels(given, known)
-        given.is_a?(Hash) ? given.select { |key, level| known.include?(key) && level.to_s.match?(/\A[0-5]\z/) }.transform_values(&:to_i) : {}
+        given.is_a?(Hash) ? given.select { |key, level|
+          known.include?(key) && level.to_s.match?(/\A[0-5]\z/)
+        }.transform_values(&:to_i) : {}
       end
 
       def merged(before, chosen)

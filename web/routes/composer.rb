@@ -39,7 +39,9 @@ module Web
       def self.ending(app)
         app.post('/drafts/:id/save') do
           composer = composer(id('draft'))
-          next refuse_draft(id('draft'), Presenters::Draft.new(values: {}, errors: { save: 'Correct what is marked below first; then it can be saved.' })) unless composer.buildable?
+          next refuse_draft(id('draft'),
+            Presenters::Draft.new(values: {},
+              errors: { save: 'Correct what is marked below first; then it can be saved.' })) unless composer.buildable?
 
           saved = studio.projects.save(composer.design)
           studio.drafts.saved_as(id('draft'), saved.id)

@@ -5,22 +5,33 @@ module Web
     # What is answered when something cannot be done.
     module Errors
       # What a request that cannot be read raises, wherever it is found out.
-      UNREADABLE = [Sinatra::BadRequest, Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::QueryLimitError,
-                    Rack::Multipart::MultipartPartLimitError, EOFError].freeze
+      UNREADABLE = [Sinatra::BadRequest,
+                    Rack::QueryParser::InvalidParameterError,
+                    Rack::QueryParser::ParameterTypeError,
+                    Rack::QueryParser::QueryLimitError,
+                    Rack::Multipart::MultipartPartLimitError,
+                    EOFError].freeze
 
       def self.registered(app)
-        app.not_found { Errors.render(self, 404, 'This page is not here', 'It may have been removed. The list of classes shows what there is.') }
+        app.not_found {
+          Errors.render(self, 404, 'This page is not here', 'It may have been removed. The list of classes shows what there is.')
+        }
 
         app.error(Store::NotFound) do |error|
-          Errors.render(self, 404, "There is no such #{error.kind}", 'It may have been removed. The list of classes shows what there is, and what can be brought back.')
+          Errors.render(self, 404, "There is no such #{error.kind}",
+            'It may have been removed. The list of classes shows what there is, and what can be brought back.')
         end
         app.error(Core::Construction::InvalidParameters, Core::UnknownKey) do |error|
-          Errors.render(self, 422, 'A project here cannot be built any more', "#{error.message[0, 400]}. Open it under Projects and change it, or correct the part in the stockroom.")
+          Errors.render(self, 422, 'A project here cannot be built any more',
+            "#{error.message[0, 400]}. Open it under Projects and change it, or correct the part in the stockroom.")
         end
-        app.error(*UNREADABLE) { Errors.render(self, 400, 'That could not be read', 'Go back and send it again. If it was a file, save it anew as CSV or JSON.') }
+        app.error(*UNREADABLE) {
+          Errors.render(self, 400, 'That could not be read', 'Go back and send it again. If it was a file, save it anew as CSV or JSON.')
+        }
         app.error(Store::NotSaved) do |error|
           Errors.note(error)
-          Errors.render(self, 503, 'The studio could not save that just now', 'Nothing was changed. Go back and send it again; if it stays so, look whether the disk is full.')
+          Errors.render(self, 503, 'The studio could not save that just now',
+            'Nothing was changed. Go back and send it again; if it stays so, look whether the disk is full.')
         end
         app.error do |error|
           Errors.note(error)

@@ -11,7 +11,8 @@ module Web
           wait_for_forecast(id)
           found = result(id)
           content_type :json
-          halt 422, JSON.pretty_generate('errors' => [{ 'code' => found.problem.code, 'detail' => found.problem.detail }]) if found.plan.nil?
+          halt 422,
+            JSON.pretty_generate('errors' => [{ 'code' => found.problem.code, 'detail' => found.problem.detail }]) if found.plan.nil?
 
           JSON.pretty_generate(Formats::PlanDocument.write(found))
         end

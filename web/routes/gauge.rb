@@ -16,7 +16,9 @@ module Web
         end
         app.get('/fit-check') do
           presenter = Presenters::Gauge.new(library, params, unit: unit)
-          show_sections(Presenters::Gauge::SECTIONS.map { |name| fresh_section("gauge-#{name}", :"gauge_#{name}", page: presenter) }, title: 'Fit check', kind: 'class-page gauge')
+          show_sections(Presenters::Gauge::SECTIONS.map { |name|
+            fresh_section("gauge-#{name}", :"gauge_#{name}", page: presenter)
+          }, title: 'Fit check', kind: 'class-page gauge')
         end
         { '/gauge' => '/fit-check', '/gauge.json' => '/fit-check.json' }.each do |old, address|
           app.get(old) { redirect to("#{address}#{"?#{request.query_string}" unless request.query_string.empty?}"), 301 }

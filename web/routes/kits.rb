@@ -45,7 +45,8 @@ module Web
             came = settings.kits.receive(id, form.counts)
             kits_address(id, 'materials')
           end
-          tell("#{count_of(came, 'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.") if came.positive?
+          tell("#{count_of(came,
+            'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.") if came.positive?
           redirect to(address), 303
         end
         app.post('/classes/:id/reserve-first') do
@@ -72,7 +73,9 @@ module Web
           tell(taken ? 'The kits have left the stock. What is left of each reel is back on the shelf. “Put the kits back” undoes this.' : 'The kits have left the stock already.')
           redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
-          tell("Not taken: #{stock_name(e.entry)} would go below zero (#{e.held} on the shelf, #{-e.entry.quantity} in the kits). Receive or count it first.", kind: :wrong)
+          tell(
+            "Not taken: #{stock_name(e.entry)} would go below zero (#{e.held} on the shelf, #{-e.entry.quantity} in the kits). Receive or count it first.", kind: :wrong
+          )
           redirect to(kits_address(id, 'packing')), 303
         end
         app.post('/classes/:id/put-back') do
@@ -80,7 +83,9 @@ module Web
           tell('The kits are back in the stock.')
           redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
-          tell("Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. Count what is there in the stockroom first.", kind: :wrong)
+          tell(
+            "Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. Count what is there in the stockroom first.", kind: :wrong
+          )
           redirect to(kits_address(id, 'packing')), 303
         end
       end

@@ -22,7 +22,8 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:print, id) if found.plan.nil?
 
-          erb(:"pages/#{sheet}", layout: :print_layout, locals: { title: title, print: Presenters::Print.new(found, unit: unit, seat: text(:seat)) })
+          erb(:"pages/#{sheet}", layout: :print_layout,
+            locals: { title: title, print: Presenters::Print.new(found, unit: unit, seat: text(:seat)) })
         end
       end
     end

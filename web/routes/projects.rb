@@ -19,7 +19,11 @@ module Web
           redirect to(once { "/drafts/#{studio.drafts.begin(form.design)}" }), 303
         end
         app.get('/projects/new') { page(:new_project, title: 'New project', form: Presenters::ProjectForm.blank(studio)) }
-        app.post('/projects/:key/compose') { redirect to(once { "/drafts/#{studio.drafts.begin(studio.projects.find(params['key']).design)}" }), 303 }
+        app.post('/projects/:key/compose') {
+          redirect to(once {
+            "/drafts/#{studio.drafts.begin(studio.projects.find(params['key']).design)}"
+          }), 303
+        }
         app.helpers Showing
       end
 

@@ -59,7 +59,8 @@ module Web
 
           attachment "class-#{id}.ics"
           content_type 'text/calendar', charset: 'utf-8'
-          lines = found.forecast.forecast ? Core::Session::RunSheet.new(found.plan, found.forecast.forecast, found.library.calibration).lines : []
+          lines = found.forecast.forecast ? Core::Session::RunSheet.new(found.plan, found.forecast.forecast,
+            found.library.calibration).lines : []
           Formats::ClassCalendar.write(found.workshop, lines)
         end
       end

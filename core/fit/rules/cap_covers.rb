@@ -17,7 +17,8 @@ module Core
           cap = join.outer.outer
           status, code = judged(bead, cap, join.outer.malleable)
           values = { cap: join.outer.name, bead: join.inner.name, cap_width: cap, bead_width: bead }
-          found(join, status, code, margin: cap - bead, defaults: %i[pressed gaping], values: values, cures: status == :fits ? [] : cures(join.outer, bead))
+          found(join, status, code, margin: cap - bead, defaults: %i[pressed gaping], values: values,
+            cures: status == :fits ? [] : cures(join.outer, bead))
         end
 
         private

@@ -20,8 +20,11 @@ module Core
         def over(join)
           room = join.outer.hole || join.outer.outer
           margin = room - join.inner.outer
-          about = { margin: margin, defaults: join.outer.hole ? [] : [:cover_room],
-                    values: { cover: join.outer.name, crimp: join.inner.name, room: room, crimp_width: join.inner.outer } }
+          about = {
+            margin: margin,
+            defaults: join.outer.hole ? [] : [:cover_room],
+            values: { cover: join.outer.name, crimp: join.inner.name, room: room, crimp_width: join.inner.outer }
+          }
           return found(join, :fits, :cover_fits, **about) unless margin.negative?
 
           found(join, :will_not, :cover_too_small, **about, cures: covers(join.outer) { |c| (c.hole || c.outer) >= join.inner.outer })

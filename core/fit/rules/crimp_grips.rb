@@ -18,7 +18,7 @@ module Core
           status, code = judged(bore, needed)
           margin = code == :crimp_loose ? (needed * LOOSE) - bore : bore - needed
           found(join, status, code, margin: margin, defaults: [:loose], cures: status == :fits ? [] : cures(join, needed),
-                                    values: { crimp: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore, loosest: needed * LOOSE })
+            values: { crimp: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore, loosest: needed * LOOSE })
         end
 
         private
@@ -36,7 +36,9 @@ module Core
 
         def cures(join, needed)
           crimps = others(join.outer) { |other| good?(other, needed) }.map { |other| swap_part(join.outer, other) }
-          lines = @table.lines.values.select { |line| line.kind == join.inner.kind && line != join.inner && good?(join.outer, bundle(line, join.passes)) }
+          lines = @table.lines.values.select { |line|
+            line.kind == join.inner.kind && line != join.inner && good?(join.outer, bundle(line, join.passes))
+          }
           ranked(crimps + lines.map { |line| swap_line(join.inner, line, change: 3) })
         end
       end

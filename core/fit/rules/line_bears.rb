@@ -23,7 +23,9 @@ module Core
         def judge(component, line, strands, uses)
           join = Construction::Join.new(kind: :weight, inner: line, outer: line, at: 0.0, passes: strands, component: component)
           unknown = uses.map(&:part).uniq.reject { |part| Catalogue::Mass.milligrams(part) }
-          return found(join, :unknown, :mass_missing, missing: unknown.map { |part| [part, :material] }, values: { name: unknown.first.name }) if unknown.any?
+          return found(join, :unknown, :mass_missing, missing: unknown.map { |part|
+            [part, :material]
+          }, values: { name: unknown.first.name }) if unknown.any?
           return ask(join, line, :rated_load_grams) unless line.rated_load_grams
 
           weigh(join, line, strands, uses.sum { |use| Catalogue::Mass.milligrams(use.part) * use.count } / 1000)
@@ -39,7 +41,9 @@ module Core
         end
 
         def cures(line, strands, grams)
-          stronger = @table.lines.values.select { |other| other.kind == line.kind && (other.rated_load_grams || 0) * strands * 0.8 >= grams * SAFETY }
+          stronger = @table.lines.values.select { |other|
+            other.kind == line.kind && (other.rated_load_grams || 0) * strands * 0.8 >= grams * SAFETY
+          }
           ranked(stronger.map { |other| swap_line(line, other) })
         end
       end

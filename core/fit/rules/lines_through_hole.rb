@@ -20,13 +20,14 @@ module Core
                    else margin.negative? ? :will_not : :tight
                    end
           found(join, status, code(join, status), margin: margin, defaults: [:clearance], cures: status == :fits ? [] : cures(join),
-                                                  values: { line: join.inner.name, bead: join.outer.name, passes: join.passes, needed: needed, hole: hole })
+            values: { line: join.inner.name, bead: join.outer.name, passes: join.passes, needed: needed, hole: hole })
         end
 
         private
 
         def needed(join)
-          join.kind == :knot_in_bead ? join.inner.thickness * KNOT_WIDTH * Measure::Bundle.ratio([join.passes / 2, 1].max) : bundle(join.inner, join.passes)
+          join.kind == :knot_in_bead ? join.inner.thickness * KNOT_WIDTH * Measure::Bundle.ratio([join.passes / 2,
+                                                                                                  1].max) : bundle(join.inner, join.passes)
         end
 
         def code(join, status)
@@ -34,8 +35,12 @@ module Core
         end
 
         def cures(join)
-          lines = thinner(join.inner).select { |line| bundle(line, join.passes) + CLEARANCE <= join.outer.hole }.first(1).map { |line| swap_line(join.inner, line) }
-          parts = others(join.outer) { |other| other.hole && other.hole >= needed(join) + CLEARANCE }.map { |other| swap_part(join.outer, other) }
+          lines = thinner(join.inner).select { |line|
+            bundle(line, join.passes) + CLEARANCE <= join.outer.hole
+          }.first(1).map { |line| swap_line(join.inner, line) }
+          parts = others(join.outer) { |other|
+            other.hole && other.hole >= needed(join) + CLEARANCE
+          }.map { |other| swap_part(join.outer, other) }
           ranked([*trimmed(join), *lines, *parts])
         end
 

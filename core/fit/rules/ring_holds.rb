@@ -57,7 +57,9 @@ module Core
         end
 
         def roomier(join, needed)
-          others(join.outer) { |o| o.hole && o.hole >= needed + CLEARANCE && o.soldered == join.outer.soldered }.map { |o| swap_part(join.outer, o) }
+          others(join.outer) { |o|
+            o.hole && o.hole >= needed + CLEARANCE && o.soldered == join.outer.soldered
+          }.map { |o| swap_part(join.outer, o) }
         end
       end
     end

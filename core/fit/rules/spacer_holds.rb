@@ -17,8 +17,8 @@ module Core
           needed = bundle(join.inner, join.passes)
           status, code = judged(hole, needed)
           found(join, status, code, margin: code == :spacer_slips ? (needed * SLIPS) - hole : hole - needed, defaults: [:slips],
-                                    values: { spacer: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, hole: hole, loosest: needed * SLIPS },
-                                    cures: status == :fits ? [] : cures(join, needed))
+            values: { spacer: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, hole: hole, loosest: needed * SLIPS },
+            cures: status == :fits ? [] : cures(join, needed))
         end
 
         private
@@ -32,7 +32,9 @@ module Core
 
         def cures(join, needed)
           spacers = others(join.outer) { |o| o.hole && judged(o.hole, needed).first == :fits }.map { |o| swap_part(join.outer, o) }
-          lines = @table.lines.values.select { |l| l.kind == join.inner.kind && l != join.inner && judged(join.outer.hole, bundle(l, join.passes)).first == :fits }
+          lines = @table.lines.values.select { |l|
+            l.kind == join.inner.kind && l != join.inner && judged(join.outer.hole, bundle(l, join.passes)).first == :fits
+          }
           ranked(spacers + lines.map { |line| swap_line(join.inner, line) })
         end
       end

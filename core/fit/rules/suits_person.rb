@@ -27,7 +27,14 @@ module Core
           @attendee = attendee
           parts = piece.parts.map(&:part).uniq
           lines = piece.cuts.map(&:line).uniq
-          [nickel(needs, parts, design), *METALS.map { |metal| metal(metal, needs, parts + lines) }, latex(needs, lines), other(needs), magnets(needs, parts), small_parts(needs, parts),
+          [nickel(needs, parts, design),
+           *METALS.map { |metal|
+             metal(metal, needs, parts + lines)
+           },
+           latex(needs, lines),
+           other(needs),
+           magnets(needs, parts),
+           small_parts(needs, parts),
            watched(needs, cautions)].compact
         end
 
@@ -75,7 +82,8 @@ module Core
         end
 
         def allergic(allergen, with, unknown, &better)
-          return about(:will_not, :"#{allergen}_allergy", values: { parts: with.map(&:name).join(', ') }, cures: ranked(swaps(with, &better))) if with.any?
+          return about(:will_not, :"#{allergen}_allergy", values: { parts: with.map(&:name).join(', ') },
+            cures: ranked(swaps(with, &better))) if with.any?
 
           about(:unknown, :"#{allergen}_unknown", values: { parts: unknown.map(&:name).join(', ') }) if unknown.any?
         end
@@ -94,14 +102,17 @@ module Core
           return unless magnet && (implant || needs.under?(MAGNETS_FROM))
 
           plain = others(magnet) { |other| !other.magnetic }
-          about(:will_not, implant ? :magnet_implant : :magnet_child, values: { part: magnet.name }, cures: ranked(plain.map { |other| swap_part(magnet, other) }))
+          about(:will_not, implant ? :magnet_implant : :magnet_child, values: { part: magnet.name }, cures: ranked(plain.map { |other|
+            swap_part(magnet, other)
+          }))
         end
 
         # A child whose age is not known may be that young.
         def small_parts(needs, parts)
           return unless needs.under?(SMALL_PARTS_UNTIL) && (small = parts.find { |part| small?(part) })
 
-          needs.age ? about(:will_not, :small_parts, values: { part: small.name }) : about(:unknown, :age_unknown, values: { part: small.name })
+          needs.age ? about(:will_not, :small_parts,
+            values: { part: small.name }) : about(:unknown, :age_unknown, values: { part: small.name })
         end
 
         # Goes in whole, whichever way it is turned.

@@ -8,7 +8,13 @@ module Core
         key :wire_suits
 
         # technique => [thickest, thinnest] gauge that is usual
-        USUAL = { 'continuous_loop' => [24, 28], 'crossover_loop' => [24, 28], 'frame_row' => [24, 28], 'wrapped_loop' => [20, 24], 'simple_loop' => [20, 24] }.freeze
+        USUAL = {
+          'continuous_loop' => [24, 28],
+          'crossover_loop' => [24, 28],
+          'frame_row' => [24, 28],
+          'wrapped_loop' => [20, 24],
+          'simple_loop' => [20, 24]
+        }.freeze
 
         # @param piece [Sizing::Piece] @return [Array<Finding>]
         def on(piece)
@@ -39,7 +45,9 @@ module Core
         end
 
         def suited(wire, thick, thin)
-          @table.lines.values.select { |other| other.kind == :wire && wire_code(other.thickness, thick, thin) == :wire_fits }.map { |other| swap_line(wire, other) }
+          @table.lines.values.select { |other|
+            other.kind == :wire && wire_code(other.thickness, thick, thin) == :wire_fits
+          }.map { |other| swap_line(wire, other) }
         end
       end
     end

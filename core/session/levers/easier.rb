@@ -10,7 +10,8 @@ module Core
         def self.in_room(room)
           room.skills.select { |skill| skill.easier && room.plan.table.techniques.key?(skill.easier) }.flat_map do |skill|
             room.levels.reject { |level| level <= room.teaching.easier.fetch(skill.key, 0) }.map do |level|
-              new(technique: skill.key, name: skill.name, to: room.plan.table.technique(skill.easier).name, level: level, people: room.up_to(level).size)
+              new(technique: skill.key, name: skill.name, to: room.plan.table.technique(skill.easier).name, level: level,
+                people: room.up_to(level).size)
             end
           end
         end

@@ -9,7 +9,9 @@ module Web
 
         # @return [Array<String>] what of this class's orders has not come
         def due
-          @reading.orders.select { |ordered| ordered.due.positive? }.map { |ordered| "#{ordered.due} of #{ordered.units} × #{name_of(ordered)}" }
+          @reading.orders.select { |ordered|
+            ordered.due.positive?
+          }.map { |ordered| "#{ordered.due} of #{ordered.units} × #{name_of(ordered)}" }
         end
 
         # @return [Array<String>] erasable people: taken out of the class, still in an earlier state

@@ -20,7 +20,9 @@ module Web
 
         def summary
           piece = chosen.piece
-          ["#{count_of(piece.repeats, 'repeat')}, #{count_of(chosen.bead_count, 'bead')}", "#{length(piece.on_line)} laid flat", "inside #{length(piece.inside)}, #{finished_words(chosen)}"].join(' · ')
+          ["#{count_of(piece.repeats, 'repeat')}, #{count_of(chosen.bead_count, 'bead')}",
+           "#{length(piece.on_line)} laid flat",
+           "inside #{length(piece.inside)}, #{finished_words(chosen)}"].join(' · ')
         end
 
         # @return [String] what a card says of the size

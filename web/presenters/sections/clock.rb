@@ -76,13 +76,17 @@ module Web
 
         # @return [String] what the last one's minutes go into, most first
         def why
-          forecast.why.map { |kind, minutes| [say("kinds_of_time.#{kind}"), minutes.round] }.select { |_, minutes| minutes.positive? }.sort_by { |_, minutes| -minutes }
+          forecast.why.map { |kind, minutes|
+            [say("kinds_of_time.#{kind}"), minutes.round]
+          }.select { |_, minutes| minutes.positive? }.sort_by { |_, minutes| -minutes }
             .map { |kind, minutes| "#{kind} #{minutes} min" }.join(', ')
         end
 
         # @return [Array<(String, Integer, Integer)>] scarce tools by load: name, how many, hundredths of the time in use
         def tool_loads
-          forecast.tool_loads.map { |key, load| [plan.table.tool(key).name, forecast.tools.fetch(key), hundredths(load)] }.sort_by { |_, _, load| -load }
+          forecast.tool_loads.map { |key, load|
+            [plan.table.tool(key).name, forecast.tools.fetch(key), hundredths(load)]
+          }.sort_by { |_, _, load| -load }
         end
 
         def borrowed
@@ -99,7 +103,9 @@ module Web
         def lever_words(lever)
           values = lever.values
           say("levers.#{lever.code}", count: values.fetch(:count, 1), levels: Section.up_to(none: 'nobody')[values[:level]].to_s, name: values[:name].to_s.downcase, to: values[:to].to_s,
-            minutes: values.fetch(:minutes, 0), step: values[:work] ? bare_words(values[:work]) : values.fetch(:works, []).map { |work| bare_words(work) }.join('; '),
+            minutes: values.fetch(:minutes, 0), step: values[:work] ? bare_words(values[:work]) : values.fetch(:works, []).map { |work|
+                                                  bare_words(work)
+                                                }.join('; '),
             mode: values[:mode] ? say("demonstrations.#{values[:mode]}") : '')
         end
 
@@ -114,8 +120,12 @@ module Web
 
         # @return [String] what a change costs: money, preparing, and what people then do not do
         def price(trial)
-          [("#{money(trial.cost)}" if trial.cost.positive?), ("#{minutes_text(trial.preparation)} of your time before class" if trial.preparation.positive?),
-           ("#{minutes_text(trial.missed)} of work that #{count_of(trial.people, 'person does', 'people do')} not do" if trial.missed.positive?)].compact.then { |all| all.empty? ? 'nothing' : all.join(', ') }
+          [("#{money(trial.cost)}" if trial.cost.positive?),
+           ("#{minutes_text(trial.preparation)} of your time before class" if trial.preparation.positive?),
+           ("#{minutes_text(trial.missed)} of work that #{count_of(trial.people, 'person does',
+             'people do')} not do" if trial.missed.positive?)].compact.then { |all|
+            all.empty? ? 'nothing' : all.join(', ')
+          }
         end
 
         # @return [Integer] hundredths: the forecast's own chance and what is gained on top
@@ -134,8 +144,15 @@ module Web
         end
 
         def numbers
-          { assistants: 'Assistants beside you', stagger: 'Every second person begins later by, minutes', break_at: 'Break after, minutes (0 for none)', break_minutes: 'Break lasts, minutes',
-            late: 'Late arrivals, %', late_minutes: 'Late by, minutes', target: 'Target: everyone finishes in, of 100 classes' }
+          {
+            assistants: 'Assistants beside you',
+            stagger: 'Every second person begins later by, minutes',
+            break_at: 'Break after, minutes (0 for none)',
+            break_minutes: 'Break lasts, minutes',
+            late: 'Late arrivals, %',
+            late_minutes: 'Late by, minutes',
+            target: 'Target: everyone finishes in, of 100 classes'
+          }
         end
 
         def amounts
@@ -153,7 +170,9 @@ module Web
           key = person.attendee.key
           sums = forecast.typical.rows.fetch(key).group_by(&:kind).transform_values { |same| same.sum(&:minutes) }
           Row.new(name: person.attendee.name, level: person.attendee.level, work: sums.fetch(:work, 0.0), watching: sums.fetch(:demonstration, 0.0),
-            waits: WAITS.map { |kind| sums.fetch(kind, 0.0) }, middle: clock(forecast.finish_at(key, 0.5)), late: clock(forecast.finish_at(key, 0.9)), chance: hundredths(forecast.chance_of(key)))
+            waits: WAITS.map { |kind|
+              sums.fetch(kind, 0.0)
+            }, middle: clock(forecast.finish_at(key, 0.5)), late: clock(forecast.finish_at(key, 0.9)), chance: hundredths(forecast.chance_of(key)))
         end
       end
     end

@@ -16,24 +16,37 @@ module Web
         end
 
         def fields
-          { venue: "Venue, #{currency}", tools_share: 'Share of the tools', hour: 'Your time, an hour', around_minutes: 'Minutes before and after class', margin: 'Margin, % of the price',
-            rounding: 'Round the seat up to' }
+          {
+            venue: "Venue, #{currency}",
+            tools_share: 'Share of the tools',
+            hour: 'Your time, an hour',
+            around_minutes: 'Minutes before and after class',
+            margin: 'Margin, % of the price',
+            rounding: 'Round the seat up to'
+          }
         end
 
         # @return [Array<(String, Core::Money)>]
         def lines
           seat = seat_costs
-          [['Materials in the kits', seat.materials], ['Spares and scrap', seat.wastage], ['Your time', seat.time], ['Venue', seat.venue], ['Tools', seat.tools]]
+          [['Materials in the kits', seat.materials],
+           ['Spares and scrap', seat.wastage],
+           ['Your time', seat.time],
+           ['Venue', seat.venue],
+           ['Tools', seat.tools]]
         end
 
         def break_even_words
           seat = seat_costs
-          seat.break_even ? "At #{seat.price} a seat the class pays for itself from #{count_of(seat.break_even, 'person', 'people')} on." : 'At this price no number of people pays for the class.'
+          seat.break_even ? "At #{seat.price} a seat the class pays for itself from #{count_of(seat.break_even, 'person',
+            'people')} on." : 'At this price no number of people pays for the class.'
         end
 
         def curve
           seat = seat_costs
-          Formats::PriceCurveSvg.new(CURVE.map { |people| [people, seat.price_for(people)] }, people: seat.people, break_even: seat.break_even,
+          Formats::PriceCurveSvg.new(CURVE.map { |people|
+            [people, seat.price_for(people)]
+          }, people: seat.people, break_even: seat.break_even,
             title: 'Price of a seat against the number of people').to_s
         end
       end

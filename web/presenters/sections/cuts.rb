@@ -17,7 +17,11 @@ module Web
 
         # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
         def cuts_of(line)
-          plan.kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.map { |cut| [person, cut] } }.sort_by { |_, cut| -cut.length }
+          plan.kits.flat_map { |person|
+            person.cuts.select { |cut|
+              cut.line == line
+            }.map { |cut| [person, cut] }
+          }.sort_by { |_, cut| -cut.length }
         end
 
         # @return [String] SVG: what is in the piece within what is cut
@@ -30,7 +34,8 @@ module Web
         end
 
         def bar_drawing(bar)
-          Formats::ReelSvg.new(bar.pieces, bar.length, unit: unit, title: "#{count_of(bar.pieces.size, 'piece')} from #{reel(bar.length)}").to_s
+          Formats::ReelSvg.new(bar.pieces, bar.length, unit: unit,
+            title: "#{count_of(bar.pieces.size, 'piece')} from #{reel(bar.length)}").to_s
         end
 
         # @return [String] how sure it is that fewer reels will not do

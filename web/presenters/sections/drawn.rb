@@ -22,7 +22,9 @@ module Web
 
         # @return [Float] the ruler that every drawing on the page shares, in millimetres
         def span
-          @span ||= Drawn.ruler([plan.sample, *people].select(&:fitted?).flat_map { |person| [person.piece.on_line.to_mm, person.piece.target.to_mm] }.max || 180.0)
+          @span ||= Drawn.ruler([plan.sample, *people].select(&:fitted?).flat_map { |person|
+            [person.piece.on_line.to_mm, person.piece.target.to_mm]
+          }.max || 180.0)
         end
 
         def marks_of(person)

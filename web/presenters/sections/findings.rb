@@ -30,7 +30,11 @@ module Web
         private
 
         def grouped
-          all = @plan.people.flat_map { |person| person.findings.select { |finding| finding.worth_a_look? && finding.status != :watch }.map { |finding| [finding, person] } }
+          all = @plan.people.flat_map { |person|
+            person.findings.select { |finding|
+              finding.worth_a_look? && finding.status != :watch
+            }.map { |finding| [finding, person] }
+          }
           same = all.group_by { |finding, person| [finding.key, (person.attendee.key if finding.join.nil?)] }.values
           same.sort_by.with_index { |rows, index| [Core::Fit::Check::ORDER.index(rows.first.first.status), index] }
         end

@@ -55,8 +55,12 @@ module Web
         def short_words
           return [] if supply.nil?
 
-          supply.parts.select { |part| part.short.positive? || part.due.positive? }.map { |part| "#{part.part.name}: #{part.from_stock} on the shelf for this class, #{part.wanted} wanted" } +
-            supply.lines.select { |line| line.short.any? || line.opened != line.from_stock }.map { |line| "#{line.line.name}: a reel is not on the shelf yet" }
+          supply.parts.select { |part|
+            part.short.positive? || part.due.positive?
+          }.map { |part| "#{part.part.name}: #{part.from_stock} on the shelf for this class, #{part.wanted} wanted" } +
+            supply.lines.select { |line|
+              line.short.any? || line.opened != line.from_stock
+            }.map { |line| "#{line.line.name}: a reel is not on the shelf yet" }
         end
 
         # @return [Array<String>] what is reserved for other classes and stays on the shelf

@@ -50,7 +50,11 @@ module Web
 
         # @return [Array<(Core::PersonPlan, String)>] who is watched, and at what
         def watched
-          people.flat_map { |person| person.findings.select { |finding| finding.status == :watch }.map { |finding| finding_words(finding) } }
+          people.flat_map { |person|
+            person.findings.select { |finding|
+              finding.status == :watch
+            }.map { |finding| finding_words(finding) }
+          }
         end
 
         def removed

@@ -15,10 +15,14 @@ module Web
         def drawing(keys = nil)
           forecast = @reading.forecast.forecast or return
           plan = @reading.plan
-          people = plan.people.select { |person| forecast.finishes.key?(person.attendee.key) && (keys.nil? || keys.include?(person.attendee.key)) }
+          people = plan.people.select { |person|
+            forecast.finishes.key?(person.attendee.key) && (keys.nil? || keys.include?(person.attendee.key))
+          }
           return if people.empty?
 
-          Formats::RibbonSvg.new(people.map { |person| row(person.attendee, forecast) }, start: plan.workshop.start, available: plan.workshop.minutes,
+          Formats::RibbonSvg.new(people.map { |person|
+            row(person.attendee, forecast)
+          }, start: plan.workshop.start, available: plan.workshop.minutes,
             title: 'When each person works, watches, waits and clears up').to_s
         end
 

@@ -59,7 +59,8 @@ module Web
         end
 
         def words(line)
-          text = say("run_sheet.#{line.code}", technique: line.technique ? line.technique.name : '', step: line.step ? step_words(line.step) : '')
+          text = say("run_sheet.#{line.code}", technique: line.technique ? line.technique.name : '',
+            step: line.step ? step_words(line.step) : '')
           line.minutes ? "#{text}, #{minutes_text(line.minutes)}" : text
         end
       end

@@ -48,7 +48,9 @@ module Web
 
         # @return [Array<Core::Technique::Skill>] of the class's steps that have an easier way
         def with_easier
-          order.steps.map { |step| plan.technique_of(step) }.uniq.select { |skill| skill.easier && plan.table.techniques.key?(skill.easier) }
+          order.steps.map { |step|
+            plan.technique_of(step)
+          }.uniq.select { |skill| skill.easier && plan.table.techniques.key?(skill.easier) }
         end
 
         def technique_name(key)

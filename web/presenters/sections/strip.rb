@@ -9,8 +9,14 @@ module Web
         Place = Core::Value.define(:key, :name, :path, :current, :sections)
 
         ORDER = %i[will_not unknown tight awaited fits].freeze
-        FIELDS = { title: ['Title', 'text'], date: ['Date', 'date'], start: ['Start', 'text'], minutes: ['Length in minutes', 'text'], venue: ['Venue', 'text'],
-                   tool_sets: ['Sets of tools', 'text'] }.freeze
+        FIELDS = {
+          title: ['Title', 'text'],
+          date: ['Date', 'date'],
+          start: ['Start', 'text'],
+          minutes: ['Length in minutes', 'text'],
+          venue: ['Venue', 'text'],
+          tool_sets: ['Sets of tools', 'text']
+        }.freeze
 
         def workshop
           @reading.stored.state.workshop
@@ -22,12 +28,15 @@ module Web
 
         def when_and_where
           ends = workshop.ends
-          ["#{workshop.date.strftime('%a %-d %b %Y')}, #{workshop.start}\u2013#{ends}", (workshop.venue unless workshop.venue.empty?)].compact.join(' · ')
+          ["#{workshop.date.strftime('%a %-d %b %Y')}, #{workshop.start}\u2013#{ends}",
+           (workshop.venue unless workshop.venue.empty?)].compact.join(' · ')
         end
 
         # @return [Array<Core::Verdict>] what is to be done, worst first, and how the evening will go
         def verdicts
-          @verdicts ||= @reading.verdicts.reject { |verdict| settled?(verdict) }.sort_by.with_index { |verdict, index| [ORDER.index(verdict.status), index] }
+          @verdicts ||= @reading.verdicts.reject { |verdict|
+            settled?(verdict)
+          }.sort_by.with_index { |verdict, index| [ORDER.index(verdict.status), index] }
         end
 
         # @return [Array<Core::Verdict>] what is well, told as one

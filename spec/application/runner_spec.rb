@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require_relative '../studio_helper'
+
+RSpec.describe Application::Work::Runner do
+  subject(:runner) { described_class.new }
+
+  after { runner.close }
+
+  let(:studio) { new_studio }
+  let(:model) { results_of(studio).of(1).model }
+
+  def task(*stages)
+    Application::Tasks::Simulate.new(model: model, stages: stages)
+  end
+
+  def alive?(pid)
+    File.read("/proc/#{pid}/stat").split(') ').last.split.first != 'Z'
+  rescue Errno::ENOENT, Errno::ESRCH
+    false
+  end
+
+  it 'works in another process, tells how far it is, and answers as this process would' do
+    shares = []
+    job = runner.submit(task(20, 40), changed: ->(one) { shares << one.percent })
+    expect(job.wait(30)).to be(true)
+    expect([job.state.result.chance, job.state.running, job.state.error]).to eq([task(20, 40).call(->(_) {}).chance, false, nil])
+    expect(shares).to include(50).and satisfy { |all| all == all.sort }
+    expect(runner.pids).to all(satisfy { |pid| pid != Process.pid && alive?(pid) })
+  end
+
+  it 'tries again when its worker is killed in the middle, and has no more than two' do
+    job = runner.submit(task(40, 4000, 8000))
+    job.first_news(30)
+    runner.pids.each { |pid| Process.kill(:KILL, pid) }
+    expect([job.wait(120), job.state.error]).to eq([true, nil])
+    expect(runner.pids.size).to be <= 2
+  end
+
+  it 'stops what is under way, and what has not begun' do
+    jobs = Array.new(4) { runner.submit(task(40, 50_000), about: [:forecast, 1]) }
+    jobs.first.first_news(30)
+    runner.drop([:forecast, 1])
+    expect(jobs.map { |job| job.state.running }).to all(be(false))
+    expect(jobs.map { |job| job.wait(20) }).to all(be(true))
+    expect(jobs.map { |job| job.state.result }).to all(be_nil)
+    expect(runner.submit(task(20)).wait(30)).to be(true)
+  end
+
+  it 'serves first what somebody looks at' do
+    ended = Queue.new
+    submit = ->(name, urgent) { runner.submit(task(60), urgent: urgent, changed: ->(job) { ended << name if job.ended? }) }
+    jobs = [*(1..4).map { |i| submit.("later #{i}", false) }, submit.('now', true)]
+    jobs.each { |job| job.wait(60) }
+    order = Array.new(ended.size) { ended.pop }
+    expect(order.index('now')).to be < order.index('later 4')
+  end
+
+  it 'leaves no process behind' do
+    runner.submit(task(40, 100_000)).first_news(30)
+    pids = runner.pids
+    expect(pids).not_to be_empty
+    runner.close
+    expect(pids.map { |pid| alive?(pid) }).to all(be(false))
+  end
+
+  it 'says what went wrong in the work itself' do
+    broken = Application::Tasks::Simulate.new(model: nil, stages: [1])
+    job = runner.submit(broken)
+    expect([job.wait(30), job.failed?, job.state.error]).to match([true, true, a_string_including('NoMethodError')])
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+require_relative '../studio_helper'
+
+# One class each: where there is room for it, what it changes, and nothing else.
+RSpec.describe Core::Session::Levers do
+  let(:studio) { new_studio }
+  let(:result) { results_of(studio).of(1) }
+  let(:plan) { result.plan }
+  let(:levers) { described_class.all(plan, result.library.calibration, seat: 1600) }
+
+  def of(code)
+    levers.select { |lever| lever.code == code }
+  end
+
+  # What differs between two workshops, as paths of plain data.
+  def differences(before, after)
+    flat = ->(workshop) { { **workshop.session.to_h, **workshop.teaching.to_h, minutes: workshop.minutes } }
+    flat.(after).reject { |name, value| flat.(before)[name] == value }.keys
+  end
+
+  it 'has a word, a key of its own and a cost for each' do
+    expect(levers.map(&:key).uniq.size).to eq(levers.size)
+    expect(levers.map(&:code).uniq - described_class::CODES).to eq([])
+    expect(levers.map(&:code)).to all(satisfy { |code| Formats::Wording.words?("levers.#{code}") })
+    expect(levers.map(&:cost)).to all(be >= 0)
+  end
+
+  {
+    assistant: %i[assistants],
+    demonstrations: %i[demonstrations],
+    drop_extra: %i[extra],
+    longer: %i[minutes],
+    more_tool: %i[more_tools],
+    prepare: %i[prepared],
+    shorter: %i[shorter],
+    stagger: %i[stagger]
+  }.each do |code, names|
+    it "changes #{names.join(' and ')} by #{code}" do
+      changed = of(code).map { |lever| differences(plan.workshop, lever.apply(plan.workshop)) }
+      expect(changed).not_to be_empty
+      expect(changed.uniq).to eq([names])
+    end
+  end
+
+  it 'offers no longer class where the end is fixed' do
+    fixed = plan.workshop.with(session: plan.workshop.session.with(fixed_end: true))
+    room = described_class.all(plan.with(workshop: fixed), result.library.calibration, seat: 1600)
+    expect([of(:longer).any?, room.map(&:code).include?(:longer)]).to eq([true, false])
+  end
+
+  it 'has no tool to borrow where there are enough, and no extra to drop where there is none' do
+    studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
+      state.with(workshop: state.workshop.with(tool_sets: 60, teaching: state.workshop.teaching.with(extra: Core::Technique::Choices::EXTRA.end)))
+    end
+    codes = described_class.all(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
+    expect(codes & %i[more_tool drop_extra]).to eq([])
+  end
+
+  it 'asks the price of a seat for one person fewer' do
+    fewer = of(:fewer)
+    expect(fewer.map(&:cost)).to eq(fewer.map { |lever| lever.values[:count] * 1600 })
+    expect(fewer.first.attendees(plan.people.map(&:attendee)).size).to eq(plan.people.size - fewer.first.values[:count])
+  end
+end
