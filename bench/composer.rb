@@ -13,7 +13,7 @@ place = Core::Project::Edit::Place.parse('front.pattern.0')
 wide = edit.set('front', 'strands' => 1, 'pattern' => [{ 'repeat' => [{ 'part' => 'seed_8_frost' }], 'fill' => true }])
 id = studio.drafts.begin(wide)
 piece = Core::Sizing::Blueprint.new(wide, studio.catalogue.table).fit_usual
-app = Web::App.for_studio(studio, secret: 'x' * 64)
+app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Application::Work::Runner.new)
 browser = Rack::MockRequest.new(app)
 first = browser.get("/drafts/#{id}", 'HTTP_HOST' => '127.0.0.1')
 cookie = first['set-cookie'].split(';').first

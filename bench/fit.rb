@@ -20,9 +20,9 @@ studio = Bench.studio
   puts "fit of 24 people, #{key.ljust(14)} #{Bench.summary(Bench.milliseconds(50) { check.call })}"
 end
 
-browser = Rack::MockRequest.new(Web::App.for_studio(studio, secret: 'x' * 64))
+browser = Rack::MockRequest.new(Web::App.for_studio(studio, secret: 'x' * 64, runner: Application::Work::Runner.new))
 { 'equal lines' => 'line=0.38+mm&passes=6', 'unequal lines' => 'line=0.3+mm&passes=3&line2=0.5+mm&passes2=2' }.each do |name, question|
-  ask = -> { browser.get("/gauge?#{question}&hole=2+mm", 'HTTP_HOST' => '127.0.0.1').status == 200 or raise 'no answer' }
+  ask = -> { browser.get("/fit-check?#{question}&hole=2+mm", 'HTTP_HOST' => '127.0.0.1').status == 200 or raise 'no answer' }
   10.times { ask.call }
-  puts "gauge, #{name.ljust(14)} #{Bench.summary(Bench.milliseconds(50) { ask.call })}"
+  puts "fit check, #{name.ljust(14)} #{Bench.summary(Bench.milliseconds(50) { ask.call })}"
 end

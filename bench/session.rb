@@ -5,7 +5,6 @@
 # a first answer for 24 people × 60 steps under 500 ms; a search over 30 levers under 5 s.
 # Needs python3-simpy3. Run: bundle exec ruby --yjit --yjit-exec-mem-size=16 -I. bench/session.rb
 require_relative 'support'
-EagerBench.load(:standins, :web)
 
 S = Core::Session
 RUNS = 2000
@@ -27,7 +26,7 @@ pairs = (1..9).map do |round|
   reference = `/usr/bin/python3 #{File.join(__dir__, 'session_reference.py')} 300 #{round}`.split.map(&:to_f)
   results = nil
   one = RUNS / seconds { results = simulation.run(0...RUNS) }
-  two = 2 * RUNS / seconds { Web::Apart.map([0...RUNS, RUNS...(2 * RUNS)]) { |range| S::Simulation.new(model).run(range).ends.sum } }
+  two = 2 * RUNS / seconds { [0...RUNS, RUNS...(2 * RUNS)].each { |range| fork { simulation.run(range) } } && Process.waitall }
   { simpy: reference.first, mean: reference[1], late: reference[3], one: one, two: two, results: results }
 end
 middle = ->(&of) { pairs.map(&of).sort[pairs.size / 2] }
@@ -45,9 +44,9 @@ puts format('mean of the last         %.2f, SimPy %.2f (nine times 300 runs)', e
 puts format('95 %% of them             %.2f, SimPy %.2f', ends[(0.95 * RUNS).to_i], pairs.sum { |pair| pair[:late] } / pairs.size)
 
 studio = Bench.studio
-stored = studio.classes.all.first
-plan = studio.plan(stored)
-calibration = studio.calibration
+result = Bench.results(studio).of(studio.classes.all.first.id)
+plan = result.plan
+calibration = result.library.calibration
 class_model = S::Modelling.new(plan, calibration).model
 puts "500 runs of the demo's class of twelve         #{Bench.summary(Bench.milliseconds(7) {
   S::Simulation.new(class_model).run(0...500)
@@ -69,9 +68,10 @@ large = S::Model.new(people: (0...24).map { |p|
 puts "first answer, 24 people × 60 steps            #{Bench.summary(Bench.milliseconds(7) {
   S::Simulation.new(large).then { |sim|
     S::Forecast.of(sim,
-      sim.run(0...Web::Forecasting.stages(large).first), watched: sim.watch(0...Web::Forecasting::FIRST_WATCHED))
+      sim.run(0...S::Refinement.stages(large).first), watched: sim.watch(0...S::Refinement::FIRST_WATCHED))
   }
 })}"
 found = nil
-took = Array.new(3) { seconds { found = Web::Presenters::LeverWork.new(studio.inputs(stored), 0.9, 1600).call { |share| share } } }
-puts format('search over %d levers, %d variants on two cores  %.1f s (median of 3)', found.singles.size, found.tried, took.sort[1])
+search = Application::Tasks::SearchLevers.new(inputs: result.inputs, target: 0.9, seat: 1600)
+took = Array.new(3) { seconds { found = search.call(->(_) {}) } }
+puts format('search over %d levers, %d changes tried on one core  %.1f s (median of 3)', found.singles.size, found.trials, took.sort[1])

@@ -26,7 +26,7 @@ end
 end
 plan = Bench.inputs(studio).plan
 puts "who lacks what, room, preparation  #{Bench.summary(Bench.milliseconds(30) {
-  [plan.readiness.people, plan.room, Core::Technique::Preparation.new(plan, studio.calibration).tasks]
+  [plan.readiness.people, plan.room, Core::Technique::Preparation.new(plan, studio.settings.calibration).tasks]
 })}"
 puts "map of techniques                  #{Bench.summary(Bench.milliseconds(30) {
   Formats::LadderSvg.new(Core::Technique::Ladder.new(table.techniques), {}).to_s

@@ -29,9 +29,7 @@ puts "needs, spares, packs, order, 24 × 40   #{Bench.summary(Bench.milliseconds
 studio = Bench.studio
 plan = Bench.inputs(studio).plan
 puts "24 handouts as PDF                     #{Bench.summary(Bench.milliseconds(3) {
-  Formats::Pdf::Handouts.new(plan, tools: ->(_) {
-    ''
-  }, span: 300.0).render
+  Formats::Pdf::Handouts.new(plan, span: 300.0).render
 })}"
 lines = File.readlines(File.join(EagerBench::ROOT, 'standins', 'price_list.csv'))
 list = lines.first + (1..50_000).map { |i| lines[1 + (i % (lines.size - 1))].sub(/\A[^;]*/, "A#{i}").sub(/;\d+;/, ";#{i};") }.join

@@ -35,9 +35,9 @@ module Bench
 
   # @return [Array<Float>] sorted milliseconds of each run
   def milliseconds(runs)
-    Array.new(runs) do |i|
+    Array.new(runs) do
       started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      yield i
+      yield
       (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000
     end.sort
   end

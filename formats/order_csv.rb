@@ -7,7 +7,7 @@ module Formats
   module OrderCsv
     HEADINGS = ['supplier', 'article', 'item', 'packs', 'content', 'price of a pack', 'cost', 'currency'].freeze
     # A cell that begins with one of these would be worked out as a formula by a spreadsheet.
-    FORMULA = /\A[=+\-@\t]/
+    FORMULA = /\A[=+\-@\t\r]/
 
     module_function
 

@@ -39,7 +39,7 @@ module Formats
     # A line drawn straight, at this many pixels to the millimetre.
     def self.stroke(line, scale)
       height = [line.thickness.to_mm, 0.2].max
-      %(<svg viewBox="0 0 8 3" width="#{8 * scale}" height="#{3 * scale}" aria-hidden="true" class="part"><path d="M0.2 1.5h7.6" stroke="#{line.colour}" stroke-width="#{height}"/></svg>)
+      %(<svg viewBox="0 0 8 3" width="#{8 * scale}" height="#{3 * scale}" aria-hidden="true" class="part"><path d="M0.2 1.5h7.6" stroke="#{COLOUR.(line)}" stroke-width="#{height}"/></svg>)
     end
 
     # One shape alone, at this many pixels to the millimetre; without one, small enough for a chip.
@@ -93,6 +93,7 @@ module Formats
 
     HOLLOW = %i[ring clasp chain].freeze
     N = ->(number) { format(NUMBER, number).sub(/\.?0+\z/, '') }
+    COLOUR = ->(item) { CGI.escapeHTML(item.colour.to_s) }
 
     RECT = lambda { |s, fill, round|
       %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{round}" #{fill}/>)
@@ -100,18 +101,18 @@ module Formats
     ELLIPSE = ->(s, fill) { %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" #{fill}/>) }
     RING = lambda { |s, _|
       thick = [s.along * 0.14, 0.7].max
-      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="#{N.(thick)}"/>)
+      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="#{N.(thick)}"/>)
     }
     CLASP = lambda { |s, _|
       left = s.x - (s.along / 2)
       mouth = s.turn == 180 ? left + (s.along * 0.35) : left + (s.along * 0.65)
-      %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" rx="#{N.(s.across / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="1.2"/>) +
-        %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{s.item.colour}" stroke-width="1"/>)
+      %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" rx="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1.2"/>) +
+        %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1"/>)
     }
     CHAIN = lambda { |s, _|
       links = [(s.along / 4).round, 1].max
       step = s.along / links
-      (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ry="#{N.(s.across / 2)}" fill="none" stroke="#{s.item.colour}" stroke-width="0.7"/>) }.join
+      (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ry="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.7"/>) }.join
     }
     SHAPES = {
       round: ELLIPSE,
@@ -135,13 +136,13 @@ module Formats
       ring: RING,
       clasp: CLASP,
       chain: CHAIN,
-      knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{s.item.colour}" stroke="currentColor" stroke-width="0.2"/>) },
-      line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
-      path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{s.item.colour}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
+      knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{COLOUR.(s.item)}" stroke="currentColor" stroke-width="0.2"/>) },
+      line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{COLOUR.(s.item)}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
+      path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{COLOUR.(s.item)}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
     }.freeze
 
     def fill_of(shape)
-      %(fill="#{shape.item.colour}" stroke="currentColor" stroke-width="0.25")
+      %(fill="#{COLOUR.(shape.item)}" stroke="currentColor" stroke-width="0.25")
     end
 
     def text_on(shape)
