@@ -17,6 +17,7 @@ module Application
 
       # @param compiled [Boolean] whether to run with the just-in-time compiler, where this Ruby has it
       def initialize(compiled: Child.compiler?)
+        @sending = Mutex.new
         input, @to = IO.pipe(binmode: true)
         @from, output = IO.pipe(binmode: true)
         options = compiled ? COMPILED : []
@@ -31,10 +32,13 @@ module Application
         @compiler
       end
 
-      # @param message [Object] @raise [SystemCallError] when it is gone
+      # @param message [Array(String, Object)] a job's id, and its task or Worker::STOP
+      # @raise [SystemCallError, IOError] when it is gone
       def send(message)
-        Marshal.dump(message, @to)
-        @to.flush
+        @sending.synchronize do
+          Marshal.dump(message, @to)
+          @to.flush
+        end
       end
 
       # @return [Array(Symbol, Object), nil] what it tells next; nil when it is gone

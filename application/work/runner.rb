@@ -136,7 +136,7 @@ module Application
       # @return [Boolean] whether the worker is still there at the end
       def follow(job, process)
         job.begin { stop(job, process) }
-        process.send(job.task)
+        process.send([job.id, job.task])
         while (message = process.receive)
           kind, value = message
           return hear(job, kind, value) if %i[done failed stopped].include?(kind)
@@ -159,7 +159,7 @@ module Application
       end
 
       def stop(job, process)
-        process.send(Worker::STOP)
+        process.send([job.id, Worker::STOP])
         Thread.new { process.kill unless job.wait(STOP_SECONDS) }
       rescue SystemCallError, IOError # it is gone already
         nil

@@ -16,14 +16,14 @@ module Application
         @input = input
         @output = output
         @tasks = Queue.new
-        @stopping = false
+        @stopped = nil
       end
 
       # Never returns.
       def run
         Process.setpriority(Process::PRIO_PROCESS, 0, NICENESS)
         Thread.new { listen }
-        loop { work(@tasks.pop) }
+        loop { work(*@tasks.pop) }
       end
 
       private
@@ -31,7 +31,8 @@ module Application
       def listen
         loop do
           message = Marshal.load(@input) # rubocop:disable Security/MarshalLoad -- the server wrote it
-          message == STOP ? @stopping = true : @tasks << message
+          id, task = message
+          task == STOP ? @stopped = id : @tasks << message
         end
       rescue EOFError, IOError, SystemCallError
         exit!(0)
@@ -41,8 +42,9 @@ module Application
         exit!(1)
       end
 
-      def work(task)
-        @stopping = false
+      # A stop that comes too late for its own task does not end the next.
+      def work(id, task)
+        @id = id
         ended = catch(:stopped) { [:done, task.call(method(:tell_news))] }
         tell(*(ended || [:stopped, nil]))
       rescue StandardError => e
@@ -52,7 +54,7 @@ module Application
 
       # @param news [Progress, Object]
       def tell_news(news)
-        throw :stopped if @stopping
+        throw :stopped if @stopped == @id
         news.is_a?(Progress) ? tell(:progress, news.share) : tell(:found, news)
       end
 

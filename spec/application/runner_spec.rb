@@ -47,6 +47,18 @@ RSpec.describe Application::Work::Runner do
     expect(runner.submit(task(20)).wait(30)).to be(true)
   end
 
+  it 'does not stop the next piece of work with a stop that came too late' do
+    first = runner.submit(task(20))
+    first.wait(30)
+    worker = Application::Work::Child.new
+    [['a', task(20)], ['a', Application::Work::Worker::STOP], ['b', task(30)]].each { |message| worker.send(message) }
+    ended = []
+    ended << worker.receive until ended.count { |kind, _| %i[done stopped].include?(kind) } == 2
+    expect(ended.last.first).to eq(:done)
+  ensure
+    worker&.kill
+  end
+
   it 'serves first what somebody looks at' do
     ended = Queue.new
     submit = ->(name, urgent) { runner.submit(task(60), urgent: urgent, changed: ->(job) { ended << name if job.ended? }) }
