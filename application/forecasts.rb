@@ -27,7 +27,7 @@ module Application
       @worked_out = worked_out
       @stages = stages
       @jobs = Kept.new(MOST)
-      @digests = Kept.new(MOST)
+      @digests = Kept.new(Results::MOST_PLANS)
       @stamp = 0
       @lock = Mutex.new
     end

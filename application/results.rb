@@ -7,7 +7,7 @@ module Application
   class Results
     # Plans kept: of all classes that somebody may look at or that take from the stock.
     MOST_PLANS = 250
-    MOST_RESULTS = 20
+    MOST_RESULTS = 250
 
     # @param studio [Store::Studio] @param forecasts [Forecasts] @param searches [Searches]
     # @param today [#call] @return [Date]
