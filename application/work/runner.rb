@@ -123,13 +123,13 @@ module Application
 
       # A worker that is gone in the middle is followed by one that is not compiled; gone again, the job has failed.
       def run(job)
-        return if job.ended?
-        return if follow(job, worker(compiled: true)) || @closed || job.ended?
+        [true, false].each do |compiled|
+          return if @closed || job.ended? || follow(job, worker(compiled: compiled))
 
-        forget_worker
-        return if follow(job, worker(compiled: false)) || @closed || job.ended?
+          forget_worker
+        end
+        return if @closed || job.ended?
 
-        forget_worker
         job.stopping? ? job.become(:stopped) : job.fail('the work ended unexpectedly')
       end
 
@@ -145,7 +145,7 @@ module Application
         end
         job.become(:stopped) if job.stopping?
         false
-      rescue SystemCallError
+      rescue SystemCallError, IOError # it was ended from outside
         false
       end
 

@@ -59,6 +59,17 @@ RSpec.describe Application::Work::Runner do
     worker&.kill
   end
 
+  it 'goes on with a new worker after one had to be ended' do
+    2.times do
+      job = runner.submit(task(40, 50_000))
+      job.first_news(30)
+      runner.instance_variable_get(:@threads).each { |thread| thread[:process]&.kill }
+      job.stop
+      job.wait(30)
+    end
+    expect(Array.new(4) { runner.submit(task(20)) }.map { |job| [job.wait(30), job.state.error] }).to all(eq([true, nil]))
+  end
+
   it 'serves first what somebody looks at' do
     ended = Queue.new
     submit = ->(name, urgent) { runner.submit(task(60), urgent: urgent, changed: ->(job) { ended << name if job.ended? }) }
