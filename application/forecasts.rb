@@ -3,23 +3,7 @@
 module Application
   # The forecasts of a studio's classes, by the digest of the model each comes from. Nothing is simulated before it is asked for.
   class Forecasts
-    # found: Core::Session::Forecast, Core::Session::Impossible, or nil before the first answer · percent: of all runs · error: nil or what went wrong
-    State = Core::Value.define(:found, :percent, :running, :error) do
-      def running?
-        running
-      end
-
-      # @return [Core::Session::Forecast, nil]
-      def forecast
-        found if found.is_a?(Core::Session::Forecast)
-      end
-    end
-
-    UNASKED = State.new(found: nil, percent: 0, running: false, error: nil)
     MOST = 24
-
-    # @return [Integer] changes whenever the state of any forecast may have
-    attr_reader :stamp
 
     # @param runner [Work::Runner] @param worked_out [Store::WorkedOut] @param stages [Array<Integer>, nil] see Core::Session::Refinement; nil takes the usual
     def initialize(runner, worked_out, stages: nil)
@@ -28,21 +12,17 @@ module Application
       @stages = stages
       @jobs = Kept.new(MOST)
       @digests = Kept.new(Results::MOST_PLANS)
-      @stamp = 0
+      @outlooks = Kept.new(Results::MOST_PLANS)
       @lock = Mutex.new
     end
 
     # @param model [Core::Session::Model, Core::Session::Impossible, nil]
-    # @return [State] as far as it has come
+    # @return [Work::Job::State] as far as it has come; found: Core::Session::Forecast, Core::Session::Impossible or nil
     def state(model)
-      return UNASKED if model.nil?
-      return State.new(found: model, percent: 100, running: false, error: nil) if model.is_a?(Core::Session::Impossible)
+      return Work::Job::UNASKED if model.nil?
+      return Work::Job::UNASKED.with(found: model, percent: 100) if model.is_a?(Core::Session::Impossible)
 
-      job = @jobs[digest(model)]
-      return UNASKED if job.nil?
-
-      now = job.state
-      State.new(found: now.result || now.found, percent: now.percent, running: now.running, error: now.error)
+      @jobs[digest(model)]&.state || Work::Job::UNASKED
     end
 
     # @param model [Core::Session::Model, Core::Session::Impossible, nil]
@@ -51,7 +31,7 @@ module Application
       known = state(model).found
       return known.is_a?(Core::Session::Forecast) ? known.outlook : known if known || model.nil?
 
-      read(@worked_out[key(digest(model))])
+      @outlooks.fetch(digest(model)) { read(@worked_out[key(digest(model))]) }
     end
 
     # Asks for a class's forecast. @param urgent [Boolean] whether somebody looks at it
@@ -72,13 +52,11 @@ module Application
     # Keeps the answer there is.
     def stop(model)
       @jobs[digest(model)]&.stop if model.is_a?(Core::Session::Model)
-      @stamp += 1
     end
 
     # The class is gone: nothing about it is worked out any more.
     def drop(class_id)
       @runner.drop([:forecast, class_id])
-      @stamp += 1
     end
 
     private
@@ -90,16 +68,8 @@ module Application
 
     def begin_work(class_id, model, named, urgent)
       task = Tasks::Simulate.new(model: model, stages: @stages || Core::Session::Refinement.stages(model))
-      @jobs[named] = job = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: ->(one) {
-        changed(one, named)
-      })
-      @stamp += 1
-      job
-    end
-
-    def changed(job, named)
-      @stamp += 1
-      @worked_out.put(key(named), write(job.result.outlook)) if job.done?
+      keep = ->(job) { @worked_out.put(key(named), write(job.result.outlook)) if job.done? }
+      @jobs[named] = @runner.submit(task, title: 'Will we finish?', about: [:forecast, class_id], urgent: urgent, changed: keep)
     end
 
     def key(named)

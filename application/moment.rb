@@ -6,12 +6,14 @@ module Application
   class Moment
     attr_reader :revision, :today, :library
 
-    # @param plans [Kept] plans by class, of the digest of their inputs @param techniques [Kept] of projects
-    def initialize(studio, revision, today, plans:, techniques:)
+    # @param plans [Kept] and @param models [Kept] by class, of the digest of its inputs @param techniques [Kept] of projects
+    def initialize(studio, revision, today, plans:, models:, techniques:)
       @studio = studio
       @revision = revision
       @today = today
       @plans = plans
+      @models = models
+      @results = Kept.new(Results::MOST_PLANS)
       @library = Library.new(studio, techniques)
       @coming = Core::Lazy.new { studio.classes.coming(today) }
       @sharing = Core::Lazy.new { StockSharing.new(studio, self).call }
@@ -38,6 +40,21 @@ module Application
     # @return [Core::Plan, Problem]
     def outcome(stored)
       @plans.fetch(stored.id, inputs_digest(stored)) { plan(stored) }
+    end
+
+    # @return [Boolean] whether its plan need not be worked out anew
+    def planned?(stored)
+      !@plans[stored.id, inputs_digest(stored)].nil?
+    end
+
+    # @return [Core::Session::Model, Core::Session::Impossible]
+    def model(stored, plan)
+      @models.fetch(stored.id, inputs_digest(stored)) { Core::Session::Modelling.new(plan, library.calibration).model }
+    end
+
+    # @return [ClassResult] but for how the work beside the pages stands @raise [Store::NotFound]
+    def result(id)
+      @results.fetch(id) { ResultBuilder.new(@studio, self).call(id) }
     end
 
     # @return [String] names all that a class's plan was worked out from

@@ -50,9 +50,9 @@ module Application
       seat_costs&.price
     end
 
-    # @return [Array<Core::Verdict>]
-    def verdicts
-      plan ? plan.verdicts(supply, outlook) : []
+    # @return [Core::Session::Forecast, nil] so far
+    def forecast
+      forecasting && @result.forecast
     end
 
     # @param notes [Hash] of an earlier reading @return [Boolean] whether all of that is still as it was

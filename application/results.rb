@@ -7,7 +7,6 @@ module Application
   class Results
     # Plans kept: of all classes that somebody may look at or that take from the stock.
     MOST_PLANS = 250
-    MOST_RESULTS = 250
 
     # @param studio [Store::Studio] @param forecasts [Forecasts] @param searches [Searches]
     # @param today [#call] @return [Date]
@@ -17,7 +16,7 @@ module Application
       @searches = searches
       @today = today
       @plans = Kept.new(MOST_PLANS)
-      @results = Kept.new(MOST_RESULTS)
+      @models = Kept.new(MOST_PLANS)
       @techniques = Kept.new(MOST_PLANS)
       @lock = Mutex.new
     end
@@ -29,21 +28,36 @@ module Application
       @lock.synchronize do
         next @moment if @moment&.current?(revision, today)
 
-        @moment = Moment.new(@studio, revision, today, plans: @plans, techniques: @techniques)
+        @moment = Moment.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques)
       end
     end
 
-    # @return [Boolean] whether its plan need not be worked out anew
-    def known?(id, moment)
-      stored = moment.coming.find { |one| one.id == id }
-      !stored.nil? && !@plans[stored.id, moment.inputs_digest(stored)].nil?
+    # @param moment [Moment] @return [ClassResult] of a class as it is now, and as the work beside the pages stands now
+    # @raise [Store::NotFound]
+    def of(id, moment = now)
+      lasting = moment.result(id)
+      lasting.with_parts(standing(lasting))
     end
 
-    # @param moment [Moment] @return [ClassResult] of a class as it is now @raise [Store::NotFound]
-    def of(id, moment = now)
-      @results.fetch(id, [moment.revision, moment.today, @forecasts.stamp, @searches.stamp]) {
-        ResultBuilder.new(@studio, moment, @forecasts, @searches).call(id)
+    private
+
+    # Looked up each time: it changes while the studio does not.
+    def standing(result)
+      model = Core::Lazy.new { result.model }
+      outlook = ClassResult::Part.of(Core::Lazy.new { @forecasts.outlook(model.value) })
+      {
+        outlook: outlook,
+        forecasting: job_part(result) { @forecasts.state(model.value) },
+        search: job_part(result) { @searches.state(result.digest(:plan)) },
+        verdicts: ClassResult::Part.of(Core::Lazy.new { result.plan ? result.plan.verdicts(result.supply, outlook.value.value) : [] }) do
+          [result.digest(:plan), result.digest(:supply), outlook.digest.value].join(' ')
+        end
       }
+    end
+
+    def job_part(result, &state)
+      found = Core::Lazy.new(&state)
+      ClassResult::Part.of(found) { found.value.then { |now| [result.digest(:plan), now.id, now.percent, now.running, now.error].join(' ') } }
     end
   end
 end

@@ -12,19 +12,16 @@ module Application
     # @return [ClassResult] with the same forecast that a page shows in the end
     def result(inputs, market, stock)
       plan = inputs.plan
-      supply = Core::Supply::Allocation.new(stock,
-        market).call({ inputs.workshop.key => Core::Supply::Claim.of(plan) }).fetch(inputs.workshop.key)
-      forecast = Core::Lazy.new { Forecasts::State.new(found: Core::Session::Forecast.for(plan, inputs.calibration), percent: 100, running: false, error: nil) }
-      outlook = Core::Lazy.new { (found = forecast.value.found).is_a?(Core::Session::Forecast) ? found.outlook : found }
-      parts = { plan: plan, supply: supply, seat_costs: Core::Bill::Seat.of(plan, supply, market), problem: nil, market: market, catalogue: inputs.table }
-        .transform_values { |value| part(Core::Lazy.new { value }) }
-      ClassResult.new(inputs.workshop.key, Library.new(table: inputs.table, market: market, calibration: inputs.calibration),
-        { **parts, forecast: part(forecast), outlook: part(outlook) })
+      key = inputs.workshop.key
+      supply = Core::Supply::Allocation.new(stock, market).call({ key => Core::Supply::Claim.of(plan) }).fetch(key)
+      found = Core::Session::Forecast.for(plan, inputs.calibration)
+      outlook = found.is_a?(Core::Session::Forecast) ? found.outlook : found
+      parts = {
+        plan: plan, problem: nil, supply: supply, seat_costs: Core::Bill::Seat.of(plan, supply, market), market: market, catalogue: inputs.table,
+        forecasting: Work::Job::UNASKED.with(found: found, percent: 100), outlook: outlook, verdicts: plan.verdicts(supply, outlook)
+      }.transform_values { |value| ClassResult::Part.of(Core::Lazy.new { value }) }
+      library = Library.new(table: inputs.table, market: market, calibration: inputs.calibration)
+      ClassResult.new(key, library, parts)
     end
-
-    def part(value)
-      ClassResult::Part.new(value: value, digest: Core::Lazy.new { Digest.of(value.value) })
-    end
-    private_class_method :part
   end
 end

@@ -28,7 +28,7 @@ module Formats
           step(s)
         },
         'if_nobody_waited' => unwaited(plan),
-        'simulation' => simulation(plan, result.forecast),
+        'simulation' => simulation(plan, result.forecasting),
         'order' => result.supply && order(result.supply.order),
         'seat' => result.seat_costs && seat(result.seat_costs),
         'calibration' => calibration(result)

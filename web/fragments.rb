@@ -4,13 +4,13 @@ require 'digest/md5'
 require 'securerandom'
 
 module Web
-  # Rendered sections of one studio's pages, kept as long as all that was read for them is as it was.
+  # What was made for one studio's pages, rendered sections above all, kept as long as all that was read for it is as it was.
   class Fragments
     # Stand in a rendered section where a form's token and its one-time key go, until it is cut there. Nobody outside can know them.
     TOKEN_PLACE = SecureRandom.hex(24).freeze
     ONCE_PLACE = SecureRandom.hex(24).freeze
     PLACES = /(#{TOKEN_PLACE}|#{ONCE_PLACE})/
-    MOST = 200
+    MOST = 400
     # Readings kept of each section, for those who look at it in different ways.
     READINGS = 4
 
@@ -35,15 +35,21 @@ module Web
       @kept = Application::Kept.new(MOST)
     end
 
-    # @param key [Array] what the section belongs to @param reading [Application::Reading] fresh
-    # @yieldreturn [String] its HTML, made from what is read
-    # @return [Section]
-    def section(name, key, reading)
-      known = @kept[[name, *key]] || []
-      _, found = known.find { |notes, _| reading.same?(notes) }
-      return found if found
+    # @param key [Array] what it belongs to @param reading [Application::Reading] fresh
+    # @return [Object, nil] what was made before, when nothing that was read for it is different
+    def known(key, reading)
+      _, found = @kept[key]&.find { |notes, _| reading.same?(notes) }
+      found
+    end
 
-      Fragments.build(name, yield).tap { |made| @kept[[name, *key]] = [[reading.notes.dup.freeze, made], *known].first(READINGS) }
+    # @yieldreturn [Object] made from what is read, where it is not known
+    def kept(key, reading)
+      known(key, reading) || yield.tap { |made| @kept[key] = [[reading.notes.dup.freeze, made], *@kept[key]].first(READINGS) }
+    end
+
+    # @yieldreturn [String] its HTML @return [Section]
+    def section(name, key, reading)
+      kept([name, *key], reading) { Fragments.build(name, yield) }
     end
 
     # @return [Section] of HTML that is not kept

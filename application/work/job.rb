@@ -8,7 +8,13 @@ module Application
     # the same takes its place · found: the newest thing it reported · result: what it came to
     class Job
       # How a job stands at one moment, for a page whose parts must agree.
-      State = Core::Value.define(:found, :result, :percent, :running, :error)
+      # found: what it came to, or the newest thing it reported; nil before · error: nil or what went wrong
+      State = Core::Value.define(id: nil, found: nil, percent: 0, running: false, error: nil) do
+        def running?
+          running
+        end
+      end
+      UNASKED = State.new
 
       STATES = %i[waiting running done failed stopped].freeze
 
@@ -45,7 +51,7 @@ module Application
 
       # @return [State]
       def state
-        @lock.synchronize { State.new(found: @found, result: @result, percent: percent, running: !ended? && !@stopping, error: @error) }
+        @lock.synchronize { State.new(id: id, found: @result || @found, percent: percent, running: !ended? && !@stopping, error: @error) }
       end
 
       # @param seconds [Numeric] at most @return [Boolean] whether it has ended

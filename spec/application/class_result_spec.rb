@@ -57,8 +57,8 @@ RSpec.describe Application::ClassResult do
 
   it 'shares what is worked out between all who ask, and begins no work' do
     first = results.of(id)
-    expect(results.of(id)).to equal(first)
-    expect(first.forecast).to eq(Application::Forecasts::UNASKED)
+    expect([results.of(id).plan.equal?(first.plan), results.of(id).model.equal?(first.model)]).to eq([true, true])
+    expect(first.forecasting).to eq(Application::Work::Job::UNASKED)
     expect(first.verdicts.find { |verdict| verdict.section == :clock }.status).to eq(:awaited)
   end
 

@@ -24,7 +24,7 @@ RSpec.describe Application::Work::Runner do
     shares = []
     job = runner.submit(task(20, 40), changed: ->(one) { shares << one.percent })
     expect(job.wait(30)).to be(true)
-    expect([job.state.result.chance, job.state.running, job.state.error]).to eq([task(20, 40).call(->(_) {}).chance, false, nil])
+    expect([job.state.found.chance, job.state.running, job.state.error]).to eq([task(20, 40).call(->(_) {}).chance, false, nil])
     expect(shares).to include(50).and satisfy { |all| all == all.sort }
     expect(runner.pids).to all(satisfy { |pid| pid != Process.pid && alive?(pid) })
   end
@@ -43,7 +43,7 @@ RSpec.describe Application::Work::Runner do
     runner.drop([:forecast, 1])
     expect(jobs.map { |job| job.state.running }).to all(be(false))
     expect(jobs.map { |job| job.wait(20) }).to all(be(true))
-    expect(jobs.map { |job| job.state.result }).to all(be_nil)
+    expect(jobs.map(&:result)).to all(be_nil)
     expect(runner.submit(task(20)).wait(30)).to be(true)
   end
 

@@ -17,6 +17,22 @@ module Web
 
       attr_reader :place
 
+      # @param place [String] key of PLACES @return [String] its address
+      def self.path(id, place)
+        place == PLACES.keys.first ? "/classes/#{id}" : "/classes/#{id}/#{place}"
+      end
+
+      # @param section [String, Symbol] @param from [String, nil] the place that shows the link
+      def self.address(id, section, from: nil)
+        place, = PLACES.find { |_, sections| sections.include?(section.to_s) }
+        "#{path(id, place) unless place == from}##{section}"
+      end
+
+      # @param verdict [Core::Verdict] @return [String] where what it says is put right
+      def self.address_of(id, verdict, from: nil)
+        verdict.code == :people ? "/classes/#{id}/people/paste" : address(id, verdict.section, from: from)
+      end
+
       # @param result [Application::ClassResult] @param fragments [Fragments]
       # @param drafts [Hash] forms that were refused, with what was typed: {form => Draft}
       # @yieldparam section [String] @yieldparam presenter [Sections::Section] @yieldreturn [String] its HTML

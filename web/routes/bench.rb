@@ -6,7 +6,7 @@ module Web
     module Bench
       def self.registered(app)
         app.get('/') do
-          classes = Presenters::Classes.new(settings.results, studio, unit)
+          classes = Presenters::Classes.new(settings.results, studio, settings.fragments, unit) { |row| partial(:class_row, row: row) }
           classes.ask_forecasts(settings.forecasts) unless polled?
           show_sections([fresh_section('classes', classes: classes)], title: 'Classes', kind: 'wide')
         end

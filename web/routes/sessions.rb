@@ -59,8 +59,7 @@ module Web
 
           attachment "class-#{id}.ics"
           content_type 'text/calendar', charset: 'utf-8'
-          lines = found.forecast.forecast ? Core::Session::RunSheet.new(found.plan, found.forecast.forecast,
-            found.library.calibration).lines : []
+          lines = found.forecast ? Core::Session::RunSheet.new(found.plan, found.forecast, found.library.calibration).lines : []
           Formats::ClassCalendar.write(found.workshop, lines)
         end
       end

@@ -11,7 +11,7 @@ module Web
         WAITS = %i[wait_tool wait_help wait_group].freeze
 
         def state
-          @reading.forecast
+          @reading.forecasting
         end
 
         def search
@@ -20,7 +20,7 @@ module Web
 
         # @return [Core::Session::Forecast, nil]
         def forecast
-          state.forecast
+          @reading.forecast
         end
 
         # @return [Core::Verdict, nil]

@@ -13,7 +13,7 @@ module Web
         # @param keys [Array<String>, nil] of the people shown; nil for all
         # @return [String, nil] SVG
         def drawing(keys = nil)
-          forecast = @reading.forecast.forecast or return
+          forecast = @reading.forecast or return
           plan = @reading.plan
           people = plan.people.select { |person|
             forecast.finishes.key?(person.attendee.key) && (keys.nil? || keys.include?(person.attendee.key))

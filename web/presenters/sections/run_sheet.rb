@@ -10,16 +10,16 @@ module Web
 
         # @return [Core::Session::Forecast, nil]
         def forecast
-          @reading.forecast.forecast
+          @reading.forecast
         end
 
         def running?
-          @reading.forecast.running?
+          @reading.forecasting.running?
         end
 
         # @return [String, nil] why there is none
         def impossible
-          found = @reading.forecast.found
+          found = @reading.forecasting.found
           say("impossible.#{found.code}", **found.values) if found.is_a?(Core::Session::Impossible)
         end
 

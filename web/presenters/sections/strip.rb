@@ -60,14 +60,18 @@ module Web
 
         def places
           ClassPage::PLACES.map do |key, sections|
-            Place.new(key: key, name: say("places.#{key}"), path: path(key), current: key == place, sections: sections)
+            Place.new(key: key, name: say("places.#{key}"), path: ClassPage.path(id, key), current: key == place, sections: sections)
           end
         end
 
         # @param section [String, Symbol] @return [String] where it stands now
         def address(section)
-          key, = ClassPage::PLACES.find { |_, sections| sections.include?(section.to_s) }
-          "#{path(key) unless key == place}##{section}"
+          ClassPage.address(id, section, from: place)
+        end
+
+        # @return [String] where the next thing is done
+        def next_address
+          ClassPage.address_of(id, next_thing, from: place)
         end
 
         # @return [String, nil] what undo or redo would do, in words
@@ -84,10 +88,6 @@ module Web
 
         def settled?(verdict)
           verdict.status == :fits && verdict.section != :clock
-        end
-
-        def path(key)
-          key == ClassPage::PLACES.keys.first ? "/classes/#{id}" : "/classes/#{id}/#{key}"
         end
 
         def value(name)
