@@ -1,15 +1,38 @@
 # frozen_string_literal: true
 
+require 'date'
 require 'digest'
 
 module Application
-  # Names data by its content: equal data has one digest, whatever it was made from.
+  # Names data by its content: equal data has one digest, in this run of the program and in any other, whatever parts of it are shared.
   module Digest
+    PLAIN = [Integer, Float, Rational, Symbol, NilClass, TrueClass, FalseClass, Date, Range].freeze
+
     module_function
 
-    # @param data [Object] anything Marshal can carry @return [String]
+    # @param data [Object] values of the core and plain data @return [String]
+    # @raise [ArgumentError] for anything that has no content of its own
     def of(data)
-      ::Digest::MD5.hexdigest(Marshal.dump(data))
+      ::Digest::MD5.hexdigest(write(data, +''))
     end
+
+    def write(data, text)
+      case data
+      when Core::Value then write_all(data.to_h.values, text << data.class.name)
+      when Array then write_all(data, text)
+      when Hash then write_all(data.to_a.flatten(1), text << 'h')
+      when Core::Measure::Length then text << data.nm.to_s << 'nm'
+      when String then text << data.bytesize.to_s << ':' << data
+      when *PLAIN then text << data.inspect
+      else raise ArgumentError, "#{data.class} has no digest"
+      end
+    end
+
+    def write_all(items, text)
+      text << '['
+      items.each { |item| write(item, text) << ',' }
+      text << ']'
+    end
+    private_class_method :write, :write_all
   end
 end
