@@ -2,7 +2,8 @@
 
 require 'zeitwerk'
 
-# Maps the top folders to constants: core/ to Core, store/ to Store, application/ to Application, formats/ to Formats, standins/ to Standins, web/ to Web.
+# Maps the top folders to constants: core/ to Core, store/ to Store, application/ to Application, formats/ to Formats, standins/ to
+# Standins, web/ to Web.
 # Each entry point loads only the parts it needs, so that the core can run and be tested alone.
 module EagerBench
   ROOT = __dir__

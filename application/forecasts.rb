@@ -5,7 +5,8 @@ module Application
   class Forecasts
     MOST = 24
 
-    # @param runner [Work::Runner] @param worked_out [Store::WorkedOut] @param stages [Array<Integer>, nil] see Core::Session::Refinement; nil takes the usual
+    # @param runner [Work::Runner] @param worked_out [Store::WorkedOut] @param stages [Array<Integer>, nil] see Core::Session::Refinement;
+    #   nil takes the usual
     def initialize(runner, worked_out, stages: nil)
       @runner = runner
       @worked_out = worked_out

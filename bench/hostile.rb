@@ -2,7 +2,8 @@
 
 # Hostile use, bounded and seeded: requests with valid tokens over every route, mutated class files, double submits, kills in the middle of
 # writes, and stops of the whole server. Prints a table; ends with 1 when anything failed.
-# The kinds of input follow OWASP's lists: injection, path traversal, mass assignment, resource exhaustion, business logic (double submission).
+# The kinds of input follow OWASP's lists: injection, path traversal, mass assignment, resource exhaustion, business logic (double
+# submission).
 # Run: bundle exec ruby -I. bench/hostile.rb [requests] [files] [doubles] [kills] [stops] [seed]
 require 'json'
 require 'rack/mock'

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# How long a plan for 24 people takes in process, for every project of the library. Aim: under 30 ms for a strung bracelet, under 60 ms for any.
+# How long a plan for 24 people takes in process, for every project of the library. Aim: under 30 ms for a strung bracelet, under 60 ms
+# for any.
 # Run: bundle exec ruby --yjit -I. bench/plan.rb
 require_relative 'support'
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# From needs to the order: 24 people, 40 parts from three suppliers (aim: under 50 ms), 24 handouts as PDF (aim: under 5 s), a price list of 50,000 rows.
+# From needs to the order: 24 people, 40 parts from three suppliers (aim: under 50 ms), 24 handouts as PDF (aim: under 5 s), a price list
+# of 50,000 rows.
 # Run: bundle exec ruby --yjit -I. bench/supply.rb
 require_relative 'support'
 

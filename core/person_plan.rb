@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
 module Core
-  # One attendee's part of a plan. piece: Sizing::Piece or Sizing::OutOfReach · assumed: whether they were not measured and are planned at an assumed size
+  # One attendee's part of a plan. piece: Sizing::Piece or Sizing::OutOfReach · assumed: whether they were not measured and are planned at
+  # an assumed size
   # body: the measure sized by · measure, ease: what the size asked for was built from · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
-  # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared: [(Construction::StepUse, reason)], steps of the piece they do not do
+  # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared:
+  # [(Construction::StepUse, reason)], steps of the piece they do not do
   PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze,
     spared: [].freeze, assumed: false) do
     def fitted?

@@ -3,7 +3,8 @@
 module Core
   # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
   #
-  # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part => Bill::Spares}
+  # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part
+  # => Bill::Spares}
   # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable: Session::Timetable
   # sample: PersonPlan at a usual size, for a class without sized people
   Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,

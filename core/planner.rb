@@ -28,7 +28,8 @@ module Core
     end
 
     # The same class with other choices: pieces already fitted are used again.
-    # @param workshop [Workshop] with the same supply choices and the same order of steps @param attendees [Array<People::Attendee>] some of them
+    # @param workshop [Workshop] with the same supply choices and the same order of steps @param attendees [Array<People::Attendee>] some
+    #   of them
     # @return [Plan]
     def replan(workshop, attendees = @attendees)
       dup.changed(workshop, attendees).plan

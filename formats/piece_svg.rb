@@ -240,7 +240,8 @@ module Formats
     end
 
     CIRCLE = 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0'
-    # Marks about the origin, told apart by form alone: a tick, a hatched half, a cross, a broken ring with a dot, a bar, an eye, three dots.
+    # Marks about the origin, told apart by form alone: a tick, a hatched half, a cross, a broken ring with a dot, a bar, an eye, three
+    # dots.
     MARK_PATHS = {
       fits: "#{CIRCLE}M-0.9 0.1L-0.2 0.8L1 -0.7",
       tight: "#{CIRCLE}M0 -1.8V1.8M0 -1.2H1.3M0 -0.4H1.75M0 0.4H1.75M0 1.2H1.3",

@@ -5,7 +5,8 @@ module Store
   class Drafts
     include Writing
 
-    # One draft. state: id of the state that stands · back, forward: whether there is a state to go to · saved: whether this state was saved as a project · at: when it was begun
+    # One draft. state: id of the state that stands · back, forward: whether there is a state to go to · saved: whether this state was
+    # saved as a project · at: when it was begun
     Stored = Core::Value.define(:id, :design, :state, :position, :back, :forward, :saved, :at)
     MOST_STATES = 300
 

@@ -2,7 +2,8 @@
 
 module Store
   # Brings a class from outside into the studio. What the studio already has under the same key and alike is used;
-  # a part, line or project that differs comes in under a key of its own, so that the plan stays the same. Parts that the project does not name stay out.
+  # a part, line or project that differs comes in under a key of its own, so that the plan stays the same. Parts that the project does not
+  # name stay out.
   class Importing
     R = Core::Data::Records
 

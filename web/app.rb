@@ -54,7 +54,8 @@ module Web
     register Routes::Jobs
 
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
-    # @param folder [String] where the label printer leaves its sheets @param runner [Application::Work::Runner] does what is done beside the pages
+    # @param folder [String] where the label printer leaves its sheets @param runner [Application::Work::Runner] does what is done beside
+    #   the pages
     # @param stages [Array<Integer>, nil] see Application::Forecasts @param today [#call] @return [Date]
     # @return [#call] the application with its middleware
     def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today })

@@ -4,7 +4,8 @@ require 'securerandom'
 
 module Application
   module Work
-    # One piece of work that is done beside the pages. title: what it is, for the page that waits · about: what it concerns; newer work about
+    # One piece of work that is done beside the pages. title: what it is, for the page that waits · about: what it concerns; newer work
+    # about
     # the same takes its place · found: the newest thing it reported · result: what it came to
     class Job
       # How a job stands at one moment, for a page whose parts must agree.

@@ -49,7 +49,8 @@ module Core
       attr_reader :fields
 
       # @param type [Class] a Value
-      # @param fields [Hash{Symbol=>Symbol, Record, One}] each field's type; a Record reads a list of values of its own, a One a single value
+      # @param fields [Hash{Symbol=>Symbol, Record, One}] each field's type; a Record reads a list of values of its own, a One a single
+      #   value
       def initialize(type, **fields)
         @type = type
         @fields = fields.freeze

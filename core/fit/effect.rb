@@ -7,7 +7,8 @@ module Core
     Effect = Value.define(:cure, :beads_before, :beads_after, :inside_before, :inside_after, :left, :fresh)
 
     class Effect
-      # @param finding [Finding] of this person @return [Array<Effect>] of its cures that put it right and nothing else wrong, least change first
+      # @param finding [Finding] of this person @return [Array<Effect>] of its cures that put it right and nothing else wrong, least
+      #   change first
       def self.offered(finding, design, person, table, open_rings: :warn)
         finding.cures.filter_map { |cure|
           of(cure, design, person, table, open_rings: open_rings)

@@ -2,7 +2,8 @@
 
 module Core
   module Measure
-    # Reads a thickness: a length ("0.38 mm", "0,5 mm", ".5mm", "1/32 in"), a gauge with its system ("24 AWG", "20 SWG") or a seed bead size ("11/0").
+    # Reads a thickness: a length ("0.38 mm", "0,5 mm", ".5mm", "1/32 in"), a gauge with its system ("24 AWG", "20 SWG") or a seed bead
+    # size ("11/0").
     module ThicknessText
       GAUGE = /\A\s*(\d{1,3})\s*-?\s*(awg|swg|[a-z]{2,6})\s*\z/i
       BARE_GAUGES = %w[ga gauge g gg bs].freeze

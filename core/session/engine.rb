@@ -5,7 +5,8 @@ module Core
     # One run of a session: a queue of moments, one for each person and one for the demonstration under way; the earliest
     # happens next and names what it is. What is waited for has no moment until it comes.
     #
-    # Everything a person does is counted: what kind of time, and how much. Inside, time is whole ticks of a millisecond: exact, and quick to
+    # Everything a person does is counted: what kind of time, and how much. Inside, time is whole ticks of a millisecond: exact, and quick
+    # to
     # compare; outside it is minutes.
     class Engine
       TICKS = 60_000
@@ -40,7 +41,8 @@ module Core
         end
       end
 
-      # A task as the engine uses it. ticks: on average · table: multipliers of that by random number · stuck_from: number from which somebody is stuck · tool, held: the first tool it needs, nil for none
+      # A task as the engine uses it. ticks: on average · table: multipliers of that by random number · stuck_from: number from which
+      # somebody is stuck · tool, held: the first tool it needs, nil for none
       # more: further ones · help_below: random numbers under it call for help · kind: WORK or OPTIONAL
       class Step
         attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :kind

@@ -5,7 +5,8 @@ module Core
     # How a class is expected to go, from many simulated runs. All minutes count from the start; clearing up is in every finish.
     #
     # runs · minutes: of the class · ends: when the last has finished, sorted · finishes: {attendee key => sorted minutes}
-    # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why: {kind of time => minutes of the last, on average}
+    # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why:
+    # {kind of time => minutes of the last, on average}
     # typical: Watched run whose end lies in the middle · watched: [Watched]
     Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools) do
       # @return [Float] chance that everybody has finished and cleared up by the end

@@ -2,7 +2,8 @@
 
 module Core
   module Session
-    # A change that could improve a session. Each kind is a class of its own in core/session/levers: what it changes, and where a plan leaves room for it.
+    # A change that could improve a session. Each kind is a class of its own in core/session/levers: what it changes, and where a plan
+    # leaves room for it.
     #
     # values: what it is · cost: minor units · preparation: minutes of the instructor before class
     # missed: minutes of work that people then do not do, added up · people: how many they are

@@ -13,12 +13,15 @@ module Core
     class Model
       # One attendee. tasks: [Work] in order · begins: minute from which they are ready to work
       Person = Value.define(:key, :tasks, begins: 0.0)
-      # One thing to do. minutes: on average · sigma: index into the model's sigmas · tools: {tool key => held} · demonstration: index or nil
-      # help: chance of one call · check: whether the instructor looks at it before going on · slot: which of the person's random numbers it uses
+      # One thing to do. minutes: on average · sigma: index into the model's sigmas · tools: {tool key => held} · demonstration: index or
+      # nil
+      # help: chance of one call · check: whether the instructor looks at it before going on · slot: which of the person's random numbers
+      # it uses
       # optional: whether one can be done without it · label: what it is, for those who watch
       Work = Value.define(:minutes, sigma: 0, tools: {}.freeze, demonstration: nil, help: 0.0, check: false, slot: 0, optional: false,
         label: nil)
-      # minutes: how long it takes · quorum: how many of those who need it must be there before it begins · alone: minutes for one who comes later
+      # minutes: how long it takes · quorum: how many of those who need it must be there before it begins · alone: minutes for one who
+      # comes later
       Demonstration = Value.define(:minutes, :quorum, alone: 0.0, label: nil)
       # A pause of all work, from a minute on.
       Pause = Value.define(:from, :minutes)

@@ -35,7 +35,8 @@ module Core
         drawing.value
       end
 
-      # What it looks like after a step. @param steps [Array<Construction::StepUse>] all, in order @param step [Construction::StepUse] one of them
+      # What it looks like after a step. @param steps [Array<Construction::StepUse>] all, in order @param step [Construction::StepUse] one
+      # of them
       # @return [Array<Construction::Shape>, nil] nil where the step adds nothing that is drawn
       def after(steps, step)
         return if step.adds.empty?

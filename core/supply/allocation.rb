@@ -6,7 +6,8 @@ module Core
     # Reservations are worked out, never stored, so they follow a class when it changes or is removed.
     class Allocation
       # @param stock [Stock] @param market [Market]
-      # @param bought [Hash{Object=>Stock}] by class key, what has arrived for it · @param due [Hash{Object=>Stock}] what is ordered for it and still to come
+      # @param bought [Hash{Object=>Stock}] by class key, what has arrived for it · @param due [Hash{Object=>Stock}] what is ordered for
+      #   it and still to come
       def initialize(stock, market, bought: {}, due: {})
         @stock = stock
         @market = market

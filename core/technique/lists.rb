@@ -4,7 +4,8 @@ module Core
   module Technique
     # What each attendee does of a class's common order: derived from who they are and what was chosen for the class.
     class Lists
-      # One thing to do. kind: :step, :practice or :extra · skill: as this attendee works it · reason: why it is here or otherwise, nil for the common way
+      # One thing to do. kind: :step, :practice or :extra · skill: as this attendee works it · reason: why it is here or otherwise, nil
+      # for the common way
       Item = Value.define(:kind, :step, :skill, reason: nil)
       # items: [Item] · spared: [(Construction::StepUse, reason)] steps this attendee does not do
       List = Value.define(:items, :spared)

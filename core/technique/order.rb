@@ -30,7 +30,8 @@ module Core
       Reason = Value.define(:code, step: nil)
 
       # What an order costs, in points of what it makes harder (weights from memory).
-      # harder_first: harder before easier · late: the hardest in the last fifth · changes: of tools · hurried: right after glue that must dry
+      # harder_first: harder before easier · late: the hardest in the last fifth · changes: of tools · hurried: right after glue that must
+      # dry
       # against: better done the other way round
       Cost = Value.define(:harder_first, :late, :changes, :hurried, :against) do
         # @return [Hash{Symbol=>Integer}] how much more each is than in another order; only what differs

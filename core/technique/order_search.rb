@@ -19,7 +19,8 @@ module Core
       # Of two ways to have done the same steps, one that costs this much more can never become the better one.
       BEYOND_HOPE = WEIGHTS[:changes] + WEIGHTS[:hurried] + 0.5
 
-      # Where a search stands. done: bits of steps · ready: indexes of those whose needs are done · last: index · levels: how many of each level are done, packed ten bits a level
+      # Where a search stands. done: bits of steps · ready: indexes of those whose needs are done · last: index · levels: how many of each
+      # level are done, packed ten bits a level
       # seconds: of them · before: the state it came from, so that the way here need not be copied
       State = Struct.new(:done, :ready, :last, :levels, :seconds, :cost, :before) do
         # @return [Array<Integer>] indexes in order

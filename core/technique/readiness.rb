@@ -39,7 +39,8 @@ module Core
         new_to_most.size > MOST_NEW
       end
 
-      # @return [Array<(Skill, Array<People::Attendee>)>] techniques that some who need them cannot reach by any way but learning others first
+      # @return [Array<(Skill, Array<People::Attendee>)>] techniques that some who need them cannot reach by any way but learning others
+      #   first
       def out_of_reach
         far = people.flat_map { |person|
           person.lacking.select { |lack|

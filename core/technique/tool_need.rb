@@ -36,7 +36,8 @@ module Core
       # @param table [Catalogue::Table]
       # @param used [Hash{People::Attendee=>Hash{String=>Integer}}] tool keys with how many each attendee holds at once
       # @param sets [Integer] sets of tools: what one seat uses alone, and shared tools in proportion
-      # @param more [Hash{String=>Integer}] of each, borrowed beside the sets @param at_once [Hash{String=>Integer}] the most of each in use at one moment
+      # @param more [Hash{String=>Integer}] of each, borrowed beside the sets @param at_once [Hash{String=>Integer}] the most of each in
+      #   use at one moment
       # @return [Array<ToolNeed>] missing first, then by name
       def self.for_class(used, table, sets, more: {}, at_once: {})
         used.values.flat_map(&:keys).uniq.map do |key|

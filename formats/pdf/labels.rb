@@ -2,7 +2,8 @@
 
 module Formats
   module Pdf
-    # Bag labels on a sheet of labels, one for each kit: a name and the bag's letter. What is private about people stands on the instructor's sheet.
+    # Bag labels on a sheet of labels, one for each kit: a name and the bag's letter. What is private about people stands on the
+    # instructor's sheet.
     class Labels < Paper
       POINTS = 72 / 25.4
       PADDING = 2.2

@@ -262,7 +262,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
   end
 
-  # Common practice, no source: a crossover adds two half loops; each pair of rows grows by the width added; a pointed tip costs one bead more.
+  # Common practice, no source: a crossover adds two half loops; each pair of rows grows by the width added; a pointed tip costs one bead
+  # more.
   {
     { way: 'continuous' } => 12,
     { way: 'crossover' } => 24,

@@ -6,7 +6,8 @@ module Web
   module Routes
     # Waiting for longer work: how far it is, stopping it, and what came of it.
     module Jobs
-      # A file that is being made. name: without its ending · back: where it was asked for · to_printer: whether it goes to the label printer
+      # A file that is being made. name: without its ending · back: where it was asked for · to_printer: whether it goes to the label
+      # printer
       Made = Core::Value.define(:name, :back, :to_printer)
       FILES = Concurrent::Map.new
       MOST_FILES = 200

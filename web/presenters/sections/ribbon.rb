@@ -3,7 +3,8 @@
 module Web
   module Presenters
     module Sections
-      # The clock as a ribbon: what each person does when, in the simulated class whose end lies in the middle; nothing before there is a forecast.
+      # The clock as a ribbon: what each person does when, in the simulated class whose end lies in the middle; nothing before there is a
+      # forecast.
       class Ribbon
         def initialize(reading, unit)
           @reading = reading
