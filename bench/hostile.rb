@@ -63,6 +63,9 @@ module Hostile
             'a' * 32].freeze
   NESTED = [['a'], { 'a' => 'b' }, [{ 'a' => ['b'] }], { 'tempfile' => 'x' }].freeze
   CLASS = %w[revision place seat once take_over].freeze
+  STOCKROOM_FIELDS = %w[
+    name kind along outer hole form colour mark lines thickness people_per_tool level seconds tools prerequisites cautions points
+  ].freeze
   # Every route with the fields its form has. One that is missing here fails the spec.
   ROUTES = {
     'GET /' => [],
@@ -165,42 +168,8 @@ module Hostile
     'POST /stockroom/prices/:job' => %w[item],
     'GET /stockroom/:table/new' => [],
     'GET /stockroom/:table/:key' => [],
-    'POST /stockroom/:table' => %w[name
-                                   kind
-                                   along
-                                   outer
-                                   hole
-                                   form
-                                   colour
-                                   mark
-                                   lines
-                                   thickness
-                                   people_per_tool
-                                   level
-                                   seconds
-                                   tools
-                                   prerequisites
-                                   cautions
-                                   points
-                                   once],
-    'POST /stockroom/:table/:key' => %w[name
-                                        kind
-                                        along
-                                        outer
-                                        hole
-                                        form
-                                        colour
-                                        mark
-                                        lines
-                                        thickness
-                                        people_per_tool
-                                        level
-                                        seconds
-                                        tools
-                                        prerequisites
-                                        cautions
-                                        points
-                                        easier],
+    'POST /stockroom/:table' => [*STOCKROOM_FIELDS, 'once'],
+    'POST /stockroom/:table/:key' => [*STOCKROOM_FIELDS, 'easier'],
     'GET /stockroom/:table/:key/stock' => %w[scale],
     'POST /stockroom/:table/:key/stock' => %w[reason quantity length note once],
     'POST /stockroom/:table/:key/offers' => %w[supplier unit amount price article],

@@ -19,7 +19,8 @@ module Formats
 
     # @return [String] each technique is a link to /stockroom/techniques/KEY
     def to_s
-      %(<svg class="ladder" viewBox="0 0 #{COLUMN * 5} #{height}" role="group" aria-label="Techniques by level">#{heads}#{lines}#{boxes}</svg>)
+      %(<svg class="ladder" viewBox="0 0 #{COLUMN * 5} #{height}" role="group" aria-label="Techniques by ) +
+        %(level">#{heads}#{lines}#{boxes}</svg>)
     end
 
     private
@@ -39,10 +40,12 @@ module Formats
     def heads
       (1..5).map do |level|
         x = ((level - 1) * COLUMN) + 6
-        beads = (1..5).map { |i| %(<circle cx="#{x + 6 + (i * 16) - 8}" cy="14" r="6" fill="#{i <= level ? 'currentColor' : 'none'}" stroke="currentColor"/>) }.join
+        beads = (1..5).map { |i| %(<circle cx="#{x + 6 + (i * 16) - 8}" cy="14" r="6" fill="#{i <= level ? 'currentColor' : 'none'}" ) +
+          %(stroke="currentColor"/>) }.join
         names = @people.fetch(level, [])
         shown = names.size > 1 ? "#{names.first[0, 20]} and #{names.size - 1} more" : names.join
-        %(#{beads}<text x="#{x + 94}" y="19" font-size="15" font-weight="700" fill="currentColor">level #{level}</text><text x="#{x}" y="44" font-size="13" fill="currentColor">#{h(shown)}</text>)
+        %(#{beads}<text x="#{x + 94}" y="19" font-size="15" font-weight="700" fill="currentColor">level #{level}</text><text x="#{x}" ) +
+          %(y="44" font-size="13" fill="currentColor">#{h(shown)}</text>)
       end.join
     end
 

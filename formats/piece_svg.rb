@@ -39,7 +39,8 @@ module Formats
     # A line drawn straight, at this many pixels to the millimetre.
     def self.stroke(line, scale)
       height = [line.thickness.to_mm, 0.2].max
-      %(<svg viewBox="0 0 8 3" width="#{8 * scale}" height="#{3 * scale}" aria-hidden="true" class="part"><path d="M0.2 1.5h7.6" stroke="#{COLOUR.(line)}" stroke-width="#{height}"/></svg>)
+      %(<svg viewBox="0 0 8 3" width="#{8 * scale}" height="#{3 * scale}" aria-hidden="true" class="part"><path d="M0.2 1.5h7.6" ) +
+        %(stroke="#{COLOUR.(line)}" stroke-width="#{height}"/></svg>)
     end
 
     # One shape alone, at this many pixels to the millimetre; without one, small enough for a chip.
@@ -52,7 +53,8 @@ module Formats
     end
 
     def bare(width, height, scale)
-      %(<svg viewBox="-0.5 #{n(-height / 2)} #{n(width)} #{n(height)}" width="#{n(width * scale)}" height="#{n(height * scale)}" aria-hidden="true" class="part">#{shapes}</svg>)
+      %(<svg viewBox="-0.5 #{n(-height / 2)} #{n(width)} #{n(height)}" width="#{n(width * scale)}" height="#{n(height * scale)}" ) +
+        %(aria-hidden="true" class="part">#{shapes}</svg>)
     end
 
     # @param standalone [Boolean] for a file of its own, which names its colours itself
@@ -61,7 +63,8 @@ module Formats
       top = -half_height - (@marks.any? ? MARKS * scale : 1) - pins_height
       height = half_height - top + (@ruler ? RULER * scale : 1)
       root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
-      root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" #{root}) if standalone
+      root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" ) +
+        %(#{root}) if standalone
       %(<svg #{root}>#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)
     end
 
@@ -96,33 +99,41 @@ module Formats
     COLOUR = ->(item) { CGI.escapeHTML(item.colour.to_s) }
 
     RECT = lambda { |s, fill, round|
-      %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{round}" #{fill}/>)
+      %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" ) +
+        %(rx="#{round}" #{fill}/>)
     }
     ELLIPSE = ->(s, fill) { %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" #{fill}/>) }
     RING = lambda { |s, _|
       thick = [s.along * 0.14, 0.7].max
-      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="#{N.(thick)}"/>)
+      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" ) +
+        %(stroke="#{COLOUR.(s.item)}" stroke-width="#{N.(thick)}"/>)
     }
     CLASP = lambda { |s, _|
       left = s.x - (s.along / 2)
       mouth = s.turn == 180 ? left + (s.along * 0.35) : left + (s.along * 0.65)
-      %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" rx="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1.2"/>) +
-        %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1"/>)
+      %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" ) +
+        %(rx="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1.2"/>) +
+        %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{COLOUR.(s.item)}" ) +
+          %(stroke-width="1"/>)
     }
     CHAIN = lambda { |s, _|
       links = [(s.along / 4).round, 1].max
       step = s.along / links
-      (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ry="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.7"/>) }.join
+      (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ) +
+        %(ry="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.7"/>) }.join
     }
     SHAPES = {
       round: ELLIPSE,
       oval: ELLIPSE,
       petal: ELLIPSE,
-      bicone: ->(s, fill) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y - (s.across / 2))}L#{N.(s.x + (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y + (s.across / 2))}Z" #{fill}/>) },
+      bicone: ->(s, fill) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} ) +
+        %(#{N.(s.y - (s.across / 2))}L#{N.(s.x + (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y + (s.across / 2))}Z" #{fill}/>) },
       drop: lambda { |s, fill|
         left = s.x - (s.along / 2)
         wide = s.across / 2
-        %(<path d="M#{N.(left)} #{N.(s.y)}Q#{N.(left + (s.along * 0.45))} #{N.(s.y - (wide * 0.3))} #{N.(left + (s.along * 0.64))} #{N.(s.y - (wide * 0.9))}A#{N.(s.along * 0.36)} #{N.(wide)} 0 1 1 #{N.(left + (s.along * 0.64))} #{N.(s.y + (wide * 0.9))}Q#{N.(left + (s.along * 0.45))} #{N.(s.y + (wide * 0.3))} #{N.(left)} #{N.(s.y)}Z" #{fill}/>)
+        %(<path d="M#{N.(left)} #{N.(s.y)}Q#{N.(left + (s.along * 0.45))} #{N.(s.y - (wide * 0.3))} #{N.(left + (s.along * 0.64))} ) +
+          %(#{N.(s.y - (wide * 0.9))}A#{N.(s.along * 0.36)} #{N.(wide)} 0 1 1 #{N.(left + (s.along * 0.64))} ) +
+          %(#{N.(s.y + (wide * 0.9))}Q#{N.(left + (s.along * 0.45))} #{N.(s.y + (wide * 0.3))} #{N.(left)} #{N.(s.y)}Z" #{fill}/>)
       },
       tube: ->(s, fill) { RECT.(s, fill, 0.5) },
       disc: ->(s, fill) { RECT.(s, fill, 0.9) },
@@ -136,9 +147,12 @@ module Formats
       ring: RING,
       clasp: CLASP,
       chain: CHAIN,
-      knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{COLOUR.(s.item)}" stroke="currentColor" stroke-width="0.2"/>) },
-      line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{COLOUR.(s.item)}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
-      path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{COLOUR.(s.item)}" stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
+      knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" ) +
+        %(height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{COLOUR.(s.item)}" stroke="currentColor" stroke-width="0.2"/>) },
+      line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{COLOUR.(s.item)}" ) +
+        %(stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
+      path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{COLOUR.(s.item)}" ) +
+        %(stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
     }.freeze
 
     def fill_of(shape)
@@ -148,7 +162,8 @@ module Formats
     def text_on(shape)
       ink = dark?(shape.item.colour) ? '#ffffff' : '#12161f'
       size = [shape.across * 0.42, shape.along * 0.6, 4.4].min
-      %(<text x="#{n(shape.x)}" y="#{n(shape.y + (size * 0.35))}" font-size="#{n(size)}" text-anchor="middle" fill="#{ink}" font-weight="700">#{h(shape.item.mark)}</text>)
+      %(<text x="#{n(shape.x)}" y="#{n(shape.y + (size * 0.35))}" font-size="#{n(size)}" text-anchor="middle" fill="#{ink}" ) +
+        %(font-weight="700">#{h(shape.item.mark)}</text>)
     end
 
     # Relative luminance by the sRGB weights of WCAG 2.
@@ -159,7 +174,8 @@ module Formats
 
     def ruler
       y = half_height + 2
-      %(<g class="ruler"><path d="M0 #{n(y)}h#{n(@span)}" stroke="currentColor" stroke-width="0.3" fill="none"/>#{@unit == :in ? inch_ticks(y) : mm_ticks(y)}</g>)
+      %(<g class="ruler"><path d="M0 #{n(y)}h#{n(@span)}" stroke="currentColor" stroke-width="0.3" ) +
+        %(fill="none"/>#{@unit == :in ? inch_ticks(y) : mm_ticks(y)}</g>)
     end
 
     PIN = 5.2
@@ -182,16 +198,20 @@ module Formats
       @pins.map do |pin, row|
         base = -half_height - (@marks.any? ? MARKS * scale : 1)
         y = base - ((row + 0.5) * PIN * scale)
-        %(<g class="mark mark-#{pin.status}"><path d="M#{n(pin.at)} #{n(y + (2 * scale))}V#{n(-half_height * 0.4)}" stroke="currentColor" stroke-width="0.25" fill="none"/>) +
-          %(<path d="#{MARK_PATHS.fetch(pin.status)}" transform="translate(#{n(pin.at)} #{n(y)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>) +
-          %(<text x="#{n(pin.at + (2.6 * scale))}" y="#{n(y + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" fill="currentColor" font-weight="700">#{h(pin.text)}</text></g>)
+        %(<g class="mark mark-#{pin.status}"><path d="M#{n(pin.at)} #{n(y + (2 * scale))}V#{n(-half_height * 0.4)}" ) +
+          %(stroke="currentColor" stroke-width="0.25" fill="none"/>) +
+          %(<path d="#{MARK_PATHS.fetch(pin.status)}" transform="translate(#{n(pin.at)} #{n(y)}) scale(#{n(scale)})" ) +
+            %(stroke="currentColor" stroke-width="0.8" fill="none"/>) +
+          %(<text x="#{n(pin.at + (2.6 * scale))}" y="#{n(y + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" fill="currentColor" ) +
+            %(font-weight="700">#{h(pin.text)}</text></g>)
       end.join
     end
 
     def centre_line
       return unless @centre
 
-      %(<g class="centre"><path d="M#{n(@centre)} #{n(-half_height - 1)}V#{n(half_height + 2)}" stroke="currentColor" stroke-width="0.3" stroke-dasharray="2 0.8 0.5 0.8" fill="none"/></g>)
+      %(<g class="centre"><path d="M#{n(@centre)} #{n(-half_height - 1)}V#{n(half_height + 2)}" stroke="currentColor" ) +
+        %(stroke-width="0.3" stroke-dasharray="2 0.8 0.5 0.8" fill="none"/></g>)
     end
 
     def mm_ticks(top)
@@ -217,7 +237,8 @@ module Formats
     end
 
     def number(at, top, text)
-      %(<text x="#{n(at)}" y="#{n(top + (6.6 * scale))}" font-size="#{n(3.2 * scale)}" text-anchor="#{at.zero? ? 'start' : 'middle'}" fill="currentColor">#{text}</text>)
+      %(<text x="#{n(at)}" y="#{n(top + (6.6 * scale))}" font-size="#{n(3.2 * scale)}" text-anchor="#{at.zero? ? 'start' : 'middle'}" ) +
+        %(fill="currentColor">#{text}</text>)
     end
 
     def marks
@@ -228,15 +249,18 @@ module Formats
     # Verdicts at the upper edge; the size asked for is a line across.
     def mark(mark, anchor, aside)
       top = -half_height - (6 * scale)
-      line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" #{'stroke-dasharray="1.2 0.8"' if mark.status == :asked} fill="none"/>)
-      words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
+      line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" ) +
+        %(#{'stroke-dasharray="1.2 0.8"' if mark.status == :asked} fill="none"/>)
+      words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" ) +
+        %(text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
       %(<g class="mark mark-#{mark.status}">#{line}#{ring(mark, top)}#{words}</g>)
     end
 
     def ring(mark, top)
       return '' if mark.status == :asked
 
-      %(<path d="#{MARK_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)}) scale(#{n(scale)})" stroke="currentColor" stroke-width="0.8" fill="none"/>)
+      %(<path d="#{MARK_PATHS.fetch(mark.status)}" transform="translate(#{n(mark.at)} #{n(top)}) scale(#{n(scale)})" ) +
+        %(stroke="currentColor" stroke-width="0.8" fill="none"/>)
     end
 
     CIRCLE = 'M1.8 0A1.8 1.8 0 1 1 -1.8 0A1.8 1.8 0 1 1 1.8 0'

@@ -22,7 +22,8 @@ module Formats
     # @return [String]
     def to_s
       path = @points.each_with_index.map { |(number, price), i| "#{i.zero? ? 'M' : 'L'}#{x(number)} #{y(price.minor)}" }.join
-      %(<svg class="curve" viewBox="0 0 #{WIDTH} #{HEIGHT}" role="img" aria-label="#{CGI.escapeHTML(@title)}">#{scale}<path d="#{path}" fill="none" stroke="currentColor" stroke-width="2"/>#{mark}#{even}</svg>)
+      %(<svg class="curve" viewBox="0 0 #{WIDTH} #{HEIGHT}" role="img" aria-label="#{CGI.escapeHTML(@title)}">#{scale}<path ) +
+        %(d="#{path}" fill="none" stroke="currentColor" stroke-width="2"/>#{mark}#{even}</svg>)
     end
 
     private
@@ -41,22 +42,29 @@ module Formats
     end
 
     def scale
-      numbers = @points.map(&:first).select { |number| (number % 4).zero? }.map { |number| %(<text x="#{x(number)}" y="#{HEIGHT - 16}" font-size="12" text-anchor="middle" fill="currentColor">#{number}</text>) }
+      numbers = @points.map(&:first).select { |number| (number % 4).zero? }.map { |number| %(<text x="#{x(number)}" ) +
+        %(y="#{HEIGHT - 16}" font-size="12" text-anchor="middle" fill="currentColor">#{number}</text>) }
       prices = [0, 1, 2].map { |part| @points.map(&:last).max.then { |most| most.with(minor: (most.minor * part / 2.0).round) } }
-      lines = prices.map { |price| %(<path d="M#{LEFT} #{y(price.minor)}H#{WIDTH - 20}" stroke="currentColor" stroke-width="0.5" opacity="0.35"/><text x="#{LEFT - 6}" y="#{y(price.minor) + 4}" font-size="12" text-anchor="end" fill="currentColor">#{price.to_s.split.first}</text>) }
-      %(#{lines.join}#{numbers.join}<text x="#{(WIDTH + LEFT) / 2}" y="#{HEIGHT - 2}" font-size="12" text-anchor="middle" fill="currentColor">people</text>)
+      lines = prices.map { |price| %(<path d="M#{LEFT} #{y(price.minor)}H#{WIDTH - 20}" stroke="currentColor" stroke-width="0.5" ) +
+        %(opacity="0.35"/><text x="#{LEFT - 6}" y="#{y(price.minor) + 4}" font-size="12" text-anchor="end" ) +
+        %(fill="currentColor">#{price.to_s.split.first}</text>) }
+      %(#{lines.join}#{numbers.join}<text x="#{(WIDTH + LEFT) / 2}" y="#{HEIGHT - 2}" font-size="12" text-anchor="middle" ) +
+        %(fill="currentColor">people</text>)
     end
 
     def mark
       point = @points.find { |number, _| number == @people } or return ''
 
-      %(<circle cx="#{x(@people)}" cy="#{y(point.last.minor)}" r="6" fill="currentColor"/><text x="#{x(@people) + 9}" y="#{y(point.last.minor) - 8}" font-size="13" font-weight="700" fill="currentColor">#{CGI.escapeHTML(point.last.to_s)} at #{@people}</text>)
+      %(<circle cx="#{x(@people)}" cy="#{y(point.last.minor)}" r="6" fill="currentColor"/><text x="#{x(@people) + 9}" ) +
+        %(y="#{y(point.last.minor) - 8}" font-size="13" font-weight="700" fill="currentColor">#{CGI.escapeHTML(point.last.to_s)} at ) +
+        %(#{@people}</text>)
     end
 
     def even
       return '' unless @break_even && @points.any? { |number, _| number == @break_even }
 
-      %(<path d="M#{x(@break_even)} #{HEIGHT - BOTTOM}V14" stroke="currentColor" stroke-width="1.5" stroke-dasharray="5 4"/><text x="#{x(@break_even) + 5}" y="24" font-size="12" fill="currentColor">pays from #{@break_even}</text>)
+      %(<path d="M#{x(@break_even)} #{HEIGHT - BOTTOM}V14" stroke="currentColor" stroke-width="1.5" stroke-dasharray="5 4"/><text ) +
+        %(x="#{x(@break_even) + 5}" y="24" font-size="12" fill="currentColor">pays from #{@break_even}</text>)
     end
   end
 end

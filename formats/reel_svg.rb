@@ -25,7 +25,8 @@ module Formats
         edge += width
         cell
       end
-      %(<svg class="reel" viewBox="0 0 #{WIDTH} #{HEIGHT}" role="img" aria-label="#{h(@title)}"><rect class="rest" fill="#e4e4e4" stroke="#000" width="#{WIDTH}" height="#{HEIGHT - 4}" y="2"/>#{cells.join}</svg>)
+      %(<svg class="reel" viewBox="0 0 #{WIDTH} #{HEIGHT}" role="img" aria-label="#{h(@title)}"><rect class="rest" fill="#e4e4e4" ) +
+        %(stroke="#000" width="#{WIDTH}" height="#{HEIGHT - 4}" y="2"/>#{cells.join}</svg>)
     end
 
     private
@@ -34,7 +35,9 @@ module Formats
       room = (width / 6.4).floor - 1
       name = piece.owner.length > room ? piece.owner[0, [room, 0].max] : piece.owner
       %(<rect class="cut" fill="#fff" stroke="#000" x="#{left.round(2)}" y="2" width="#{width.round(2)}" height="#{HEIGHT - 4}"/>) +
-        (room > 2 ? %(<text x="#{(left + 4).round(2)}" y="14" font-size="10.5" fill="currentColor">#{h(name)}</text><text x="#{(left + 4).round(2)}" y="26" font-size="10.5" font-weight="700" fill="currentColor">#{h(LengthPrint.call(piece.length, @unit)[0, [room, 0].max])}</text>) : '')
+        (room > 2 ? %(<text x="#{(left + 4).round(2)}" y="14" font-size="10.5" fill="currentColor">#{h(name)}</text><text ) +
+          %(x="#{(left + 4).round(2)}" y="26" font-size="10.5" font-weight="700" ) +
+          %(fill="currentColor">#{h(LengthPrint.call(piece.length, @unit)[0, [room, 0].max])}</text>) : '')
     end
 
     def h(text)

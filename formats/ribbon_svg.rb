@@ -28,7 +28,8 @@ module Formats
 
     # @return [String]
     def to_s
-      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="group" aria-label="#{h(@title)}">#{PATTERNS}#{hours}#{bars}#{end_line}</svg>)
+      %(<svg class="ribbon" viewBox="0 0 #{WIDTH} #{height}" role="group" ) +
+        %(aria-label="#{h(@title)}">#{PATTERNS}#{hours}#{bars}#{end_line}</svg>)
     end
 
     # @return [String] a small sample of one kind, for the legend
@@ -54,15 +55,20 @@ module Formats
     def hours
       (0..(span / 15).floor).map do |i|
         at = x(i * 15)
-        label = i.even? ? %(<text x="#{at}" y="#{height - 4}" font-size="12" text-anchor="middle" fill="currentColor">#{@start + (i * 15)}</text>) : ''
-        %(<path d="M#{at} 0V#{height - 18}" stroke="currentColor" stroke-width="0.5" opacity="0.35"/>#{label}) unless i.even? && at > WIDTH - 15
+        label = i.even? ? %(<text x="#{at}" y="#{height - 4}" font-size="12" text-anchor="middle" ) +
+          %(fill="currentColor">#{@start + (i * 15)}</text>) : ''
+        %(<path d="M#{at} 0V#{height - 18}" stroke="currentColor" stroke-width="0.5" ) +
+          %(opacity="0.35"/>#{label}) unless i.even? && at > WIDTH - 15
       end.join
     end
 
     def bars
       @rows.each_with_index.map do |row, index|
         top = (index * ROW) + 3
-        %(<a class="lane#{' chosen' if row.chosen}" href="?seat=#{h(row.key)}" data-seat="#{h(row.key)}"><rect class="lane-hit" x="0" y="#{top - 2}" width="#{WIDTH}" height="#{ROW}" fill="transparent"/><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}</text>#{range(row, top)}#{bars_of(row.segments, top)}</a>)
+        %(<a class="lane#{' chosen' if row.chosen}" href="?seat=#{h(row.key)}" data-seat="#{h(row.key)}"><rect class="lane-hit" x="0" ) +
+          %(y="#{top - 2}" width="#{WIDTH}" height="#{ROW}" fill="transparent"/><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" ) +
+          %(text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}) +
+          %(</text>#{range(row, top)}#{bars_of(row.segments, top)}</a>)
       end.join
     end
 
@@ -70,7 +76,8 @@ module Formats
       return '' unless row.range
 
       from, to = row.range.map { |minute| x(minute) }
-      %(<rect class="range" x="#{from}" y="#{top - 2}" width="#{[to - from, 1].max.round(1)}" height="#{ROW - 2}" fill="currentColor" opacity="0.18"/>)
+      %(<rect class="range" x="#{from}" y="#{top - 2}" width="#{[to - from, 1].max.round(1)}" height="#{ROW - 2}" fill="currentColor" ) +
+        %(opacity="0.18"/>)
     end
 
     # One path for each kind: stretches of the same kind that touch become one.

@@ -19,7 +19,8 @@ module Formats
 
     # @return [String]
     def to_s
-      %(<svg class="room" viewBox="0 0 #{WIDTH} #{height}" role="img" aria-label="#{h(@title)}">#{front}#{(0...tables).map { |table| table(table) }.join}</svg>)
+      %(<svg class="room" viewBox="0 0 #{WIDTH} #{height}" role="img" ) +
+        %(aria-label="#{h(@title)}">#{front}#{(0...tables).map { |table| table(table) }.join}</svg>)
     end
 
     private
@@ -42,7 +43,9 @@ module Formats
     def table(number)
       top = TOP + (number * TABLE)
       seats = @plan.seats.select { |seat| seat.table == number }
-      %(<rect x="#{LEFT}" y="#{top}" width="#{WIDTH - LEFT - 10}" height="#{TABLE - 22}" rx="8" fill="none" stroke="currentColor" stroke-width="1.5"/><text x="8" y="#{top + 20}" font-size="14" font-weight="700" fill="currentColor">Table #{number + 1}</text>#{stations(number, top)}#{seats.map { |seat| seat(seat, top) }.join})
+      %(<rect x="#{LEFT}" y="#{top}" width="#{WIDTH - LEFT - 10}" height="#{TABLE - 22}" rx="8" fill="none" stroke="currentColor" ) +
+        %(stroke-width="1.5"/><text x="8" y="#{top + 20}" font-size="14" font-weight="700" fill="currentColor">Table #{number + 1}) +
+        %(</text>#{stations(number, top)}#{seats.map { |seat| seat(seat, top) }.join})
     end
 
     def stations(number, top)
@@ -53,10 +56,13 @@ module Formats
 
     def seat(seat, top)
       x = LEFT + 14 + (seat.seat * ((WIDTH - LEFT - 30) / @plan.per_table))
-      level = (1..5).map { |i| %(<circle cx="#{x + 6 + ((i - 1) * 14)}" cy="#{top + 48}" r="5" fill="#{i <= seat.attendee.level ? 'currentColor' : 'none'}" stroke="currentColor"/>) }.join
+      level = (1..5).map { |i| %(<circle cx="#{x + 6 + ((i - 1) * 14)}" cy="#{top + 48}" r="5" ) +
+        %(fill="#{i <= seat.attendee.level ? 'currentColor' : 'none'}" stroke="currentColor"/>) }.join
       why = seat.reasons.map { |code| Wording.say("seating.#{code}") }
       minded = seat.attendee.flags.map { |flag| Wording.say("flags.#{flag}") }
-      %(<g><title>#{h([seat.attendee.name, *minded, *why].join(', '))}</title><text x="#{x}" y="#{top + 30}" font-size="15" font-weight="700" fill="currentColor">#{h(seat.attendee.name[0, 22])}</text>#{level}<text x="#{x}" y="#{top + 74}" font-size="12" fill="currentColor">#{h((minded + why).join(', ')[0, 36])}</text></g>)
+      %(<g><title>#{h([seat.attendee.name, *minded, *why].join(', '))}</title><text x="#{x}" y="#{top + 30}" font-size="15" ) +
+        %(font-weight="700" fill="currentColor">#{h(seat.attendee.name[0, 22])}</text>#{level}<text x="#{x}" y="#{top + 74}" ) +
+        %(font-size="12" fill="currentColor">#{h((minded + why).join(', ')[0, 36])}</text></g>)
     end
 
     def h(text)

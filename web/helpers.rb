@@ -113,19 +113,23 @@ module Web
     # @param status [Symbol] of a verdict or finding
     def mark(status)
       path = Formats::PieceSvg::MARK_PATHS.fetch(status)
-      %(<svg class="verdict-mark mark-#{status}" viewBox="-2.6 -2.6 5.2 5.2" aria-hidden="true"><path d="#{path}" fill="none" stroke="currentColor" stroke-width="0.7" stroke-linecap="round"/></svg>)
+      %(<svg class="verdict-mark mark-#{status}" viewBox="-2.6 -2.6 5.2 5.2" aria-hidden="true"><path d="#{path}" fill="none" ) +
+        %(stroke="currentColor" stroke-width="0.7" stroke-linecap="round"/></svg>)
     end
 
     # Level as one to five beads on a short strand.
     def level_beads(level)
-      beads = (1..5).map { |i| %(<circle cx="#{(i * 8) - 3}" cy="5" r="3" #{i <= level ? 'fill="currentColor"' : 'fill="none"'} stroke="currentColor"/>) }.join
-      %(<svg class="beads" viewBox="0 0 43 10" role="img" aria-label="level #{level}"><path d="M0 5h43" stroke="currentColor" stroke-width="0.8"/>#{beads}</svg>)
+      beads = (1..5).map { |i| %(<circle cx="#{(i * 8) - 3}" cy="5" r="3" #{i <= level ? 'fill="currentColor"' : 'fill="none"'} ) +
+        %(stroke="currentColor"/>) }.join
+      %(<svg class="beads" viewBox="0 0 43 10" role="img" aria-label="level #{level}"><path d="M0 5h43" stroke="currentColor" ) +
+        %(stroke-width="0.8"/>#{beads}</svg>)
     end
 
     # A part's or line's colour with its mark, so that neither stands alone.
     def swatch(item)
       mark = item.respond_to?(:mark) ? item.mark : ''
-      %(<svg class="swatch" viewBox="0 0 12 12" aria-hidden="true"><circle cx="6" cy="6" r="5.2" fill="#{h(item.colour)}" stroke="currentColor" stroke-width="0.6"/></svg><span class="swatch-mark">#{h(mark)}</span>)
+      %(<svg class="swatch" viewBox="0 0 12 12" aria-hidden="true"><circle cx="6" cy="6" r="5.2" fill="#{h(item.colour)}" ) +
+        %(stroke="currentColor" stroke-width="0.6"/></svg><span class="swatch-mark">#{h(mark)}</span>)
     end
 
     # A part drawn on its own, as it lies on the line.

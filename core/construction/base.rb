@@ -6,11 +6,10 @@ module Core
     #
     # A construction answers #fill (nil when its length is fixed) and #work_up(solution, maker).
     class Base
-      class << self
-        def key(name = nil)
-          name ? @key = name : @key
-        end
+      extend Declared
+      declares :key
 
+      class << self
         def parameter(name, type, **options)
           declared = Parameter.new(name: name, type: type, **options)
           parameters[name] = declared

@@ -5,11 +5,10 @@ module Core
     # A change that would put a finding right. Each kind is a class of its own in core/fit/cures.
     # change: how much it touches, smaller is less · values: for its wording
     class Cure
-      attr_reader :change, :values
+      extend Declared
+      declares :code
 
-      def self.code(name = nil)
-        name ? @code = name : @code
-      end
+      attr_reader :change, :values
 
       def initialize(change:, **values)
         @change = change

@@ -7,11 +7,10 @@ module Core
       # Room that two passes need beside the lines themselves (from memory).
       CLEARANCE = Measure::Length.mm(0.05)
 
-      class << self
-        def key(name = nil)
-          name ? @key = name : @key
-        end
+      extend Declared
+      declares :key
 
+      class << self
         def judges(*kinds)
           kinds.any? ? @kinds = kinds : @kinds
         end

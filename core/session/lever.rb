@@ -10,11 +10,10 @@ module Core
     class Lever
       attr_reader :values, :cost, :preparation, :missed, :people
 
-      class << self
-        def code(name = nil)
-          name ? @code = name : @code
-        end
+      extend Declared
+      declares :code
 
+      class << self
         # @param room [Levers::Room] what the plan leaves room for @return [Array<Lever>]
         def in_room(room)
           raise ArgumentError, "#{self} does not say where there is room for #{room}"

@@ -29,7 +29,8 @@ module Web
           longest = plan.kits.flat_map(&:cuts).map(&:length).max
           share = ->(part) { (part / longest * 100).to_f.round(2) }
           tail = share.(cut.tails) / 2
-          %(<svg class="cut-bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" width="#{share.(cut.length)}" height="6"/>) +
+          %(<svg class="cut-bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" ) +
+            %(width="#{share.(cut.length)}" height="6"/>) +
             %(<rect class="body" x="#{tail}" width="#{share.(cut.body + cut.consumption)}" height="6"/></svg>)
         end
 
