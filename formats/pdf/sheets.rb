@@ -42,7 +42,7 @@ module Formats
             [bought.number.to_s, OfferText.content(bought.offer, unit), bought.item.name, bought.offer.price.to_s, bought.cost.to_s]
           }
           rich("<b>#{safe(@market.suppliers.fetch(key).name)}</b>, delivery #{order.delivery.fetch(key)}, together #{order.total_of(key)}")
-          table([['Packs', 'of', 'Item', 'Price', 'Cost'], *rows], right: [0, 3, 4])
+          table([['Packs', 'Pack of', 'Item', 'Price', 'Cost'], *rows], right: [0, 3, 4])
           pdf.move_down(6)
         end
         order.unoffered.each { |item, count| rich("<b>#{count}</b> × #{safe(item.name)}: nobody offers it") }
