@@ -6,7 +6,7 @@ require 'digest'
 module Application
   # Names data by its content: equal data has one digest, in this run of the program and in any other, whatever parts of it are shared.
   module Digest
-    PLAIN = [Integer, Float, Rational, Symbol, NilClass, TrueClass, FalseClass, Date, Range].freeze
+    PLAIN = [Integer, Float, Rational, Symbol, NilClass, TrueClass, FalseClass, Date, Time, Range].freeze
 
     module_function
 

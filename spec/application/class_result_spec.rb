@@ -62,6 +62,18 @@ RSpec.describe Application::ClassResult do
     expect(first.verdicts.find { |verdict| verdict.section == :clock }.status).to eq(:awaited)
   end
 
+  it 'has a digest for every part of every class, also when its kits are ordered, received, packed and taken' do
+    kits = kit_stock
+    every = -> { studio.classes.all.each { |one| described_class::PARTS.each { |part| expect(results.of(one.id).digest(part)).to be_a(String) } } }
+    every.call
+    results.of(id).supply.order.by_supplier.each_key { |supplier| kits.order(id, supplier) }
+    every.call
+    kits.receive(id, studio.orders.of(id).to_h { |ordered| [ordered.id, ordered.due] })
+    studio.packing.mark(id, { %w[1 part:round_8_smoke] => 4 })
+    expect(kits.take(id)).to be_truthy
+    every.call
+  end
+
   it 'tells a class that cannot be built by its problem, and plans the others' do
     saved = studio.projects.save(studio.projects.find('comet_tail').design.with(key: 'empty', name: 'Empty', components: []))
     edit { |state| state.with(project_version_id: saved.id) }
