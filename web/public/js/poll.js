@@ -5,6 +5,14 @@ const FIRST_MS = 120;
 const EVERY_MS = 400;
 let waiting = null;
 
+// Whoever is chosen at the bench by then stays chosen.
+const address = (waits) => {
+  const asked = new URL(waits.dataset.poll, window.location.href);
+  const seat = new URLSearchParams(window.location.search).get('seat');
+  if (seat) asked.searchParams.set('seat', seat);
+  return asked.pathname + asked.search;
+};
+
 const look = (after = EVERY_MS) => {
   const waits = page()?.querySelector('[data-poll]');
   const next = page()?.querySelector('[data-go]');
@@ -12,7 +20,7 @@ const look = (after = EVERY_MS) => {
   clearTimeout(waiting);
   if (!waits) return;
   waiting = setTimeout(async () => {
-    const answer = await ask(waits.dataset.poll, { headers: { 'X-Poll': '1' } });
+    const answer = await ask(address(waits), { headers: { 'X-Poll': '1' } });
     if (!answer.outdated) look();
   }, after);
 };
