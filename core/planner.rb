@@ -99,8 +99,8 @@ module Core
     def person(attendee)
       known = measure_of(attendee)
       measure = known || assumed_size
-      ease = @design.body == :own ? Measure::Length::ZERO : attendee.ease || @design.ease
-      piece = fit(attendee, measure + ease)
+      ease = @design.added_ease(attendee.ease)
+      piece = fit(attendee, measure, ease)
       common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
       piece.is_a?(Sizing::OutOfReach) ? PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [],
 **common) : fitted(attendee, piece, common)
@@ -162,9 +162,9 @@ module Core
       steps.flat_map { |step| step.cautions + @table.technique(step.technique).cautions }.uniq
     end
 
-    def fit(attendee, worn)
+    def fit(attendee, measure, ease)
       maker = Construction::Maker.at(attendee.level, @design.tails, own: attendee.tails, by_line: supply.tails_by_line)
-      @fits[[attendee.colourway, worn, maker]] ||= blueprint(attendee.colourway).fit(worn, maker)
+      @fits[[attendee.colourway, measure, ease, maker]] ||= blueprint(attendee.colourway).fit(measure, maker, ease: ease)
     end
 
     def blueprint(colourway)

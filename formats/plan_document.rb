@@ -118,6 +118,7 @@ module Formats
         'length_mm' => cut.length.to_mm,
         'exact_mm' => cut.exact.to_mm,
         'body_mm' => cut.body.to_mm,
+        'slack_mm' => cut.slack.to_mm,
         'consumption_mm' => cut.consumption.to_mm,
         'tails_mm' => cut.tails.to_mm
       }

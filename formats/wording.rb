@@ -8,6 +8,9 @@ module Formats
   module Wording
     BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(File.join(EagerBench::ROOT, 'wording', 'en.yml')) }
 
+    # Movement that no hand could leave on purpose is not told.
+    WORTH_SAYING = Core::Measure::Length.mm(0.5)
+
     module_function
 
     # @param key [String] dotted, below "en" @param unit [Symbol] for the lengths among the values
@@ -36,7 +39,9 @@ module Formats
     end
 
     def step(step, unit: :mm)
-      say("steps.#{step.text}", unit: unit, **step.values, count: step.repeats)
+      said = say("steps.#{step.text}", unit: unit, **step.values, count: step.repeats)
+      slack = step.values[:slack]
+      slack && slack > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
     end
 
     def term(term, unit: :mm)

@@ -77,10 +77,34 @@ module Core
       # @param maker [Maker]
       # @return [WorkUp, Sizing::OutOfReach]
       def call(target:, maker:)
-        return work_up(nil, maker) if fill.nil?
+        solution = fill && solve(target)
+        solution.is_a?(Sizing::OutOfReach) ? solution : make(solution, maker)
+      end
 
-        solution = Sizing::Repeats.solve(fill, target)
-        solution.is_a?(Sizing::OutOfReach) ? solution : work_up(solution, maker)
+      # @param target [Measure::Length] @return [Sizing::Solution, Sizing::OutOfReach]
+      def solve(target)
+        Sizing::Repeats.solve(fill, target)
+      end
+
+      # @param solution [Sizing::Solution, nil] nil for a fixed component @return [WorkUp]
+      def make(solution, maker)
+        work_up(solution, maker)
+      end
+
+      # @param solution [Sizing::Solution, nil] nil for a fixed component
+      # @return [Array<Element>] what lies on the path, in order from the first end; it adds up to the work-up's length
+      def on_line(solution)
+        raise NotImplementedError, "#{self.class} does not say what lies on the line"
+      end
+
+      # @return [Measure::Length] what a solution takes on the path
+      def path_length(solution)
+        solution.length
+      end
+
+      # @return [Boolean] whether it meets any length exactly
+      def stretches?
+        false
       end
 
       private
@@ -120,6 +144,12 @@ module Core
 
       def lengthwise(parts)
         Measure::Length.sum(parts.map(&:along))
+      end
+
+      # @param parts [Array<Catalogue::Part>] @return [Array<Element>]
+      def elements(parts)
+        known = Hash.new { |made, part| made[part] = Element.of(part) }.compare_by_identity
+        parts.map { |part| known[part] }
       end
 
       # @return [Array<Float>] where the middle of each part lies, laid end to end from start, in millimetres

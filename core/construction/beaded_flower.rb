@@ -24,6 +24,10 @@ module Core
         Measure::Length.mm(2 * reach_mm)
       end
 
+      def on_line(_solution)
+        [Element.bare(fixed_length, wire.thickness)]
+      end
+
       private
 
       # A crossover adds two half loops, front and back. Each pair of a frame's rows grows by the width that was added,
@@ -58,10 +62,8 @@ module Core
 
       def work_up(_solution, maker)
         total = runs.sum * petals
-        WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total), joins: through(wire, [bead]), drawing: Lazy.new {
-          layout
-        },
-          lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: wire, closing_step: 'bind') })
+        WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total),
+          joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: wire, closing_step: 'bind') })
       end
 
       # Loops are worked from one wire; each frame has its own.

@@ -25,6 +25,11 @@ module Core
         @play ||= Measure::Length.sum(row.map(&:play)) + play_of_chain
       end
 
+      # A chain that takes the clasp lies at its tightest.
+      def on_line(_solution)
+        row.map { |part| part.kind == :chain ? Element.of(part, along: part.along / shrink) : Element.of(part) }
+      end
+
       private
 
       def row
@@ -43,6 +48,10 @@ module Core
       def work_up(_solution, _maker)
         WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new { layout },
           lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: End.new(item: row.first), last: End.new(item: row.last) })
+      end
+
+      def shrink
+        takes_clasp && chain_links.any? ? chain_links.size : 1
       end
 
       # One opening ring joins the two parts beside it.
@@ -68,10 +77,9 @@ module Core
 
       # A chain that takes the clasp is drawn drawn up to its tightest.
       def layout
-        shrink = takes_clasp && chain_links.any? ? 1.0 / chain_links.size : 1.0
         edge = 0.0
         row.map do |part|
-          along = part.along.to_mm * (part.kind == :chain ? shrink : 1.0)
+          along = part.along.to_mm / (part.kind == :chain ? shrink : 1)
           edge += along
           part_shape(part, part.kind, edge - (along / 2)).with(along: along)
         end

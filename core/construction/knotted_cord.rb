@@ -8,6 +8,8 @@ module Core
 
       # A knot lies about this many bundle thicknesses along the cord (from memory).
       KNOT_ALONG = 3
+      # and across it (from memory).
+      KNOT_ACROSS = Rational(9, 5)
       # Cord an overhand knot takes, in thicknesses of what is knotted (from memory).
       OVERHAND = 12
       # How far a sliding knot opens the piece, and the cord each end needs to be pulled by (from memory).
@@ -46,6 +48,13 @@ module Core
 
       def play
         closure == :slider ? Measure::Length.mm(SLIDER_PLAY_MM) : Measure::Length::ZERO
+      end
+
+      def on_line(solution)
+        bare = Element.bare(self.bare, bundle)
+        beaded = [tied, *elements(beads.expand), tied, bare]
+        before, after = closing_row
+        [*before, bare, *(beaded * solution.repeats), *after]
       end
 
       private
@@ -90,6 +99,19 @@ module Core
         WorkUp.new(parts: bead_uses + closing_parts, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
           drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
           anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
+      end
+
+      def tied(along = knot_length)
+        Element.new(along: along, height: bundle * Rational(KNOT_ACROSS, 2), width: bundle * KNOT_ACROSS, profile: :round)
+      end
+
+      # @return [(Array<Element>, Array<Element>)] before the first bare stretch and after the last
+      def closing_row
+        case closure
+        when :loop then [[Element.of(button), tied], [tied, Element.bare(button.outer / 2, bundle)]]
+        when :slider then [slider ? [Element.of(slider)] : [tied, tied], []]
+        else [[Element.of(cord_end)], [Element.of(cord_end)]]
+        end
       end
 
       def closing_parts
@@ -178,7 +200,7 @@ module Core
 
       def knot_shape(start)
         Shape.new(item: cord, role: :line, x: start + (knot_length.to_mm / 2), y: 0.0, along: knot_length.to_mm,
-          across: bundle.to_mm * 1.8, form: :knot)
+          across: bundle.to_mm * KNOT_ACROSS, form: :knot)
       end
     end
   end

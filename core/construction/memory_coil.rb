@@ -7,7 +7,7 @@ module Core
     class MemoryCoil < Base
       key :memory_coil
 
-      # A row is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source).
+      # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
       CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
       # Each end turned into a loop (common practice, no source).
       LOOP_MM = 10
@@ -30,6 +30,10 @@ module Core
       def fill
         @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length, step: pattern.unit_length * symmetric, height: tallest(pattern.unit),
           most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
+      end
+
+      def on_line(solution)
+        elements(row(solution.repeats).map(&:first))
       end
 
       private
@@ -73,7 +77,8 @@ module Core
 
       def cut(solution, maker)
         loops = Measure::Length.mm(LOOP_MM * 2)
-        whole = solution.length * CUT_FACTORS.fetch(maker.tails)
+        turn = solution.length / maker.wraps
+        whole = ((maker.measure || turn) * CUT_FACTORS.fetch(maker.tails_on(wire))) + (turn * (maker.wraps - 1))
         Cut.new(line: wire, count: rows, role: :row, body: solution.length, consumption: loops, tails: [whole - solution.length - loops, Measure::Length::ZERO].max)
       end
 

@@ -26,9 +26,20 @@ module Core
       end
 
       # Gaps stretch or shrink so that the target is met exactly.
-      def call(target:, maker:)
-        solution = Sizing::Repeats.solve(fill, target)
-        solution.is_a?(Sizing::OutOfReach) ? solution : work_up(solution.with(length: target, deviation: Measure::Length::ZERO), maker)
+      def solve(target)
+        solution = super
+        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(length: target, deviation: Measure::Length::ZERO)
+      end
+
+      def stretches?
+        true
+      end
+
+      # As the first layer lies.
+      def on_line(solution)
+        bare = Element.bare(true_gap(solution), line.thickness)
+        station = elements(held.map(&:first))
+        [Element.of(crimp), bare, *Array.new(solution.repeats) { [*station, bare] }.flatten, Element.of(crimp)]
       end
 
       private

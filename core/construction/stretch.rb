@@ -9,9 +9,6 @@ module Core
 
       key :stretch
 
-      # Elastic is cut about 1.5 times the beaded length (common practice, no source).
-      CUT_FACTOR = Rational(3, 2)
-
       parameter :elastic, :line
       parameter :pattern, :pattern
       parameter :hider, :part, of: %i[bead finishing], required: false
@@ -29,6 +26,10 @@ module Core
           height: tallest(pattern.unit), most: Pattern::LARGEST / [pattern.unit.size, 1].max)
       end
 
+      def on_line(solution)
+        elements(row(solution.repeats).map(&:first))
+      end
+
       private
 
       def row(repeats)
@@ -39,17 +40,15 @@ module Core
         doubled ? 2 : 1
       end
 
-      def work_up(solution, _maker)
+      def work_up(solution, maker)
         beads = row(solution.repeats)
-        WorkUp.new(parts: tally(beads), cuts: [cut(solution)], steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
-          layout(beads, solution)
-        },
-          lengths: lengths(solution), anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
+        WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.size),
+          joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution), anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
       end
 
-      def cut(solution)
-        body = solution.length * passes
-        Cut.new(line: elastic, count: 1, role: :elastic, body: body, consumption: Measure::Length::ZERO, tails: (body * CUT_FACTOR) - body)
+      def cut(solution, maker)
+        Cut.new(line: elastic, count: 1, role: :elastic, body: solution.length * passes, consumption: Measure::Length::ZERO,
+          tails: Tails.at(Tails::ELASTIC_MM, maker, elastic))
       end
 
       def lengths(solution)

@@ -10,8 +10,6 @@ module Core
 
       SCHOOLS = %i[flat folded covered clamshell].freeze
       CRIMP_TECHNIQUES = { flat: 'flat_crimp', folded: 'folded_crimp', covered: 'flat_crimp', clamshell: 'clamshell' }.freeze
-      # Beyond the beads a tail is buried through (common practice, no source).
-      BURIED_MM = 25
       # A seed bead by needle takes 7 s where a bead of 4 mm or more takes 5 (from memory).
       SMALL_BELOW = Measure::Length.mm(4)
       SMALL_EFFORT = Rational(7, 5)
@@ -27,7 +25,7 @@ module Core
       parameter :cover, :part, of: %i[cover clamshell], required: false
       parameter :finishing, :pattern, default: [].freeze
       parameter :start, :choice, of: %i[stopper first_end], default: :stopper
-      parameter :tails, :choice, of: %i[trimmed buried], default: :trimmed
+      parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
       parameter :bury_through, :integer, default: 3, range: 2..4
       parameter :filler, :part, of: %i[bead finishing], required: false
       parameter :filler_most, :integer, default: 0, range: 0..4
@@ -46,6 +44,10 @@ module Core
 
       def fill
         @fill ||= growth(mirror ? 2 : 1, terminal.along + finishing.fixed_length)
+      end
+
+      def on_line(solution)
+        elements([terminal, *sequence(solution).map(&:first), terminal])
       end
 
       private
@@ -106,9 +108,7 @@ module Core
       end
 
       def tail(beads, maker)
-        return Tails.at(Tails::CRIMPED_MM, maker, line) if tails == :trimmed
-
-        lengthwise(beads.first(bury_through).map(&:first)) + Measure::Length.mm(BURIED_MM)
+        Tails.crimped(maker, line, through: tails == :buried ? beads.first(bury_through).map(&:first) : [])
       end
 
       def steps(beads, solution)

@@ -13,6 +13,8 @@ module Core
       parameter :crimp, :part, of: %i[crimp]
       parameter :ring, :part, of: %i[ring]
       parameter :turns, :integer, default: 3, range: 1..12
+      parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
+      parameter :bury_through, :integer, default: 3, range: 2..4
 
       def problems
         [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
@@ -25,15 +27,24 @@ module Core
           most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
       end
 
-      def call(target:, maker:)
-        solution = Sizing::Repeats.solve(fill, straight(target - ring.along))
-        solution.is_a?(Sizing::OutOfReach) ? solution : work_up(solution, maker)
+      def solve(target)
+        super(straight(target - ring.along))
+      end
+
+      def path_length(solution)
+        hanging(solution.length) + ring.along
+      end
+
+      def on_line(solution)
+        [Element.of(ring), Element.bare(hanging(solution.length), widest)]
       end
 
       private
 
-      # A strand twisted t times about its neighbours at distance d follows a helix: s² = a² + (π·d·t)² (helix length).
-      # It hangs doubled, so a is twice what hangs.
+      # Strands that touch all round: their middles lie on a circle this many strand thicknesses wide (plane geometry).
+      AROUND = { 2 => 1.0, 3 => 2 / Math.sqrt(3), 4 => Math.sqrt(2) }.freeze
+
+      # A strand twisted t times follows a helix of that circle: s² = a² + (π·d·t)² (helix length). It hangs doubled, so a is twice what hangs.
       # @return [Measure::Length] straight length of a strand that hangs this long
       def straight(hanging)
         Measure::Length.mm(Math.hypot([hanging.to_mm, 0.0].max * 2, winding_mm))
@@ -45,21 +56,25 @@ module Core
       end
 
       def winding_mm
-        Math::PI * pattern.expand(1).map { |part| part.outer.to_mm }.max * turns
+        Math::PI * widest.to_mm * AROUND.fetch(strands) * turns
+      end
+
+      def widest
+        @widest ||= pattern.expand(1).map(&:outer).max
       end
 
       def work_up(solution, maker)
         beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
-        WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)], cuts: [cut(solution, maker)],
+        WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)], cuts: [cut(beads, solution, maker)],
           steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
                                                                         layout(beads, hanging(solution.length).to_mm)
                                                                       }, lengths: lengths(solution),
           ends: { first: End.new(item: ring) })
       end
 
-      def cut(solution, maker)
+      def cut(beads, solution, maker)
         Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-          tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
+          tails: Tails.crimped(maker, line, through: tails == :buried ? beads.first(bury_through).map(&:first) : []) * 2)
       end
 
       def lengths(solution)
@@ -68,17 +83,18 @@ module Core
       end
 
       def steps(beads)
+        finish = tails == :buried ? 'bury_tails' : 'trim_tails'
         [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
          step('first_loops', 'flat_crimp', strands, after: %w[cut]),
          step('string', 'stringing', beads * strands, after: %w[first_loops], values: { beads: beads }),
          step('second_loops', 'flat_crimp', strands, effort: Strung::SECOND_END_EFFORT, after: %w[string]),
-         step('trim_tails', 'trimming', 2 * strands, after: %w[second_loops], cautions: %i[cutting sharp_tails]),
+         step(finish, 'trimming', 2 * strands, after: %w[second_loops], cautions: %i[cutting sharp_tails]),
          step('twist', 'twisting', 1, after: %w[second_loops], values: { turns: turns }),
-         step('hang', 'ring', 1, after: %w[twist trim_tails], checkpoint: true, values: { loops: 2 * strands })]
+         step('hang', 'ring', 1, after: ['twist', finish], checkpoint: true, values: { loops: 2 * strands })]
       end
 
       def joins(beads)
-        through(line, beads) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2),
+        through(line, beads, passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2),
                                 Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 4 * strands)]
       end
 

@@ -16,6 +16,8 @@ module Core
       parameter :connector, :part, of: %i[connector]
       # Rings or wire links from each connector to the closure.
       parameter :link, :part, of: %i[ring connector], required: false
+      parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
+      parameter :bury_through, :integer, default: 3, range: 2..4
 
       def problems
         [(trouble('bead', :wrong_hole_count, lines: lines, holes: bead.lines) if bead.lines != lines),
@@ -26,6 +28,10 @@ module Core
       def fill
         @fill ||= Sizing::Fill.new(base: base, step: along(bead) + gap, height: bead.height_above_skin,
           most: Pattern::LARGEST / (lines * 4))
+      end
+
+      def on_line(solution)
+        elements(row(solution.repeats).map(&:first))
       end
 
       private
@@ -48,9 +54,8 @@ module Core
       end
 
       def work_up(solution, maker)
-        WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)], steps: steps(solution.repeats), joins: joins, drawing: Lazy.new {
-          layout(solution)
-        },
+        WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)],
+          steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
           lengths: lengths(solution), ends: %i[first last].to_h { |place| [place, End.new(item: link || connector)] },
           anchors: { centre: Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends') })
       end
@@ -67,7 +72,12 @@ module Core
       def cut(solution, maker)
         body = solution.length - ((connector.along + (link ? link.along : Measure::Length::ZERO)) * 2)
         Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO,
-          tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
+          tails: Tails.crimped(maker, line, through: buried(solution.repeats)) * 2)
+      end
+
+      # @return [Array<Catalogue::Part>] beads that a tail goes back through
+      def buried(repeats)
+        tails == :buried ? body_row(repeats).first(bury_through).map(&:first) : []
       end
 
       def lengths(solution)
@@ -87,24 +97,28 @@ module Core
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
          step('second_ends', 'flat_crimp', lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]),
          (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
-         step('trim_tails', 'trimming', 2 * lines, after: %w[second_ends], cautions: %i[cutting sharp_tails])].compact
+         step(tails == :buried ? 'bury_tails' : 'trim_tails', 'trimming', 2 * lines, after: %w[second_ends], cautions: %i[cutting sharp_tails])].compact
       end
 
       def joins
-        through(line, [bead, *between.expand]) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2),
+        through(line, [bead, *between.expand], passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2),
                                                   Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2)]
       end
 
       def layout(solution)
         length = solution.length.to_mm
         pitch = bead.outer.to_mm / lines
-        row = [*end_row, *body_row(solution.repeats), *end_row.reverse]
+        row = row(solution.repeats)
         at = running(row.map(&:first))
         across(lines, pitch).map { |y| line_shape(line, length, y) } + row.each_with_index.flat_map do |(part, role), i|
           %i[between crimp].include?(role) ? across(lines, pitch).map { |y|
             part_shape(part, role, at[i], y)
           } : [part_shape(part, role, at[i])]
         end
+      end
+
+      def row(repeats)
+        [*end_row, *body_row(repeats), *end_row.reverse]
       end
 
       def end_row

@@ -3,12 +3,10 @@
 module Core
   module Cutting
     # So many equal cuts of one line. exact: as worked out · length: as cut, rounded up to a length one can measure
-    CutNeed = Value.define(:line, :role, :count, :exact, :length, :body, :consumption, :tails)
+    CutNeed = Value.define(:line, :role, :count, :exact, :length, :body, :slack, :consumption, :tails)
 
     class CutNeed
-      # Nobody measures a cut closer than this; rounding goes up, never short.
-      STEP = Measure::Length.mm(5)
-
+      # Rounding goes up, never short.
       # @param cuts [Array<Construction::Cut>] @param times [Integer]
       # @param off_reel [Boolean] worked off the reel and cut when done: the reel itself is held, so one of two tails is saved
       # @return [Array<CutNeed>] equal cuts joined, longest first
@@ -16,9 +14,9 @@ module Core
         cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, _), same|
           cut = same.first
           tails = off_reel ? cut.tails / 2 : cut.tails
-          exact = cut.body + cut.consumption + tails
-          new(line: line, role: role, count: same.sum(&:count) * times, exact: exact, length: STEP * (exact / STEP).ceil,
-            body: cut.body, consumption: cut.consumption, tails: tails)
+          exact = cut.length - cut.tails + tails
+          new(line: line, role: role, count: same.sum(&:count) * times, exact: exact, length: cut.measured_to * (exact / cut.measured_to).ceil,
+            body: cut.body, slack: cut.slack, consumption: cut.consumption, tails: tails)
         end.sort_by { |need| -need.exact }
       end
 

@@ -14,6 +14,12 @@ module Core
         %i[length own].include?(body)
       end
 
+      # A stated length is made as stated.
+      # @param own [Measure::Length, nil] an attendee's @return [Measure::Length] what is added to the measure
+      def added_ease(own = nil)
+        flat? ? Measure::Length::ZERO : own || ease
+      end
+
       def path
         components.reject(&:hung_at)
       end

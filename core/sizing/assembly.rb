@@ -4,23 +4,42 @@ module Core
   module Sizing
     # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
     class Assembly
+      GIVING = %i[elastic memory_wire].freeze
+
       # @param work_ups [Hash{String=>Construction::WorkUp}]
-      def initialize(blueprint, worn, target, work_ups)
+      # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line @param bend [Bend]
+      def initialize(blueprint, worn, target, bend, work_ups)
         @blueprint = blueprint
         @design = blueprint.design
         @worn = worn
         @target = target
-        @work_ups = work_ups
+        @bend = bend
+        @work_ups = loosened(work_ups)
         @path = @design.path.map { |component| [component.key, work_ups.fetch(component.key)] }
       end
 
       # @return [Piece]
       def piece
-        Piece.new(worn: @worn, inside: inside, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
+        Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
           drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
       end
 
       private
+
+      # The slack is shared by what lies on the path, in proportion; elastic and memory wire give by themselves.
+      def loosened(work_ups)
+        long = Measure::Length.sum(@design.path.map { |component| work_ups.fetch(component.key).lengths.beaded })
+        on_path = @design.path.map(&:key)
+        work_ups.to_h do |key, work_up|
+          next [key, work_up] unless on_path.include?(key) && @bend.slack.positive? && work_up.cuts.any?
+
+          [key, work_up.with(cuts: work_up.cuts.map { |cut| loosened_cut(cut, @bend.slack * (work_up.lengths.beaded / long)) })]
+        end
+      end
+
+      def loosened_cut(cut, slack)
+        GIVING.include?(cut.line.kind) ? cut : cut.with(slack: slack)
+      end
 
       def on_line
         @on_line ||= Measure::Length.sum(@path.map { |_, work_up| work_up.lengths.beaded })
@@ -31,7 +50,7 @@ module Core
       end
 
       def inside
-        @blueprint.inside(on_line)
+        @inside ||= @blueprint.inside(on_line, @bend)
       end
 
       def offsets
@@ -110,6 +129,7 @@ module Core
         @work_ups.flat_map do |key, work_up|
           placed = ->(keys) { keys.map { |step| "#{key}/#{step}" } }
           work_up.steps.map { |step|
+            step = step.with(values: step.values.merge(slack: @bend.slack)) if step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
             step.with(key: "#{key}/#{step.key}", after: placed.(step.after) + held_open.fetch([key, step.key], []),
               rather_after: placed.(step.rather_after))
           }
@@ -131,14 +151,14 @@ module Core
         @path.flat_map do |_, work_up|
           made = work_up.lengths
           made.options.map do |other|
-            inside = @blueprint.inside(on_line + (other.length - made.beaded))
+            inside = @blueprint.inside(on_line + (other.length - made.beaded), @bend)
             other.with(length: inside, repeats: repeats - made.repeats + other.repeats, options: [])
           end
         end
       end
 
       def working
-        Working.new(@blueprint, @worn, @target, @path.to_h, on_line, inside).terms
+        Working.new(@blueprint, @worn, @target, @path.to_h, on_line, inside, @bend.allowance).terms
       end
     end
   end

@@ -16,60 +16,56 @@ module Core
         refuse_fixed if @path.none? { |m| m.construction.fill } && design.body != :own
         @hung = design.hung.map { |component| member(component, table) }
         @fixed_work_ups = {}
-        @filling, @fixed = @path.partition { |m| m.construction.fill }
+        @bends = {}
+        filling, @fixed = @path.partition { |m| m.construction.fill }
+        @filling = filling.partition { |m| !m.construction.stretches? }.flatten(1)
       end
 
-      # @return [Measure::Length] hole axis above the skin: the tallest bead that repeats carries the line there
-      def height
-        design.flat? ? Measure::Length::ZERO : @filling.map { |m| m.construction.fill.height }.max || Measure::Length::ZERO
-      end
-
-      # @param worn [Measure::Length] the inside length asked for
+      # What the thickness of the parts takes depends on what is made, and the other way round: both are found in turns.
+      # @param measure [Measure::Length] of the body @param ease [Measure::Length] added to it
       # @param maker [Construction::Maker]
       # @return [Piece, OutOfReach]
-      def fit(worn, maker)
-        target = around(worn)
-        share = @filling.empty? ? nil : (target - fixed_length - (play / 2)) / @filling.size
-        return ends_too_long(target, share) if share && !share.positive?
+      def fit(measure, maker, ease: Measure::Length::ZERO)
+        maker = maker.with(measure: measure, wraps: design.wraps)
+        worn = measure + ease
+        bend = first_guess
+        solutions = nil
+        ROUNDS.times do
+          before = solutions
+          solutions = solve(around(worn, bend))
+          return solutions if solutions.is_a?(OutOfReach)
+          break if before && alike?(solutions, before)
 
-        work_ups = (@path + @hung).to_h { |m| [m.component.key, work_up(m, share, maker)] }
-        work_ups.values.find { |w| w.is_a?(OutOfReach) } || Assembly.new(self, worn, target, work_ups).piece
+          bend = bend_of(solutions)
+        end
+        Assembly.new(self, worn, around(worn, bend), bend, made(solutions, maker)).piece
       end
+
+      # Rounds until a length holds; two are the rule.
+      ROUNDS = 8
+      CLOSE_ENOUGH = Measure::Length.mm(0.5)
 
       # A usual adult's measures in millimetres, to show a design before anybody is sized (from memory).
       USUAL_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
 
       # @return [Piece, OutOfReach] at a usual size
       def fit_usual(maker = Construction::Maker.new)
-        fit(design.body == :own ? own_size : Measure::Length.mm(USUAL_MM.fetch(design.body)) + design.ease, maker)
+        fit(design.body == :own ? own_size : Measure::Length.mm(USUAL_MM.fetch(design.body)), maker, ease: design.added_ease)
       end
 
-      # What does not fill comes out the same for every wearer.
-      def work_up(member, share, maker)
-        return member.construction.call(target: share, maker: maker) if member.construction.fill
-
-        @fixed_work_ups[[member.component.key, maker]] ||= member.construction.call(target: nil, maker: maker)
-      end
-
-      # @return [OutOfReach] the components of fixed length leave nothing for the rest
-      def ends_too_long(target, share)
-        by = { by: Measure::Length.mm(1) - share }
-        OutOfReach.new(target: target, causes: [Cause.new(code: :ends_too_long, values: { ends: target - share, target: target })],
-          cures: [Cause.new(code: :take_out, values: by), Cause.new(code: :wear_longer, values: by)])
-      end
-
-      def around(worn)
-        ((worn + Allowance.for_height(height)) * design.wraps) + design.overlap
+      # @return [Measure::Length] along the line, for an inside length
+      def around(worn, bend)
+        ((worn + bend.allowance) * design.wraps) + design.overlap
       end
 
       # @return [Measure::Length] inside length of a path this long; the inverse of #around
-      def inside(on_line)
-        ((on_line - design.overlap) / design.wraps) - Allowance.for_height(height)
+      def inside(on_line, bend)
+        ((on_line - design.overlap) / design.wraps) - bend.allowance
       end
 
       # @return [Measure::Length] the size of a design that does not depend on its wearer
       def own_size
-        inside(fixed_length)
+        inside(fixed_length, Bend.new)
       end
 
       def fixed_length
@@ -81,6 +77,81 @@ module Core
       end
 
       private
+
+      # The limit of many small parts: the line runs at the tallest part that repeats, 2π times its height longer (circle geometry).
+      def first_guess
+        tallest = @filling.map { |m| m.construction.fill.height }.max
+        design.flat? || tallest.nil? ? Bend.new : Bend.new(allowance: tallest * (2 * Math::PI))
+      end
+
+      # Several that fill share what is left; each takes up what those before it left over, and what can stretch comes last.
+      # @return [Hash{Member=>Solution}, OutOfReach]
+      def solve(target)
+        left = target - fixed_length - (play / 2)
+        return ends_too_long(target, left) if @filling.any? && !left.positive?
+
+        share = left / [@filling.size, 1].max
+        solutions = {}
+        @filling.each_with_index do |member, i|
+          found = solutions[member] = member.construction.solve(left / (@filling.size - i))
+          return found if found.is_a?(OutOfReach)
+
+          left -= member.construction.path_length(found)
+        end
+        @hung.select { |m| m.construction.fill }.each { |member| solutions[member] = member.construction.solve(share) }
+        solutions.values.grep(OutOfReach).first || solutions
+      end
+
+      def alike?(some, others)
+        some.all? do |member, solution|
+          other = others.fetch(member)
+          solution.repeats == other.repeats && solution.fillers == other.fillers && (solution.length - other.length).abs < CLOSE_ENOUGH
+        end
+      end
+
+      # @return [Hash{String=>Construction::WorkUp}]
+      def made(solutions, maker)
+        (@path + @hung).to_h { |m| [m.component.key, work_up(m, solutions[m], maker)] }
+      end
+
+      # What does not fill comes out the same for every wearer.
+      def work_up(member, solution, maker)
+        return member.construction.make(solution, maker) if solution
+
+        @fixed_work_ups[[member.component.key, maker.tails, maker.by_line]] ||= member.construction.make(nil, maker)
+      end
+
+      # A piece with a size of its own is not closed round anything. Whoever makes the same shares what was worked out.
+      def bend_of(solutions)
+        return Bend.new if design.body == :own
+
+        @bends[solutions.values.map { |solution| [solution.repeats, solution.fillers, solution.length] }] ||= bent(solutions)
+      end
+
+      def bent(solutions)
+        line = ClosedLine.new(row(solutions), wraps: design.wraps, overlap: design.overlap)
+        return Bend.new(slack: line.slack) if design.flat?
+
+        on_line = fixed_length + Measure::Length.sum(@filling.map { |member| member.construction.path_length(solutions.fetch(member)) })
+        Bend.new(allowance: ((on_line - design.overlap) / design.wraps) - line.inside, slack: line.slack)
+      end
+
+      # What lies before the first that fills reads outward from it, so it is turned round.
+      # @return [Array<Construction::Element>] all that is on the path, in order
+      def row(solutions)
+        leading = @path.take_while { |member| member.construction.fill.nil? }
+        @path.flat_map do |member|
+          elements = member.construction.on_line(solutions[member])
+          leading.include?(member) ? elements.reverse : elements
+        end
+      end
+
+      # @return [OutOfReach] the components of fixed length leave nothing for the rest
+      def ends_too_long(target, left)
+        by = { by: Measure::Length.mm(1) - left }
+        OutOfReach.new(target: target, causes: [Cause.new(code: :ends_too_long, values: { ends: target - left, target: target })],
+          cures: [Cause.new(code: :take_out, values: by), Cause.new(code: :wear_longer, values: by)])
+      end
 
       def member(component, table)
         construction = construction(component)

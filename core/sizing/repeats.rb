@@ -19,10 +19,10 @@ module Core
       end
 
       def candidates(fill, target)
-        around = ((target - fill.base) / fill.step).floor
-        (around - 1..around + 1).flat_map do |repeats|
-          next [] unless repeats.between?(fill.fewest, fill.most)
-
+        room = fill.filler ? fill.filler.step * fill.filler.most : Measure::Length::ZERO
+        fewest = ((target - fill.base - room) / fill.step).floor - 1
+        most = ((target - fill.base) / fill.step).floor + 1
+        (fewest.clamp(fill.fewest, fill.most)..most.clamp(fill.fewest, fill.most)).flat_map do |repeats|
           (0..(fill.filler ? fill.filler.most : 0)).map { |fillers| solution(fill, target, repeats, fillers) }
         end
       end

@@ -4,13 +4,15 @@ module Core
   module Sizing
     # How a piece's length came about, line by line: from the size asked for to the line, and from the line to the finished size.
     class Working
-      def initialize(blueprint, worn, target, path, on_line, inside)
+      # @param allowance [Measure::Length] what the parts' thickness takes of the line, for one turn
+      def initialize(blueprint, worn, target, path, on_line, inside, allowance)
         @blueprint = blueprint
         @worn = worn
         @target = target
         @path = path
         @on_line = on_line
         @inside = inside
+        @allowance = allowance
       end
 
       # @return [Array<Term>]
@@ -29,9 +31,7 @@ module Core
       end
 
       def allowance
-        return [] if @blueprint.height.zero?
-
-        [term(:plus, :height, Allowance.for_height(@blueprint.height), height: @blueprint.height, diameter: @blueprint.height * 2)]
+        @allowance.zero? ? [] : [term(:plus, :thickness, @allowance)]
       end
 
       def made
@@ -47,10 +47,12 @@ module Core
       end
 
       def back
-        return [] if @blueprint.height.zero?
+        return [] if @allowance.zero?
 
-        [term(:minus, :height, Allowance.for_height(@blueprint.height), height: @blueprint.height, diameter: @blueprint.height * 2),
-         term(:equals, :finished, @inside)]
+        [(term(:minus, :overlap, @blueprint.design.overlap) if @blueprint.design.overlap.positive?),
+         (term(:shared, :turns, nil, wraps: @blueprint.design.wraps) if @blueprint.design.wraps > 1),
+         term(:minus, :thickness, @allowance),
+         term(:equals, :finished, @inside)].compact
       end
 
       def term(operation, code, length, **values)

@@ -44,9 +44,11 @@ RSpec.describe Core::Construction do
         expect(drawn).to all(satisfy { |s| s.x.between?(0, work_up.lengths.beaded.to_mm) })
       end
 
-      it 'shows a working that adds up, and comes within half a unit of the target' do
+      it 'shows a working that adds up, names all that lies on the line, and comes within half a unit of the target' do
         lengths = work_up.lengths
         expect(Core::Measure::Length.sum(lengths.working.map(&:length))).to eq(lengths.beaded) if lengths.working.any?
+        placed = construction.on_line(construction.fill && construction.solve(mm(180)))
+        expect((Core::Measure::Length.sum(placed.map(&:along)) - lengths.beaded).abs).to be < mm(0.001)
         expect((lengths.beaded - mm(180)).abs).to be <= lengths.unit / 2 + mm(0.1) if lengths.repeats
       end
 
@@ -80,10 +82,11 @@ RSpec.describe Core::Construction do
       expect(counts['round_8'] - counts['disc_2']).to eq(1)
     end
 
-    # Common practice, no source: about 280 for a 180 piece, 75 an end for beginners, buried tails the beads plus 25.
+    # Common practice, no source: about 280 for a 180 piece, 75 an end for beginners, buried tails the beads plus 25, and never less than hands need.
     [[3, {}, 100],
      [1, {}, 150],
-     [3, { tails: 'buried', bury_through: 2 }, (8 + 8 + 25) * 2]].each do |level, parameters, tails|
+     [3, { tails: 'buried', bury_through: 4 }, (8 + 8 + 8 + 8 + 25) * 2],
+     [1, { tails: 'buried', bury_through: 4 }, 150]].each do |level, parameters, tails|
       it "leaves #{tails} mm of tails at level #{level} with #{parameters}" do
         expect(front(level: level, **parameters).cuts.first.tails).to eq(mm(tails))
       end
@@ -167,11 +170,11 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
   end
 
-  # Common practice, no source: 300 of elastic for 190 of beads, about 1.5 times.
-  it 'cuts elastic one and a half times the beaded length, the bead that hides the knot first' do
+  # Common practice, no source: 300 of elastic for 190 of beads, a hand's length more.
+  it 'cuts elastic a hand longer than the beads, the bead that hides the knot first' do
     work_up = built(:stretch, samples[:stretch])
     expect([work_up.cuts.first.length,
-            work_up.layout[1].item.key]).to eq([work_up.lengths.beaded * Rational(3, 2), 'round_12'])
+            work_up.layout[1].item.key]).to eq([work_up.lengths.beaded + mm(110), 'round_12'])
     expect {
       built(:stretch, samples[:stretch],
         elastic: 'cable')
@@ -195,14 +198,17 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       end
     end
 
-    # Common practice, no source: wrist × 1.25 to 1.33, then trim.
+    # Common practice, no source: one turn wrist × 1.25 to 1.33, each further turn a turn, then trim.
     { lean: 1.25, usual: 1.29, generous: 1.33 }.each do |tails, factor|
-      it "cuts a row #{factor} times its length when tails are #{tails}" do
+      it "cuts a turn #{factor} times the wrist when tails are #{tails}, and a turn more for each further one" do
         construction = Core::Construction::Registry.fetch(:memory_coil).build(
           samples[:memory_coil].transform_keys(&:to_s), sample_table
         )
-        work_up = construction.call(target: mm(180), maker: Core::Construction::Maker.new(tails: tails))
-        expect(work_up.cuts.first.length / work_up.lengths.beaded).to be_within(1e-6).of(factor)
+        cut = ->(target, wraps) {
+          construction.call(target: mm(target), maker: Core::Construction::Maker.new(tails: tails, measure: mm(160), wraps: wraps)).cuts.first
+        }
+        expect(cut.(180, 1).length).to eq(mm(160) * factor.rationalize(1e-9r))
+        expect(cut.(540, 3).length - cut.(180, 1).length).to be_between(mm(355), mm(365))
       end
     end
   end

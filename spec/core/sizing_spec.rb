@@ -1,24 +1,22 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Sizing do
-  # Circle geometry: a line at height h over a circle of circumference C is C + 2πh long; C + πd for rounds.
-  {
-    [190, 'round_8'] => 190 + (Math::PI * 8),
-    [150, 'round_6'] => 150 + (Math::PI * 6),
-    [240, 'seed'] => 240 + (Math::PI * 3)
-  }.each do |(worn, bead), on_line|
-    it "asks #{on_line.round(1)} mm of line for #{worn} mm worn in #{bead}" do
-      expect(fit(design(strung(pattern: pattern({ fill: [bead] }))), worn).target.to_mm).to be_within(1e-6).of(on_line)
+  # Circle geometry: the smooth circle asks for C + πd of round beads; touching balls ask for about π²d/6n less (n = 22 to 77 here).
+  { [190, 'round_8'] => 8, [150, 'round_6'] => 6, [240, 'seed'] => 3 }.each do |(worn, bead), wide|
+    it "asks for little less than a smooth circle round #{worn} mm in #{bead}" do
+      piece = fit(design(strung(pattern: pattern({ fill: [bead] }))), worn)
+      expect(worn + (Math::PI * wide) - piece.target.to_mm).to be_within(0.25).of((Math::PI**2) * wide / (6 * piece.parts.find { |use| use.part.key == bead }.count))
+      expect(piece.inside - piece.worn).to eq(piece.on_line - piece.target)
     end
   end
 
   it 'keeps the hole height a part states: a flat bead adds less than a round one' do
-    table = sample_table.with(parts: sample_table.parts.merge('round_8' => part('round_8', 8, hole_height: mm(1.5))))
-    piece = Core::Sizing::Blueprint.new(bracelet, table).fit(mm(190), Core::Construction::Maker.new)
-    expect(piece.target.to_mm).to be_within(1e-6).of(190 + (2 * Math::PI * 1.5))
+    flat = sample_table.with(parts: sample_table.parts.merge('round_8' => part('round_8', 8, hole_height: mm(1.5))))
+    added = [flat, sample_table].map { |table| Core::Sizing::Blueprint.new(bracelet, table).fit(mm(190), Core::Construction::Maker.new).target - mm(190) }
+    expect(added.first).to be < added.last / 2
   end
 
-  # 190 worn + π·8 = 215.1; nine units of 8 + 8 + 6 and ends of 17 lie nearest to it.
+  # 190 worn + π·8 = 215.1 on a smooth circle; nine units of 8 + 8 + 6 and ends of 17 lie nearest to it.
   it 'fills 190 mm worn with nine repeats of 22 beside ends of 17' do
     ends = component('clasp_end', :findings, parts: pattern('clasp', 'extender'))
     table = sample_table.with(parts: sample_table.parts.merge('extender' => part('extender', 1, 4, kind: :extender),
@@ -27,12 +25,12 @@ RSpec.describe Core::Sizing do
     piece = Core::Sizing::Blueprint.new(whole, table).fit(mm(190), Core::Construction::Maker.new)
     expect([piece.work_ups['front'].lengths.repeats,
             piece.on_line,
-            piece.inside.to_mm.round(1)]).to eq([9, mm(215), 189.9])
+            piece.inside.to_mm.round(1)]).to eq([9, mm(215), 190.3])
   end
 
   it 'counts wraps, overlap and an adjustable closure in' do
     wrapped = fit(design(strung, wraps: 3, overlap: mm(20)), 170)
-    expect(wrapped.target.to_mm).to be_within(1e-6).of(((170 + (Math::PI * 8)) * 3) + 20)
+    expect(wrapped.target.to_mm).to be_within(1.5).of(((170 + (Math::PI * 8)) * 3) + 20)
     adjustable = fit(design(strung, component('end', :findings, parts: pattern('ring', 'extender'))), 175)
     expect(adjustable.inside..(adjustable.inside + adjustable.play)).to cover(mm(175))
     expect(adjustable.deviation).to eq(mm(0))
@@ -55,7 +53,7 @@ RSpec.describe Core::Sizing do
         pieces = [130, 171, 222, 318].map { |worn| fit(design(front), worn) }.grep(Core::Sizing::Piece)
         pieces.each do |piece|
           work_up = piece.work_ups['front']
-          expect((piece.on_line - piece.target).abs).to be <= work_up.lengths.unit / 2
+          expect((piece.on_line - piece.target).abs).to be <= (work_up.lengths.unit / 2) + mm(0.5)
           drawn = work_up.layout.reject { |s| s.role == :line }.sort_by(&:x).map { |s| s.item.key }
           expect(drawn).to eq(drawn.reverse) if front.parameters['mirror']
           expect(drawn.size).to eq(work_up.parts.sum(&:count))

@@ -42,7 +42,7 @@ module Web
 
       # @return [Core::Sizing::Piece, Core::Sizing::OutOfReach, nil] nil when it cannot be built
       def piece
-        built && @piece ||= built.fit(worn, Core::Construction::Maker.at(2, design.tails))
+        built && @piece ||= built.fit(asked, Core::Construction::Maker.at(2, design.tails), ease: design.added_ease)
       end
 
       def drawn?
@@ -220,8 +220,8 @@ module Web
         @built = nil
       end
 
-      def worn
-        design.body == :own ? built.own_size : measure + design.ease
+      def asked
+        design.body == :own ? built.own_size : measure
       end
 
       def span

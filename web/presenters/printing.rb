@@ -4,7 +4,7 @@ module Web
   module Presenters
     # How values are said on a page, for presenters that know the unit.
     module Printing
-      SIGNS = { start: '', plus: '+', minus: "\u2212", times: "\u00d7", part: '+', equals: '=' }.freeze
+      SIGNS = { start: '', plus: '+', minus: "\u2212", times: "\u00d7", shared: "\u00f7", part: '+', equals: '=' }.freeze
 
       def length(value, signed: false)
         Formats::LengthPrint.call(value, unit, signed: signed)

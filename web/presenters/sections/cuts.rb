@@ -11,10 +11,6 @@ module Web
           Core::Construction::Tails::POLICIES
         end
 
-        def rounded_to
-          length(Core::Cutting::CutNeed::STEP)
-        end
-
         # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
         def cuts_of(line)
           plan.kits.flat_map { |person|
@@ -31,7 +27,7 @@ module Web
           tail = share.(cut.tails) / 2
           %(<svg class="cut-bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" ) +
             %(width="#{share.(cut.length)}" height="6"/>) +
-            %(<rect class="body" x="#{tail}" width="#{share.(cut.body + cut.consumption)}" height="6"/></svg>)
+            %(<rect class="body" x="#{tail}" width="#{share.(cut.body + cut.slack + cut.consumption)}" height="6"/></svg>)
         end
 
         def bar_drawing(bar)
