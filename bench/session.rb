@@ -14,7 +14,7 @@ TOOLS = [4, 4, 3, 6, 5, 4].freeze
 people = (0...12).map { |p| S::Model::Person.new(key: p.to_s, tasks: (0...25).map { |s| S::Model::Work.new(minutes: 1.0 + (((p * 7) + (s * 3)) % 11 / 5.0), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) }) }
 model = S::Model.new(people: people, tools: TOOLS.each_with_index.to_h { |number, i|
   ["t#{i}", number]
-}, demonstrations: [], helpers: 1, minutes: 120, sigmas: [0.4], between: 0.2, slots: 25)
+}, demonstrations: [], helpers: 1, minutes: 120, sigmas: [0.4], between: 0.2)
 
 def seconds
   started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
@@ -66,7 +66,7 @@ large = S::Model.new(people: (0...24).map { |p|
 },
   tools: TOOLS.each_with_index.to_h { |number, i|
     ["t#{i}", number]
-  }, demonstrations: [], helpers: 2, minutes: 240, sigmas: [0.4], between: 0.2, slots: 60)
+  }, demonstrations: [], helpers: 2, minutes: 240, sigmas: [0.4], between: 0.2)
 puts "first answer, 24 people × 60 steps            #{Bench.summary(Bench.milliseconds(7) {
   S::Simulation.new(large).then { |sim|
     S::Forecast.of(sim,

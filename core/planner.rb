@@ -173,7 +173,7 @@ module Core
 
     # @return [Hash{String=>Integer}] how many of each tool one attendee's steps need at once, at the most
     def held_at_once(list)
-      @held[list] ||= list.items.map { |item| item.skill.tools.tally }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
+      @held[list] ||= list.items.map { |item| item.holding.held }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
     end
 
     def tasks(list, attendee)
@@ -182,7 +182,7 @@ module Core
         demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
         shown[item.skill.key] = true
         Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason,
-          demonstration_minutes: demonstration, minutes: minutes_of(item, attendee))
+          demonstration_minutes: demonstration, minutes: minutes_of(item, attendee), holding: item.holding)
       end
     end
 

@@ -5,8 +5,9 @@ module Core
     # A piece of work. after: keys of steps that must be done before · rather_after: of steps better done before, where schools allow both
     # effort: times the technique's usual time · preparable: can be done before class · optional: a shorter variant leaves it out
     # waits: minutes it must be left alone afterwards, for drying · adds: roles of what it puts on the piece, for a drawing of the state
+    # keeps: {tool key => key of the step that frees it}, what stays with the piece until then
     # text: wording key · values: what its wording says
     StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false, checkpoint: false,
-      optional: false, waits: 0, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
+      optional: false, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
   end
 end

@@ -31,11 +31,12 @@ module Core
       end
 
       def stop_end
-        step('stop_end', 'bead_stopper', @strands, after: %w[cut_line])
+        step('stop_end', 'bead_stopper', @strands, after: %w[cut_line], keeps: { 'bead_stopper' => 'first_end' })
       end
 
       def lay_out
-        step('lay_out', 'measuring', 1, rather_after: %w[cut_line], values: { beads: @beads.size * @strands }, preparable: true)
+        step('lay_out', 'measuring', 1, rather_after: %w[cut_line], values: { beads: @beads.size * @strands }, preparable: true,
+          keeps: { 'bead_mat' => 'string' })
       end
 
       def string

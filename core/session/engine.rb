@@ -12,8 +12,8 @@ module Core
       TICKS = 60_000
       FOREVER = 1 << 60
       COARSE_BITS = Spread::COARSE.bit_length - 1
-      KINDS = %i[away work tools group help helped watching checkpoint checked optional done].freeze
-      AWAY, WORK, TOOLS, GROUP, HELP, HELPED, WATCHING, CHECKPOINT, CHECKED, OPTIONAL, DONE = *0...KINDS.size
+      KINDS = %i[away work tools group help helped watching checkpoint checked drying optional done].freeze
+      AWAY, WORK, TOOLS, GROUP, HELP, HELPED, WATCHING, CHECKPOINT, CHECKED, DRYING, OPTIONAL, DONE = *0...KINDS.size
 
       # @param model [Model]
       def initialize(model)
@@ -21,8 +21,8 @@ module Core
         @people = model.people.size
         @begins = model.people.map { |person| ticks(person.begins) }
         @tools = model.tools.keys
-        lucks = model.sigmas.map { |sigma| Luck.of(sigma) }
-        @steps = model.people.map { |person| person.tasks.map { |task| Step.new(task, lucks[task.sigma], @tools) } }
+        lucks = model.sigmas.map { |sigma| Luck.of(sigma, model.stuck) }
+        @steps = model.people.map { |person| steps_of(person, lucks) }
         @must = model.people.map { |person| person.tasks.take_while { |task| !task.optional }.size }
         @between = Spread.table(model.between)
         @visits = Spread.table(HELP_SIGMA)
@@ -35,49 +35,58 @@ module Core
 
       # How times of one spread turn out. table: multipliers by random number · stuck_from: number from which somebody is stuck
       Luck = Value.define(:table, :stuck_from) do
-        def self.of(sigma)
+        def self.of(sigma, stuck)
           table = Spread.table(sigma)
-          new(table: table, stuck_from: (table.bsearch_index { |luck| luck > STUCK } || Spread::PLACES) * Spread::COARSE)
+          new(table: table, stuck_from: (table.bsearch_index { |luck| luck > stuck } || Spread::PLACES) * Spread::COARSE)
         end
       end
 
       # A task as the engine uses it. ticks: on average · table: multipliers of that by random number · stuck_from: number from which
       # somebody is stuck · tool, held: the first tool it needs, nil for none
-      # more: further ones · help_below: random numbers under it call for help · kind: WORK or OPTIONAL
+      # more: further ones · gives: [(tool, number)] put back · dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
+      # help_below: random numbers under it call for help · kind: WORK or OPTIONAL
       class Step
-        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :kind
+        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :dries, :needs_dry, :kind
 
         # @param luck [Luck] @param tools [Array<String>] keys of those that can be waited for
-        def initialize(task, luck, tools)
+        # @param slot [Integer] place of its random numbers @param needs_dry [Array<Integer>, nil] places of tasks
+        def initialize(task, luck, tools, slot, needs_dry)
           @ticks = task.minutes.to_f * TICKS
           @table = luck.table
           @stuck_from = luck.stuck_from
           @help_below = (task.help * Spread::STEPS).round
           @checks = task.check
-          @slot = Draws::OWN + (task.slot * Draws::EACH)
+          @slot = slot
+          @dries = task.dries.positive? ? (task.dries * TICKS).round : nil
+          @needs_dry = needs_dry
           @showing = task.demonstration
           @kind = task.optional ? OPTIONAL : WORK
-          (@tool, @held), *more = task.tools.filter_map { |key, held| (at = tools.index(key)) && [at, held] }
+          (@tool, @held), *more = known(task.takes || task.tools, tools)
           @more = more.empty? ? nil : more
+          @gives = known(task.gives || task.tools, tools)
+        end
+
+        private
+
+        def known(numbers, tools)
+          numbers.filter_map { |key, number| (at = tools.index(key)) && [at, number] }
         end
       end
 
       # How much one visit differs from another (from memory).
       HELP_SIGMA = 0.5
-      # Beyond this multiple of its usual time somebody is stuck and calls, whatever their luck (from memory).
-      STUCK = 1.9
 
-      # @param draws [Array<Array<Integer>>] see Draws
+      # @param draws [(Array<Array<Array<Integer>>>, Integer)] see Draws#at
       # @return [Engine] itself, with what came of it
       def run(draws)
-        @draws = draws
+        @draws, @at = draws
         reset
         @people.times { |person| arrive_at(person) }
         loop do
           while (@now = @moments.min) < FOREVER
             happens(@moments.index(@now))
           end
-          break unless held_up?
+          break unless held_up? || shares_a_tool?
         end
         self
       end
@@ -116,7 +125,8 @@ module Core
         @step = Array.new(@people)
         @left = Array.new(@people)
         @finished = Array.new(@people, 0)
-        @pace = @draws.map { |numbers| @between[numbers[0] >> COARSE_BITS] }
+        @pace = @draws.map { |slots| @between[slots[0][@at] >> COARSE_BITS] }
+        @dry_at = Array.new(@people) { {} }
         @free = @model.tools.values
         @for_tools = []
         @helpers = @model.helpers
@@ -130,8 +140,8 @@ module Core
 
       # Some come late; nobody begins before their time.
       def arrive_at(person)
-        numbers = @draws[person]
-        late = numbers[1] < @model.late_share * Spread::STEPS ? ticks(-Math.log(1 - numbers[2].fdiv(Spread::STEPS)) * @model.late_minutes) : 0
+        own = @draws[person][0]
+        late = own[@at + 1] < @model.late_share * Spread::STEPS ? ticks(-Math.log(1 - own[@at + 2].fdiv(Spread::STEPS)) * @model.late_minutes) : 0
         @moments[person] = [@begins[person], late].max
       end
 
@@ -165,6 +175,7 @@ module Core
         step = @step[person] = @steps[person][place]
         return waits(person, DONE) if step.nil?
         return comes_to_see(person, step.showing) if step.showing && !@saw[step.showing][person]
+        return if step.needs_dry && waits_for_drying?(person, step)
         return works(person, step) if takes_tools?(step)
 
         @for_tools << person
@@ -172,11 +183,10 @@ module Core
       end
 
       def works(person, step)
-        numbers = @draws[person]
-        slot = step.slot
-        number = numbers[slot]
+        numbers = @draws[person][step.slot]
+        number = numbers[@at]
         takes = (step.ticks * step.table[number >> COARSE_BITS] * @pace[person]).to_i
-        call = numbers[slot + 1]
+        call = numbers[@at + 1]
         if call < step.help_below || number >= step.stuck_from
           before = call < step.help_below ? takes * call / step.help_below : takes * call / Spread::STEPS
           @left[person] = takes - before
@@ -192,7 +202,7 @@ module Core
 
       def is_helped(person)
         @helpers -= 1
-        @moments[person] = @now + (@visit_ticks * @visits[@draws[person][@step[person].slot + 2] >> COARSE_BITS]).to_i
+        @moments[person] = @now + (@visit_ticks * @visits[@draws[person][@step[person].slot][@at + 2] >> COARSE_BITS]).to_i
         turn(person, HELPED)
       end
 
@@ -218,6 +228,7 @@ module Core
 
       def ends_step(person)
         step = @step[person]
+        @dry_at[person][@place[person]] = @now + step.dries if step.dries
         hand_back(step)
         return leaves_step(person) unless step.checks
 
@@ -240,6 +251,16 @@ module Core
         begins_step(person)
       end
 
+      # The piece waits until it is dry.
+      def waits_for_drying?(person, step)
+        dry = step.needs_dry.filter_map { |place| @dry_at[person][place] }.max
+        return false if dry.nil? || dry <= @now
+
+        @moments[person] = dry
+        turn(person, DRYING)
+        true
+      end
+
       # All it needs at once, or nothing.
       def takes_tools?(step)
         tool = step.tool or return true
@@ -253,10 +274,9 @@ module Core
 
       # Whoever waits gets what there is in the order in which they came; who cannot yet does not hold up who can.
       def hand_back(step)
-        return if step.tool.nil?
+        return if step.gives.empty?
 
-        @free[step.tool] += step.held
-        step.more&.each { |tool, held| @free[tool] += held }
+        step.gives.each { |tool, number| @free[tool] += number }
         place = 0
         while (person = @for_tools[place])
           if takes_tools?(@step[person])
@@ -327,6 +347,26 @@ module Core
         @now = @since.max
         is_due(showing)
         true
+      end
+
+      # Nobody can go on because each keeps what another waits for: the first to come borrows it from a neighbour.
+      def shares_a_tool?
+        person = @for_tools.shift or return false
+
+        @now = @since.max
+        step = @step[person]
+        @free[step.tool] -= step.held
+        step.more&.each { |tool, held| @free[tool] -= held }
+        works(person, step)
+        true
+      end
+
+      def steps_of(person, lucks)
+        slots = Draws.slots(person)
+        person.tasks.map do |task|
+          dry = task.needs_dry.filter_map { |label| person.tasks.index { |other| other.label == label } }
+          Step.new(task, lucks[task.sigma], @tools, slots.index(task.slot), dry.empty? ? nil : dry)
+        end
       end
     end
   end

@@ -5,21 +5,24 @@ module Core
     # A session as it is simulated: people with what each of them does, tools that can run out, demonstrations, helpers.
     #
     # people: [Person] · tools: {tool key => how many there are}, only those that can be waited for · demonstrations: [Demonstration]
-    # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · between: spread between people
+    # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · stuck: multiple of a step's mean time
+    # from which somebody calls whatever their luck · between: spread between people
     # help_minutes: one visit, on average · check_minutes: one checkpoint · minutes: of the class · clearing: minutes at the end
     Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, help_minutes: 2.0, check_minutes: 0.5,
-      clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, slots: 0)
+      clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, stuck: 1.9)
 
     class Model
       # One attendee. tasks: [Work] in order · begins: minute from which they are ready to work
       Person = Value.define(:key, :tasks, begins: 0.0)
-      # One thing to do. minutes: on average · sigma: index into the model's sigmas · tools: {tool key => held} · demonstration: index or
+      # One thing to do. minutes: on average · sigma: index into the model's sigmas · tools: {tool key => held} while it is done
+      # takes, gives: {tool key => number} fetched before and put back after it; nil for all of tools · demonstration: index or
       # nil
-      # help: chance of one call · check: whether the instructor looks at it before going on · slot: which of the person's random numbers
+      # help: chance of one call · check: whether the instructor looks at it before going on · slot: names the person's random numbers that
       # it uses
+      # dries: minutes until what needs it can be done · needs_dry: labels of those it waits for
       # optional: whether one can be done without it · label: what it is, for those who watch
       Work = Value.define(:minutes, sigma: 0, tools: {}.freeze, demonstration: nil, help: 0.0, check: false, slot: 0, optional: false,
-        label: nil)
+        label: nil, takes: nil, gives: nil, dries: 0.0, needs_dry: [].freeze)
       # minutes: how long it takes · quorum: how many of those who need it must be there before it begins · alone: minutes for one who
       # comes later
       Demonstration = Value.define(:minutes, :quorum, alone: 0.0, label: nil)

@@ -11,6 +11,8 @@ module Core
       # Shown alone, at the place, it is shorter (from memory).
       ALONE = 0.5
       MOST_HELP = 0.9
+      # Beyond this multiple of its usual time somebody is stuck and calls, whatever their luck (from memory).
+      STUCK = 1.9
 
       # @param plan [Plan] @param calibration [Calibration]
       def initialize(plan, calibration)
@@ -19,13 +21,6 @@ module Core
         @choices = @workshop.session
         @calibration = calibration
         @people = plan.people.select(&:fitted?)
-        @slots = (@people.flat_map { |person|
-          person.tasks.select { |task|
-            task.kind == :step
-          }.map { |task| task.step.key }
-        }.uniq.sort + plan.table.techniques.keys.sort.map { |key|
-                        "practice/#{key}"
-                      } + ['extra']).each_with_index.to_h
       end
 
       # @return [Model, Impossible]
@@ -54,7 +49,7 @@ module Core
           person(person, index)
         }, tools: scarce, demonstrations: demonstrations, helpers: 1 + @choices.assistants,
           minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between), help_minutes: @calibration.help_minutes,
-          clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0, late_minutes: @choices.late_minutes.to_f, slots: @slots.size)
+          clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0, late_minutes: @choices.late_minutes.to_f, stuck: STUCK / mean)
       end
 
       def person(person, index)
@@ -75,13 +70,16 @@ module Core
 
       def work(person, task, times)
         own = task.kind == :step
-        Model::Work.new(minutes: task.minutes * (own ? @mean : 1), sigma: own ? 0 : 1, tools: task.technique.tools.tally, check: task.step.checkpoint, slot: slot(task),
+        Model::Work.new(minutes: task.minutes * (own ? @mean : 1), sigma: own ? 0 : 1, check: task.step.checkpoint, slot: task.step.key,
+          tools: task.holding.held, takes: task.holding.takes, gives: task.holding.gives,
+          dries: task.step.waits.to_f, needs_dry: task.step.after & drying,
           help: own ? help(person.attendee, task.technique, times) : 0.0, optional: task.kind == :extra, label: task.step.key,
           demonstration: times.zero? && task.kind != :extra && watches?(person.attendee, task.technique) ? shown.index(task.technique.key) : nil)
       end
 
-      def slot(task)
-        task.kind == :extra ? @slots.fetch('extra') : @slots.fetch(task.step.key)
+      # @return [Array<String>] keys of the steps after which something dries
+      def drying
+        @drying ||= @people.flat_map(&:tasks).map(&:step).select { |step| step.waits.positive? }.map(&:key).uniq
       end
 
       # Less likely each time it is done again.

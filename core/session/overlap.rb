@@ -11,7 +11,7 @@ module Core
       def most(rows)
         changes = Hash.new { |hash, key| hash[key] = [] }
         rows.each_value do |segments|
-          segments.select { |segment| segment.kind == :work }.each do |segment|
+          segments.each do |segment|
             segment.tools.tally.each { |tool, held| changes[tool] << [segment.from, held] << [segment.to, -held] }
           end
         end

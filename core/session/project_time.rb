@@ -33,8 +33,9 @@ module Core
           usual = person.tasks.sum(&:minutes)
           expected = usual * mean
           within = person.tasks.sum { |task| (task.minutes * deviation)**2 }
+          drying = Sum.drying(person.tasks)
           spread = EIGHT_OF_TEN * Math.sqrt(within + ((expected * @calibration.between)**2))
-          Alone.new(level: person.attendee.level, usual: expected, early: [expected - spread, 0.0].max, late: expected + spread)
+          Alone.new(level: person.attendee.level, usual: expected + drying, early: [expected - spread, 0.0].max + drying, late: expected + spread + drying)
         end
       end
 

@@ -12,7 +12,7 @@ module Core
       def initialize(model, seed: SEED)
         @model = model
         @engine = Engine.new(model)
-        @draws = Draws.new(seed, model.people.map(&:key), model.slots)
+        @draws = Draws.of(model, seed)
       end
 
       # @param replications [Range<Integer>] which of them; the same ones always come to the same

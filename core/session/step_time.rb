@@ -4,8 +4,9 @@ module Core
   module Session
     # How long one step usually takes one person.
     class StepTime
-      # The repeat at which the base time of a technique holds, and what is carried in by somebody who knows it well (from memory).
-      REFERENCE = 10.0
+      # The repeat from which a technique is known well: from there on its base time holds, and more repeats make nobody faster (from memory; the
+      # plateau is Baloff's, Journal of Industrial Engineering 17, 1966). Who knows it well begins there; who knows it half, half way.
+      REFERENCE = 10
       # Harder with poor light, and for a left-hander to whom a technique that is shown right-handed is new (from memory).
       POOR_LIGHT = 1.1
       LEFT_HANDED = 1.15
@@ -19,21 +20,33 @@ module Core
         @learned = {}
       end
 
+      # How one person's minutes of a step come about: their product. seconds: base time of one · repeats · effort: of this step · learning: how much
+      # longer the repeats take than for who knows it well · pace: of the level, for what is known well · light, hand: what makes it harder
+      Working = Value.define(:seconds, :repeats, :effort, :learning, :pace, :light, :hand) do
+        # @return [Float]
+        def minutes
+          seconds * repeats * effort * learning * pace * light * hand / 60
+        end
+      end
+
       # @param step [Construction::StepUse] @param skill [Technique::Skill] @param attendee [People::Attendee]
-      # @return [Float] minutes: base × effort × repeats as they get faster × pace × what makes it harder
+      # @return [Float]
       def minutes(step, skill, attendee)
+        working(step, skill, attendee).minutes
+      end
+
+      # @return [Working]
+      def working(step, skill, attendee)
         knows = Technique::Familiarity.of(attendee, skill, @on)
-        seconds = skill.seconds * step.effort.to_f * repeats(step.repeats, knows * REFERENCE)
-        seconds * @calibration.pace.fetch(attendee.level) * @light * hand(skill, attendee, knows) / 60
+        Working.new(seconds: skill.seconds, repeats: step.repeats, effort: step.effort.to_f, learning: learning(step.repeats, knows * REFERENCE),
+          pace: @calibration.pace.fetch(attendee.level), light: @light, hand: hand(skill, attendee, knows))
       end
 
       # Sum of the times of so many repeats, the first time of all being 1 and n of them having been done before.
-      # Wright's unit curve T_n = T_1 · n^log2(r), added up (Wright, Journal of the Aeronautical Sciences 3(4), 1936).
+      # Wright's unit curve T_n = T_1 · n^log2(r), added up (Wright, Journal of the Aeronautical Sciences 3(4), 1936), flat from a repeat on.
       # @return [Float]
-      def self.cumulative(count, before, exponent)
-        whole = before.floor
-        part = before - whole
-        (1..count).sum { |n| (n + whole + part)**exponent }
+      def self.cumulative(count, before, exponent, flat_from: Float::INFINITY)
+        (1..count).sum { |n| [n + before, flat_from].min**exponent }
       end
 
       # @param rate [Float] time of the doubled repeat against the repeat
@@ -43,10 +56,12 @@ module Core
 
       private
 
-      # Times base time: as many as the step has, each faster than the one before.
-      def repeats(count, before)
+      # @return [Float] mean time of so many repeats against that of who knows it well
+      def learning(count, before)
+        return 1.0 if count.zero?
+
         before = before.round(1)
-        @learned[[count, before]] ||= StepTime.cumulative(count, before, @exponent) / (REFERENCE**@exponent)
+        @learned[[count, before]] ||= StepTime.cumulative(count, before, @exponent, flat_from: REFERENCE) / (count * (REFERENCE**@exponent))
       end
 
       def hand(skill, attendee, knows)

@@ -2,7 +2,7 @@
 
 module Core
   module Session
-    # The plain sum: welcome, then each step after its demonstration, then clearing up. Nobody waits for a tool or for help.
+    # The plain sum: welcome, then each step after its demonstration, then clearing up. Nobody waits for a tool or for help, only for what dries.
     module Sum
       module_function
 
@@ -13,24 +13,48 @@ module Core
       end
 
       def row(tasks, calibration)
-        clock = 0.0
-        spans = [[:welcome, calibration.welcome_minutes, nil, []],
-                 *tasks.flat_map { |task|
-                   spans_of(task)
-                 },
-                 [:clearing, calibration.clearing_minutes, nil, []]]
-        spans.map do |kind, length, step, tools|
-          segment = Segment.new(kind: kind, from: clock, to: clock + length, step: step, tools: tools)
-          clock = segment.to
-          segment
-        end
+        row = Row.new
+        row.add(:welcome, calibration.welcome_minutes)
+        tasks.each { |task| row.add_task(task) }
+        row.add(:clearing, calibration.clearing_minutes)
+        row.segments
       end
 
-      def spans_of(task)
-        spans = [[:work, task.minutes, task.step, task.technique.tools]]
-        task.demonstration_minutes.positive? ? [[:demonstration, task.demonstration_minutes, task.step, []], *spans] : spans
+      # @param tasks [Array<Task>] of one attendee, in order @return [Float] minutes of waiting until something is dry
+      def drying(tasks)
+        row = Row.new
+        tasks.each { |task| row.add_task(task) }
+        row.segments.select { |segment| segment.kind == :drying }.sum(&:minutes)
       end
-      private_class_method :row, :spans_of
+
+      # One attendee's segments as they are added.
+      class Row
+        attr_reader :segments
+
+        def initialize
+          @segments = []
+          @clock = 0.0
+          @dry_at = {}
+        end
+
+        def add(kind, minutes, step = nil, tools = {})
+          return unless minutes.positive?
+
+          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: tools.flat_map { |tool, number| [tool] * number })
+          @clock += minutes
+        end
+
+        # The piece waits while it dries, the hands do not: only what needs it dry waits.
+        def add_task(task)
+          kept = task.holding.kept
+          add(:demonstration, task.demonstration_minutes, task.step, kept)
+          dry = task.step.after.filter_map { |key| @dry_at[key] }.max
+          add(:drying, dry - @clock, task.step, kept) if dry
+          add(:work, task.minutes, task.step, task.holding.held)
+          @dry_at[task.step.key] = @clock + task.step.waits if task.step.waits.positive?
+        end
+      end
+      private_class_method :row
     end
   end
 end

@@ -15,6 +15,7 @@ module Core
         WATCHING => :demonstration,
         CHECKPOINT => :wait_help,
         CHECKED => :helped,
+        DRYING => :drying,
         OPTIONAL => :extra,
         DONE => :done
       }.freeze
@@ -43,6 +44,7 @@ module Core
         @segments = Array.new(@people) { [] }
         @starts = Array.new(@people) { {} }
         @began = {}
+        @alone = 0
         @turned_at = Array.new(@people, 0)
       end
 
@@ -62,17 +64,28 @@ module Core
         @began[showing] = @now
       end
 
+      def is_shown_alone(person)
+        super
+        @alone += @moments[person] - @now
+      end
+
       def row(person, model)
         tasks = model.people[person].tasks
         done = @segments[person].map do |kind, from, to, place|
           task = tasks[place]
-          Segment.new(kind: SHOWN.fetch(kind), from: @real.(from), to: @real.(to), step: task&.label, tools: HOLDING.include?(kind) ? task.tools.flat_map { |key, held|
-            [key] * held
-          } : [])
+          Segment.new(kind: SHOWN.fetch(kind), from: @real.(from), to: @real.(to), step: task&.label, tools: held_while(kind, task))
         end
         done = timed_out(done, model)
         finish = done.empty? ? 0.0 : done.last.to
         done + [Segment.new(kind: :clearing, from: finish, to: finish + model.clearing)]
+      end
+
+      # @return [Array<String>] each tool as often as it is held: all the task needs, or what was kept from before it
+      def held_while(kind, task)
+        return [] if task.nil?
+
+        fetched = HOLDING.include?(kind) ? {} : task.takes || task.tools
+        task.tools.flat_map { |tool, held| [tool] * (held - fetched.fetch(tool, 0)) }
       end
 
       # Something more is put away when it is time to clear up.
@@ -108,7 +121,7 @@ module Core
       def helping(rows)
         rows.values.flatten.select { |segment| segment.kind == :helped }.sum(&:minutes) + @began.keys.sum { |showing|
           @showings[showing].minutes
-        }
+        } + minutes(@alone)
       end
     end
   end

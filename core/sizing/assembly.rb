@@ -26,19 +26,17 @@ module Core
 
       private
 
-      # The slack is shared by what lies on the path, in proportion; elastic and memory wire give by themselves.
+      # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.
       def loosened(work_ups)
-        long = Measure::Length.sum(@design.path.map { |component| work_ups.fetch(component.key).lengths.beaded })
-        on_path = @design.path.map(&:key)
-        work_ups.to_h do |key, work_up|
-          next [key, work_up] unless on_path.include?(key) && @bend.slack.positive? && work_up.cuts.any?
+        lined = @design.path.map(&:key).select { |key| work_ups.fetch(key).cuts.any? { |cut| !GIVING.include?(cut.line.kind) } }
+        return work_ups if lined.empty? || @bend.slack.zero?
 
-          [key, work_up.with(cuts: work_up.cuts.map { |cut| loosened_cut(cut, @bend.slack * (work_up.lengths.beaded / long)) })]
-        end
-      end
-
-      def loosened_cut(cut, slack)
-        GIVING.include?(cut.line.kind) ? cut : cut.with(slack: slack)
+        long = Measure::Length.sum(lined.map { |key| work_ups.fetch(key).lengths.beaded })
+        work_ups.merge(lined.to_h do |key|
+          work_up = work_ups.fetch(key)
+          slack = @bend.slack * (work_up.lengths.beaded / long)
+          [key, work_up.with(cuts: work_up.cuts.map { |cut| GIVING.include?(cut.line.kind) ? cut : cut.with(slack: slack) })]
+        end)
       end
 
       def on_line
@@ -131,7 +129,7 @@ module Core
           work_up.steps.map { |step|
             step = step.with(values: step.values.merge(slack: @bend.slack)) if step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
             step.with(key: "#{key}/#{step.key}", after: placed.(step.after) + held_open.fetch([key, step.key], []),
-              rather_after: placed.(step.rather_after))
+              rather_after: placed.(step.rather_after), keeps: step.keeps.transform_values { |till| "#{key}/#{till}" })
           }
         end
       end

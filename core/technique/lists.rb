@@ -5,8 +5,8 @@ module Core
     # What each attendee does of a class's common order: derived from who they are and what was chosen for the class.
     class Lists
       # One thing to do. kind: :step, :practice or :extra · skill: as this attendee works it · reason: why it is here or otherwise, nil
-      # for the common way
-      Item = Value.define(:kind, :step, :skill, reason: nil)
+      # for the common way · holding: Holding, the tools
+      Item = Value.define(:kind, :step, :skill, reason: nil, holding: Holding::NONE)
       # items: [Item] · spared: [(Construction::StepUse, reason)] steps this attendee does not do
       List = Value.define(:items, :spared)
 
@@ -35,7 +35,12 @@ module Core
           practised[skill.key] = true
           [practice, Item.new(kind: :step, step: step, skill: skill, reason: reason)].compact
         end
-        List.new(items: items + extra(attendee, steps), spared: spared)
+        List.new(items: holding(items) + extra(attendee, steps), spared: spared)
+      end
+
+      # What is done only when there is time holds no tool that others need.
+      def holding(items)
+        items.zip(Holding.along(items.map { |item| [item.step, item.skill.tools] })).map { |item, holding| item.with(holding: holding) }
       end
 
       # @return [Symbol, nil] why the attendee does not do it

@@ -10,11 +10,11 @@ RSpec.describe Core::Session do
   # @param people [Array<Array<Work>>]
   def model(people, begins: [], **rest)
     made = people.each_with_index.map { |tasks, i| described_class::Model::Person.new(key: (i + 1).to_s, tasks: tasks, begins: begins[i] || 0.0) }
-    described_class::Model.new(people: made, **{ tools: {}, demonstrations: [], helpers: 1, minutes: 120, slots: 40 }, **rest)
+    described_class::Model.new(people: made, **{ tools: {}, demonstrations: [], helpers: 1, minutes: 120 }, **rest)
   end
 
   def run(model, replication = 0, seed: 1)
-    described_class::Engine.new(model).run(described_class::Draws.new(seed, model.people.map(&:key), model.slots).at(replication))
+    described_class::Engine.new(model).run(described_class::Draws.of(model, seed).at(replication))
   end
 
   def spent(engine, kind)
@@ -95,7 +95,7 @@ RSpec.describe Core::Session do
           begins = Array.new(customers + 100) { clock += exponential(rng, 1 / load) }
           engine = run(model(begins.map {
             [work(exponential(rng, 1.0), tools: { 't' => 1 })]
-          }, begins: begins, tools: { 't' => servers }, slots: 1))
+          }, begins: begins, tools: { 't' => servers }))
           spent(engine, :tools).drop(100).sum / customers
         end
         mean, error = mean_and_error(waits)
@@ -119,7 +119,7 @@ RSpec.describe Core::Session do
              }, tools: { 't' => 1 })]
           }.flatten
         end
-        used / run(model(people, tools: { 't' => 1 }, slots: 1)).finished.max
+        used / run(model(people, tools: { 't' => 1 })).finished.max
       end
       mean, error = mean_and_error(shares)
       # People stop after 500 rounds each, so the last minutes are quieter: one and a half per cent at most.
@@ -132,7 +132,7 @@ RSpec.describe Core::Session do
       it "is done with #{people} people and #{tools} tools after #{last} on average, exactly" do
         outcomes = (1..2000).map do |seed|
           rng = Random.new(seed)
-          run(model(Array.new(people) { [work(exponential(rng, 1.0), tools: { 't' => 1 })] }, tools: { 't' => tools }, slots: 1))
+          run(model(Array.new(people) { [work(exponential(rng, 1.0), tools: { 't' => 1 })] }, tools: { 't' => tools }))
         end
         {
           outcomes.map { |engine| engine.finished.max } => last,

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Core
+  module Technique
+    # Which tools somebody has while they do each thing on their list. What a step keeps stays with the piece until the step that frees it.
+    # held: {tool key => number} while it is done · takes: what of that is fetched for it · gives: what is put back when it is done
+    Holding = Value.define(:held, :takes, :gives) do
+      # @return [Hash{String=>Integer}] what was there before it began
+      def kept
+        held.filter_map { |tool, number| (rest = number - takes.fetch(tool, 0)).positive? && [tool, rest] }.to_h
+      end
+    end
+
+    class Holding
+      NONE = new(held: {}.freeze, takes: {}.freeze, gives: {}.freeze)
+
+      # @param list [Array<(Construction::StepUse, Array<String>)>] steps with the tools each needs, in order
+      # @return [Array<Holding>]
+      def self.along(list)
+        kept = {}
+        list.each_with_index.map do |(step, tools), index|
+          needs = tools.tally
+          before = kept.transform_values(&:first)
+          held = before.merge(needs) { |_, here, needed| [here, needed].max }
+          kept = kept.reject { |_, (_, till)| till == step.key }.merge(keeping(step, needs, list.drop(index + 1)))
+          new(held: held, takes: less(held, before), gives: less(held, kept.transform_values(&:first)))
+        end
+      end
+
+      # What is kept for a step that this maker does not do is not kept.
+      def self.keeping(step, needs, rest)
+        step.keeps.filter_map { |tool, till| needs.key?(tool) && rest.any? { |other, _| other.key == till } && [tool, [needs[tool], till]] }.to_h
+      end
+
+      def self.less(some, others)
+        some.filter_map { |tool, number| (rest = number - others.fetch(tool, 0)).positive? && [tool, rest] }.to_h
+      end
+      private_class_method :keeping, :less
+    end
+  end
+end
