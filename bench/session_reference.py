@@ -1,6 +1,7 @@
 # The session model of bench/session.rb in SimPy (Debian: python3-simpy3): twelve people, 25 steps each, six kinds of tools,
 # one instructor with random calls for help, lognormal times. Prints runs a second, mean and 95 % quantile of the last to finish.
-# Run: /usr/bin/python3 bench/session_reference.py RUNS SEED
+# With HELD as well, one of five mats is kept from the fourth step to the tenth, and what dries twenty minutes after the twelfth is needed by the fifteenth.
+# Run: /usr/bin/python3 bench/session_reference.py RUNS SEED [HELD]
 import math
 import random
 import sys
@@ -20,10 +21,21 @@ def minutes(person, step):
     return 1.0 + ((person * 7 + step * 3) % 11) / 5.0
 
 
-def maker(env, person, tools, instructor):
+# At the step that takes the mat no other tool is needed.
+MATS, TAKES, FREES, DRIES, NEEDS_DRY, DRYING = 5, 3, 9, 11, 14, 20.0
+
+
+def maker(env, person, tools, instructor, mats):
     pace = lognormal(BETWEEN)
+    dry = 0.0
     for step in range(STEPS):
-        with tools[(step + person) % len(TOOLS)].request() as tool:
+        if HELD and step == NEEDS_DRY and env.now < dry:
+            yield env.timeout(dry - env.now)
+        if HELD and step == TAKES:
+            mat = mats.request()
+            yield mat
+        wanted = simpy.Resource(env, 1) if HELD and step == TAKES else tools[(step + person) % len(TOOLS)]
+        with wanted.request() as tool:
             yield tool
             luck = lognormal(WITHIN)
             work = minutes(person, step) * luck * pace
@@ -36,17 +48,23 @@ def maker(env, person, tools, instructor):
                 yield env.timeout(work - before)
             else:
                 yield env.timeout(work)
+        if HELD and step == FREES:
+            mats.release(mat)
+        if HELD and step == DRIES:
+            dry = env.now + DRYING
 
 
 def run():
     env = simpy.Environment()
     tools = [simpy.Resource(env, number) for number in TOOLS]
     instructor = simpy.Resource(env, 1)
-    people = [env.process(maker(env, person, tools, instructor)) for person in range(PEOPLE)]
+    mats = simpy.Resource(env, MATS)
+    people = [env.process(maker(env, person, tools, instructor, mats)) for person in range(PEOPLE)]
     env.run(simpy.AllOf(env, people))
     return env.now
 
 
+HELD = 'HELD' in sys.argv
 runs, seed = int(sys.argv[1]), int(sys.argv[2])
 random.seed(seed)
 started = time.perf_counter()

@@ -181,17 +181,14 @@ module Core
       list.items.map do |item|
         demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
         shown[item.skill.key] = true
-        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason,
-          demonstration_minutes: demonstration, minutes: minutes_of(item, attendee), holding: item.holding)
+        working = @times.working(item.step, item.skill, attendee) if item.kind == :step
+        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason, demonstration_minutes: demonstration,
+          minutes: working ? working.minutes * @design.made : set_minutes(item), holding: item.holding, working: working)
       end
     end
 
-    def minutes_of(item, attendee)
-      case item.kind
-      when :practice then item.skill.practice_minutes
-      when :extra then teaching.extra_minutes
-      else @times.minutes(item.step, item.skill, attendee) * @design.made
-      end
+    def set_minutes(item)
+      item.kind == :practice ? item.skill.practice_minutes : teaching.extra_minutes
     end
 
     def planned_steps

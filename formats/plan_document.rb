@@ -29,6 +29,7 @@ module Formats
         },
         'if_nobody_waited' => unwaited(plan),
         'simulation' => simulation(plan, result.forecasting),
+        'model' => ModelDocument.write(result.model),
         'order' => result.supply && order(result.supply.order),
         'seat' => result.seat_costs && seat(result.seat_costs),
         'calibration' => calibration(result)

@@ -1,10 +1,14 @@
 # frozen_string_literal: true
 
+require 'digest'
+require 'openssl'
+
 module Core
   module Session
     # The random numbers of a simulation: a stream of its own for each person and each thing they do, and the same numbers of it for the same
     # replication, whatever else changes. So two variants of a class meet the same chance (common random numbers; Law, Simulation Modeling and
-    # Analysis), and who leaves changes nobody else's luck.
+    # Analysis), and who leaves changes nobody else's luck. The numbers come from a counter run through a cipher, so that any stream is had at once
+    # (Salmon, Moraes, Dror and Shaw, Parallel random numbers: as easy as 1, 2, 3, SC 2011).
     class Draws
       # For each slot: time, whether and when help is needed, how long help takes. For the person: how they differ from others, whether and how
       # much they come late.
@@ -12,6 +16,8 @@ module Core
       # Replications drawn at once.
       BLOCK = 100
       OWN = 'own'
+      # A number is two bytes.
+      BLANK = ("\0" * (BLOCK * EACH * 2)).freeze
 
       # @param model [Model]
       def self.of(model, seed)
@@ -25,8 +31,9 @@ module Core
 
       # @param streams [Hash{String=>Array<Object>}] by person
       def initialize(seed, streams)
-        @seed = seed
-        @streams = streams.map { |person, slots| slots.map { |slot| number("#{person}/#{slot}") } }
+        @cipher = OpenSSL::Cipher.new('aes-128-ctr').encrypt
+        @cipher.key = Digest::MD5.digest(seed.to_s)
+        @streams = streams.map { |person, slots| slots.map { |slot| Digest::MD5.digest("#{person}/#{slot}")[0, 8] } }
       end
 
       # @param replication [Integer]
@@ -43,12 +50,11 @@ module Core
       def draw(block)
         @block = block
         @numbers = @streams.map do |slots|
-          slots.map { |slot| Random.new((((@seed * 1_000_003) + block) * 1_000_000_009) + slot).bytes(BLOCK * EACH * 2).unpack('S<*') }
+          slots.map do |stream|
+            @cipher.iv = stream + [block << 32].pack('Q>')
+            @cipher.update(BLANK).unpack('S<*')
+          end
         end
-      end
-
-      def number(name)
-        name.bytes.reduce(0) { |sum, byte| ((sum * 257) + byte) % 1_000_000_007 }
       end
     end
   end

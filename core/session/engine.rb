@@ -23,6 +23,7 @@ module Core
         @tools = model.tools.keys
         lucks = model.sigmas.map { |sigma| Luck.of(sigma, model.stuck) }
         @steps = model.people.map { |person| steps_of(person, lucks) }
+        @dries = model.people.any? { |person| person.tasks.any? { |task| task.dries.positive? } }
         @must = model.people.map { |person| person.tasks.take_while { |task| !task.optional }.size }
         @between = Spread.table(model.between)
         @visits = Spread.table(HELP_SIGMA)
@@ -43,10 +44,11 @@ module Core
 
       # A task as the engine uses it. ticks: on average · table: multipliers of that by random number · stuck_from: number from which
       # somebody is stuck · tool, held: the first tool it needs, nil for none
-      # more: further ones · gives: [(tool, number)] put back · dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
+      # more: further ones · gives, given: the first tool it puts back, nil for none · gives_more: further ones
+      # dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
       # help_below: random numbers under it call for help · kind: WORK or OPTIONAL
       class Step
-        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :dries, :needs_dry, :kind
+        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given, :gives_more, :dries, :needs_dry, :kind
 
         # @param luck [Luck] @param tools [Array<String>] keys of those that can be waited for
         # @param slot [Integer] place of its random numbers @param needs_dry [Array<Integer>, nil] places of tasks
@@ -63,7 +65,8 @@ module Core
           @kind = task.optional ? OPTIONAL : WORK
           (@tool, @held), *more = known(task.takes || task.tools, tools)
           @more = more.empty? ? nil : more
-          @gives = known(task.gives || task.tools, tools)
+          (@gives, @given), *gives_more = known(task.gives || task.tools, tools)
+          @gives_more = gives_more.empty? ? nil : gives_more
         end
 
         private
@@ -126,7 +129,7 @@ module Core
         @left = Array.new(@people)
         @finished = Array.new(@people, 0)
         @pace = @draws.map { |slots| @between[slots[0][@at] >> COARSE_BITS] }
-        @dry_at = Array.new(@people) { {} }
+        @dry_at = Array.new(@people) { {} } if @dries
         @free = @model.tools.values
         @for_tools = []
         @helpers = @model.helpers
@@ -274,9 +277,10 @@ module Core
 
       # Whoever waits gets what there is in the order in which they came; who cannot yet does not hold up who can.
       def hand_back(step)
-        return if step.gives.empty?
+        return if step.gives.nil?
 
-        step.gives.each { |tool, number| @free[tool] += number }
+        @free[step.gives] += step.given
+        step.gives_more&.each { |tool, number| @free[tool] += number }
         place = 0
         while (person = @for_tools[place])
           if takes_tools?(@step[person])

@@ -4,8 +4,10 @@ module Core
   module Session
     # One step as one attendee does it. kind: :step, :practice or :extra · minutes: own work
     # demonstration_minutes: watched before the first use of the technique · reason: why it differs from the common way, nil when it does
-    # not · holding: Technique::Holding, the tools
-    Task = Value.define(:step, :technique, :minutes, :demonstration_minutes, kind: :step, reason: nil, holding: Technique::Holding::NONE) do
+    # not · holding: Technique::Holding, the tools ·
+    # working: StepTime::Working, nil for what is set in minutes
+    Task = Value.define(:step, :technique, :minutes, :demonstration_minutes, kind: :step, reason: nil, holding: Technique::Holding::NONE,
+      working: nil) do
       # @param attendee [People::Attendee]
       # @return [String] what a left-hander does otherwise, '' where nothing or for others
       def left_hand(attendee)

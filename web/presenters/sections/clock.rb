@@ -7,7 +7,7 @@ module Web
       class Clock < Section
         # One person's row of the table. waits: minutes in the typical run, for a tool, for help, for the group
         Row = Core::Value.define(:name, :level, :work, :watching, :waits, :middle, :late, :chance)
-        KINDS = %i[welcome work demonstration wait_tool wait_help wait_group helped extra clearing].freeze
+        KINDS = %i[welcome work demonstration wait_tool wait_help wait_group drying helped extra clearing].freeze
         WAITS = %i[wait_tool wait_help wait_group].freeze
 
         def state
@@ -36,6 +36,10 @@ module Web
 
         def choices
           workshop.session
+        end
+
+        def welcome
+          minutes(@reading.calibration.welcome_minutes)
         end
 
         def ribbon

@@ -69,6 +69,20 @@ module Web
             .map { |(level, _), same| difference(level, same) }.sort_by(&:level)
         end
 
+        # One step of the chosen person: how its minutes come about. factors: in words, those that are not 1
+        Minutes = Core::Value.define(:step, :times, :seconds, :factors, :minutes)
+
+        # @return [Array<Minutes>] empty where nobody is fitted
+        def chosen_minutes
+          return [] unless chosen&.fitted?
+
+          chosen.tasks.select(&:working).map do |task|
+            working = task.working
+            Minutes.new(step: step_words(task.step), times: working.repeats * plan.design.made, seconds: format('%g', working.seconds), factors: factors(working),
+              minutes: task.minutes)
+          end
+        end
+
         # @return [String] whose numbers the steps are told with
         def told_of
           fitted.first&.attendee&.name || 'somebody of a usual size'
@@ -111,6 +125,13 @@ module Web
         end
 
         private
+
+        def factors(working)
+          %i[effort learning pace light hand].filter_map do |name|
+            factor = working.public_send(name)
+            "× #{format('%.2f', factor)} #{say("factors.#{name}")}" unless (factor - 1).abs < 0.005
+          end
+        end
 
         def difference(level, same)
           tasks = same.first.tasks
