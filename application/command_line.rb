@@ -84,7 +84,7 @@ module Application
     end
 
     def usage
-      format(USAGE, kinds: LISTS.keys.join(', '), purposes: Core::Fit::Gauge::LOOSEST.keys.join('|'))
+      format(USAGE, kinds: LISTS.keys.join(', '), purposes: Core::Fit::Passage::PURPOSES.keys.join('|'))
     end
 
     def say(text)

@@ -35,7 +35,7 @@ module Formats
     end
 
     def purpose
-      Core::Fit::Gauge::LOOSEST.keys.find { |known| known.to_s == values['purpose'] }
+      Core::Fit::Passage::PURPOSES.keys.find { |known| known.to_s == values['purpose'] }
     end
 
     # @return [Array<Core::Measure::Length>] one for each pass
@@ -65,7 +65,7 @@ module Formats
     private
 
     def read
-      wrong(:purpose, :unknown_purpose, known: Core::Fit::Gauge::LOOSEST.keys.join(', ')) unless purpose
+      wrong(:purpose, :unknown_purpose, known: Core::Fit::Passage::PURPOSES.keys.join(', ')) unless purpose
       @part = @table.parts[values['part']] unless values['part'].empty?
       wrong(:part, :unknown_part) if !values['part'].empty? && @part.nil?
       @line = thickness(:line)

@@ -2,7 +2,7 @@
 
 module Core
   module Catalogue
-    # What a part weighs: weighed, or worked out from its shape and material.
+    # What a part weighs: weighed, or by the usual count of seed beads to the gram, or worked out from its shape and material.
     module Mass
       # Grams in a cubic centimetre. Glass, quartz, brass, steel, copper, silver: CRC Handbook of Chemistry and Physics, typical values;
       # shell and pearl by calcium carbonate there; wood, horn and resin from memory.
@@ -28,6 +28,9 @@ module Core
       # @param part [Part] @return [Float, nil] milligrams; nil when neither weight nor material is known
       def milligrams(part)
         return part.mass_mg.to_f if part.mass_mg
+
+        seed = Measure::SeedBeads.like(part.along, part.outer) if part.bead?
+        return 1000.0 / seed.per_gram if seed&.per_gram
 
         density = DENSITIES[part.material] or return
         volume(part) * density * (HOLLOW.include?(part.form) ? METAL_SHARE : 1)

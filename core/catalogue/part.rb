@@ -8,6 +8,7 @@ module Core
     # hole_height: hole axis above the skin (nil means drilled through the middle, outer / 2)
     # play: how much an adjustable finding can be let out (an extender chain), zero otherwise
     # hole is also the bore of a crimp, cap or end, and the inner room of a ring
+    # wire: thickness of a ring's wire, or of the eye by which a finding hangs in another (nil when not measured)
     # gap: opening left in a ring that is not soldered · mass_mg: weighed, else worked out from material and size
     # nickel_free: nil when not known
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
@@ -15,10 +16,15 @@ module Core
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
-      lines: 1, soldered: true, gap: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false, faces_with: nil
+      lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false, faces_with: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)
+      end
+
+      # @return [Measure::Length, nil] what of it lies in the ring or eye that it hangs in
+      def wire_thickness
+        wire || (kind == :ring && hole ? (outer - hole) / 2 : nil)
       end
 
       # @return [Array<Symbol>] what contradicts itself among the measures, as wording keys

@@ -139,14 +139,29 @@ module Core
         end
       end
 
-      # A cap sits on the bead beside it.
+      # A cap sits on the bead that it faces.
       def caps(beads, at)
-        beads.each_with_index.select { |(part, _), _| part.kind == :cap }.filter_map do |(cap, _), i|
-          neighbour = [i + 1, i - 1].select { |n|
-            n.between?(0, beads.size - 1)
-          }.map { |n| beads[n].first }.find { |part| part.kind != :cap }
-          Join.new(kind: :cap_on_bead, inner: neighbour, outer: cap, at: at[i]) if neighbour
+        facing = faced(beads.map { |part, _| part.kind == :cap })
+        beads.each_index.select { |i| beads[i].first.kind == :cap && facing[i] }.map do |i|
+          Join.new(kind: :cap_on_bead, inner: beads[facing[i]].first, outer: beads[i].first, at: at[i])
         end
+      end
+
+      # Caps come in pairs about a bead: the first faces on, the second back. The second half of a mirrored piece is the first turned round.
+      # @param caps [Array<Boolean>] by place @return [Hash{Integer=>Integer}] place of a cap to that of the bead it faces
+      def faced(caps)
+        last = caps.size - 1
+        back = {}
+        caps.each_index.select { |i| caps[i] }.to_h do |i|
+          next [i, last - faced_by(last - i, caps, back)] if mirror && i * 2 > last
+
+          [i, faced_by(i, caps, back)]
+        end.select { |_, bead| bead.between?(0, last) && !caps[bead] }
+      end
+
+      def faced_by(place, caps, back)
+        back[place] = place >= 2 && !caps[place - 1] && caps[place - 2] && !back[place - 2] if back[place].nil?
+        back[place] ? place - 1 : place + 1
       end
 
       def positions(beads)

@@ -6,10 +6,10 @@ module Core
     module Records
       PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
-        soldered: :boolean, gap: :length, material: :text, mass_mg: :integer, nickel_free: :boolean,
+        soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
         malleable: :boolean, magnetic: :boolean, faces_with: :symbol)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text, rated_load_grams: :integer,
-        reel_length: :length, material: :text)
+        reel_length: :length, material: :text, give: :integer)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
         cautions: :symbols)
       TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts, tools: :texts,

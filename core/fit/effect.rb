@@ -3,8 +3,9 @@
 module Core
   module Fit
     # What a cure changes for one person: beads and finished size before and after, and what is wrong then.
+    # bill_before, bill_after: {part or line => number or length} of the materials
     # left: keys of findings that are still wrong after it · fresh: keys of those that are only wrong after it
-    Effect = Value.define(:cure, :beads_before, :beads_after, :inside_before, :inside_after, :left, :fresh)
+    Effect = Value.define(:cure, :beads_before, :beads_after, :inside_before, :inside_after, :left, :fresh, :bill_before, :bill_after)
 
     class Effect
       # @param finding [Finding] of this person @return [Array<Effect>] of its cures that put it right and nothing else wrong, least
@@ -24,16 +25,33 @@ module Core
           open_rings: open_rings).people.first
         return unless after.fitted?
 
+        bill = ->(one) { one.needs.to_h { |need| [need.part, need.count] }.merge(one.cuts.group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }) }
         wrong = ->(plan) { plan.findings.select(&:worth_a_look?).map(&:key) }
         new(cure: cure, beads_before: person.bead_count, beads_after: after.bead_count, inside_before: person.piece.inside, inside_after: after.piece.inside,
+          bill_before: bill.(person), bill_after: bill.(after),
           left: wrong.(after) & wrong.(person), fresh: after.findings.select(&:wrong?).map(&:key) - person.findings.select(&:wrong?).map(&:key))
       rescue Error
         nil
       end
 
+      # @param market [Supply::Market] @return [Money, nil] how much more one piece costs; nil where something that changes has no price
+      def cost(market)
+        changed = (bill_before.keys | bill_after.keys).reject { |item| bill_before[item] == bill_after[item] }
+        prices = changed.to_h { |item| [item, market.unit_cost(item)] }
+        return if prices.value?(nil)
+
+        market.money(changed.sum { |item| prices[item] * (amount(bill_after[item]) - amount(bill_before[item])) }.round)
+      end
+
       # @return [Boolean]
       def cures?(finding)
         !left.include?(finding.key) && fresh.empty?
+      end
+
+      private
+
+      def amount(number)
+        number.is_a?(Measure::Length) ? number.nm : number.to_i
       end
     end
   end

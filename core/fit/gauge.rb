@@ -4,14 +4,6 @@ module Core
   module Fit
     # A quick check outside any class: these lines through this hole, crimp, ring, glued end or holding spacer.
     module Gauge
-      # What a hole must do, with how many times the lines it may be at the most; nil: as large as it likes.
-      LOOSEST = {
-        hole: nil,
-        ring: nil,
-        crimp: Rules::CrimpGrips::LOOSE,
-        cord_end: Rules::EndTakesCord::ROOMY,
-        spacer: Rules::SpacerHolds::SLIPS
-      }.freeze
       PART_KINDS = {
         hole: %i[bead finishing pendant],
         ring: %i[ring],
@@ -29,14 +21,13 @@ module Core
 
       module_function
 
-      # @param purpose [Symbol] a key of LOOSEST @param lines [Array<Measure::Length>] one thickness for each pass
+      # @param purpose [Symbol] a key of Passage::PURPOSES @param lines [Array<Measure::Length>] one thickness for each pass
       # @param hole [Measure::Length] @param table [Catalogue::Table] @return [Answer]
       def ask(purpose, lines, hole, table)
         needed = needed_for(lines)
-        status, code = judge(purpose, needed, hole)
-        loosest = LOOSEST.fetch(purpose) && (needed * LOOSEST.fetch(purpose))
-        Answer.new(status: status, code: code, needed: needed, loosest: loosest, packed: Packing.pack(lines.map(&:to_mm)), margin: code == :loose ? loosest - hole : hole - needed,
-          lines: suited_lines(purpose, lines.size, hole, table), parts: suited_parts(purpose, needed, table))
+        judged = Passage.judge(purpose, needed, hole)
+        Answer.new(status: judged.status, code: judged.outcome, needed: needed, loosest: Passage.loosest(purpose, needed), margin: judged.margin,
+          packed: Packing.pack(lines.map(&:to_mm)), lines: suited_lines(purpose, lines.size, hole, table), parts: suited_parts(purpose, needed, table))
       end
 
       # @return [Measure::Length]
@@ -44,23 +35,15 @@ module Core
         Measure::Length.mm(Packing.diameter(lines.map(&:to_mm)))
       end
 
-      def judge(purpose, needed, hole)
-        loosest = LOOSEST.fetch(purpose)
-        return %i[will_not too_small] if hole < needed
-        return %i[will_not loose] if loosest && hole > needed * loosest
-
-        hole < needed + Rule::CLEARANCE && purpose != :spacer ? %i[tight tight] : %i[fits fits]
-      end
-
       def suited_lines(purpose, passes, hole, table)
-        table.lines.values.select { |line| judge(purpose, line.thickness * Measure::Bundle.ratio(passes), hole).first == :fits }.sort_by { |line| [line.thickness, line.key] }
+        table.lines.values.select { |line| Passage.fits?(purpose, line.pulled * Measure::Bundle.ratio(passes), hole) }.sort_by { |line| [line.thickness, line.key] }
       end
 
       def suited_parts(purpose, needed, table)
         drilled = table.parts.values.select { |part| PART_KINDS.fetch(purpose).include?(part.kind) && part.hole }
-        drilled.select { |part| judge(purpose, needed, part.hole).first == :fits }.sort_by { |part| [part.hole, part.key] }
+        drilled.select { |part| Passage.fits?(purpose, needed, part.hole) }.sort_by { |part| [part.hole, part.key] }
       end
-      private_class_method :needed_for, :judge, :suited_lines, :suited_parts
+      private_class_method :needed_for, :suited_lines, :suited_parts
     end
   end
 end

@@ -28,6 +28,7 @@ module Core
         radii = diameters.map { |d| d / 2.0 }.sort.reverse
         return Packed.new(radius: radii.first, centres: [[0.0, 0.0]]) if radii.size == 1
         raise ArgumentError, "at most #{MOST_UNEQUAL} lines" if radii.size > MOST_UNEQUAL && radii.uniq.size > 1
+        return known(radii) if radii.size > MOST_UNEQUAL
 
         low = [radii[0] + radii[1], Math.sqrt(radii.sum { |r| r * r })].max
         high = radii.sum
@@ -38,6 +39,16 @@ module Core
           places ? (found = places) && (high = middle) : (low = middle)
         end
         Packed.new(radius: high, centres: found || arrange(radii, high) || row(radii))
+      end
+
+      # Equal lines beyond those that can be tried: one in the middle, the others in a ring about it. That is the least hole for eight and nine, and
+      # little more for ten; how wide a hole must be says Measure::Bundle.
+      def known(radii)
+        radius = radii.first
+        others = radii.size - 1
+        ring = radius / Math.sin(Math::PI / others)
+        around = Array.new(others) { |i| [ring * Math.cos(2 * Math::PI * i / others), ring * Math.sin(2 * Math::PI * i / others)] }
+        Packed.new(radius: ring + radius, centres: [[0.0, 0.0], *around])
       end
 
       # @return [Array<(Float, Float)>, nil] centres inside a hole of this radius, in the radii's order
@@ -93,7 +104,7 @@ module Core
           [edge - r, 0.0]
         end
       end
-      private_class_method :arrange, :place, :corners, :crossings, :fits?, :row
+      private_class_method :arrange, :place, :corners, :crossings, :fits?, :row, :known
     end
   end
 end

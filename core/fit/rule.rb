@@ -4,8 +4,7 @@ module Core
   module Fit
     # What rules of one join share. A rule answers the kinds of join it judges and judges one.
     class Rule
-      # Room that two passes need beside the lines themselves (from memory).
-      CLEARANCE = Measure::Length.mm(0.05)
+      CLEARANCE = Passage::CLEARANCE
 
       extend Declared
       declares :key
@@ -41,7 +40,7 @@ module Core
 
       # @return [Measure::Length] across n lines side by side in one hole
       def bundle(line, passes)
-        line.thickness * Measure::Bundle.ratio(passes)
+        line.pulled * Measure::Bundle.ratio(passes)
       end
 
       # @return [Array<Catalogue::Line>] of the same kind, thickest first, that are thinner
@@ -51,10 +50,10 @@ module Core
         }.sort_by { |other| -other.thickness }
       end
 
-      # @return [Array<Catalogue::Part>] of the same kind and as many holes, nearest in size and material first, that pass the block
+      # @return [Array<Catalogue::Part>] of the same kind and form, with as many holes, nearest in size and material first, that pass the block
       def others(part, &block)
         @table.parts.values.select { |other|
-          other.kind == part.kind && other.lines == part.lines && other.key != part.key && block.call(other)
+          other.kind == part.kind && other.form == part.form && other.lines == part.lines && other.key != part.key && block.call(other)
         }
           .sort_by { |other|
           [(other.along - part.along).abs,

@@ -20,6 +20,14 @@ module Core
         SIZES.find { |size| size.name == name } || raise(UnknownKey.new(:seed_bead_size, name, SIZES.map(&:name)))
       end
 
+      # How far a bead may differ from a size and still be of it.
+      NEAR = Length.mm(0.16)
+
+      # @param along [Length] @param across [Length] @return [Size, nil] of the beads that measure so
+      def like(along, across)
+        SIZES.find { |size| (size.along - along).abs <= NEAR && (size.across - across).abs <= NEAR }
+      end
+
       # @return [Float, nil] grams of so many beads; nil where no count per gram is known
       def grams(size, count)
         size.per_gram && count.fdiv(size.per_gram)

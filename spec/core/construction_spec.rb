@@ -108,6 +108,22 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect(work_up.steps.map(&:technique)).to include('clamshell')
     end
 
+    # A cap faces the bead that it belongs to: in pairs about a bead, and the second half turned round.
+    {
+      [%w[cap_a round_8 cap_a seed], false] => %w[round_8] * 2,
+      [%w[cap_a round_8 seed], true] => %w[round_8] * 2,
+      [%w[seed cap_a round_8 cap_a], true] => %w[round_8] * 4,
+      [%w[cap_a round_8 cap_a round_12], false] => %w[round_8] * 2
+    }.each do |(row, mirrored), faced|
+      it "sets caps on the beads they face in #{row.join(' ')}#{', mirrored' if mirrored}" do
+        table = sample_table.with(parts: sample_table.parts.merge('cap_a' => part('cap_a', 2, 8, kind: :cap)))
+        parameters = { line: 'cable', crimp: 'crimp', mirror: mirrored, pattern: row.map { |key| { 'part' => key } } + [{ 'repeat' => [{ 'part' => 'seed' }], 'fill' => true }] }
+        made = Core::Construction::Registry.fetch(:strung).build(parameters.transform_keys(&:to_s), table)
+        joins = made.call(target: mm(180), maker: Core::Construction::Maker.new).joins.select { |one| one.kind == :cap_on_bead }
+        expect(joins.map { |one| one.inner.key }).to eq(faced)
+      end
+    end
+
     it 'makes parallel strands alike' do
       one, three = [front, front(strands: 3)]
       expect(three.parts.map(&:count)).to eq(one.parts.map { |p| p.count * 3 })

@@ -49,7 +49,10 @@ RSpec.describe Core::Fit do
       # Common practice: thick elastic from 8 mm beads up.
       [:elastic_for_bead, 0.5, 1, [10, {}], :tight, :elastic_thin],
       [:elastic_for_bead, 0.5, 1, [6, {}], :fits, :elastic_fits],
-      [:elastic_for_bead, 1.0, 1, [10, {}], :fits, :elastic_fits]
+      [:elastic_for_bead, 1.0, 1, [10, {}], :fits, :elastic_fits],
+      [:elastic_for_bead, 1.0, 1, [6, {}], :tight, :elastic_thick],
+      # A ring says how thick its wire is, or is asked.
+      [:hangs_in, 0.38, 2, [6, { kind: :clasp }], :unknown, :measure_missing]
     ]
     cases.each do |kind, thickness, passes, (size, measures), status, code|
       it "#{kind}: #{passes} × #{thickness} and #{measures} is #{code}" do
@@ -73,12 +76,31 @@ RSpec.describe Core::Fit do
       [7.7, true] => :press,
       [7.7, false] => :will_not,
       [6.0, true] => :will_not,
-      [9.5, true] => :tight
+      [9.5, true] => :tight,
+      # Common practice, no source: an 11.5 cap does not sit on an 8 mm bead.
+      [11.5, false] => :will_not
     }.each do |(width, malleable), status|
       it "a cap of #{width} on 8 mm, malleable #{malleable}, is #{status}" do
         cap = fitted('cap', 3, width, kind: :cap, malleable: malleable)
         expect(judge(join(:cap_on_bead, part('round_8', 8), cap)).status).to eq(status)
       end
+    end
+
+    # Elastic gives in a hole, cable does not; a studio can say how much (from memory).
+    { [:elastic, nil] => :fits, [:cable, nil] => :will_not, [:elastic, 0] => :will_not }.each do |(kind, give), status|
+      it "1 mm of #{kind} that gives #{give.inspect} is #{status} in a hole of 0.95" do
+        expect(judge(join(:lines_through, line(1.0, kind: kind, give: give), fitted('x', 8, 8, hole: 0.95))).status).to eq(status)
+      end
+    end
+
+    # Plane geometry: one pass of 0.46 goes through 0.8, two need 0.92 and room. Common practice: then wider beads stand next to the crimp.
+    it 'offers finishing beads where a hole refuses the second pass' do
+      wide = fitted('wide', 3, 3, hole: 1.2)
+      table = sample_table.with(parts: sample_table.parts.merge('wide' => wide))
+      found = judge(join(:lines_through, line(0.46), fitted('pearl', 7, 7, hole: 0.8), passes: 2), table: table)
+      expect(found.cures.map(&:code).first(2)).to eq(%i[trim_tails finishing_beads])
+      made = Core::Fit::Cures::FinishingBeads.new('front', wide).apply(bracelet(tails: 'buried')).components.find { |one| one.key == 'front' }
+      expect(made.parameters.slice('finishing', 'bury_through')).to eq('finishing' => [{ 'part' => 'wide', 'count' => 2 }], 'bury_through' => 2)
     end
 
     {
@@ -301,7 +323,10 @@ RSpec.describe Core::Fit do
       [24, :awg] => 0.51,
       [26, :awg] => 0.40,
       [18, :swg] => 1.219,
-      [20, :swg] => 0.914
+      [20, :swg] => 0.914,
+      [1, :swg] => 7.620,
+      [31, :swg] => 0.295,
+      [40, :swg] => 0.122
     }.each do |(number, system), diameter|
       it("#{number} #{system} is #{diameter} mm") {
         expect(described_class.diameter(number, system).to_mm).to be_within(0.006).of(diameter)

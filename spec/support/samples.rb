@@ -22,7 +22,7 @@ module Samples
              part('cover', 3, kind: :cover),
              part('ring', 5, 6, kind: :ring),
              part('open_ring', 4, 5, kind: :ring, soldered: false),
-             part('clasp', 12, 7, kind: :clasp),
+             part('clasp', 12, 7, kind: :clasp, hole: mm(2.5), wire: mm(1)),
              part('extender', 5, 4, kind: :extender, play: mm(40)),
              part('flat_2', 6, 12, lines: 2, hole_height: mm(1.5)),
              part('connector_2', 6, 12, kind: :connector, lines: 2),

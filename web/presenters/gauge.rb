@@ -36,7 +36,7 @@ module Web
       end
 
       def purposes
-        Core::Fit::Gauge::LOOSEST.keys
+        Core::Fit::Passage::PURPOSES.keys
       end
 
       def px

@@ -28,7 +28,8 @@ module Web
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
         mark: Field.new(label: 'Mark in drawings (one or two letters)', type: :text, options: 2, required: true),
         material: Field.new(label: 'Material', type: :choice, options: Core::Catalogue::Mass::DENSITIES.keys),
-        mass_mg: Field.new(label: 'Weight in milligrams, if weighed', type: :integer, options: 1..1_000_000),
+        mass_mg: Field.new(label: 'Weight in milligrams, if weighed', type: :number, options: 0.01..1_000_000),
+        wire: Field.new(label: 'Thickness of its wire, or of the eye it hangs by', type: :length, options: SMALLEST_MM),
         play: Field.new(label: 'Can be let out by (extenders)', type: :length, options: 0),
         gap: Field.new(label: 'Gap of an opening ring', type: :length, options: 0),
         faces_with: Field.new(label: 'Rings it faces front with', type: :choice, options: %i[odd even]),
@@ -44,6 +45,7 @@ module Web
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
         rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000),
         reel_length: Field.new(label: 'Length of a reel, hank or coil', type: :reel, options: nil),
+        give: Field.new(label: 'Thinner when pulled through a hole, in hundredths (empty: usual for its kind)', type: :integer, options: 0..60),
         material: Field.new(label: 'Material (latex, polyurethane, nylon, cotton, copper, brass, steel …)', type: :text, options: 40)
       }.freeze
       TOOL = {

@@ -11,6 +11,8 @@ module Core
         # Brass can be pressed about 5 per cent wider; beyond a tenth a cap gapes (from memory).
         PRESSED = 1.05
         GAPING = 1.1
+        # Beyond a quarter it covers nothing any more: the bead slips inside it (from memory).
+        SWALLOWING = 1.25
 
         def call(join)
           bead = join.inner.outer
@@ -29,6 +31,7 @@ module Core
         end
 
         def judged(bead, cap, malleable)
+          return %i[will_not cap_too_large] if cap > bead * SWALLOWING
           return cap > bead * GAPING ? %i[tight cap_gapes] : %i[fits cap_fits] if cap >= bead
           return %i[press cap_press] if malleable && cap * PRESSED >= bead
 

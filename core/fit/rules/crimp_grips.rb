@@ -8,30 +8,22 @@ module Core
         key :crimp_grips
         judges :crimp_on_lines
 
-        # A bore more than this many times the lines leaves a gap when flattened (from memory).
-        LOOSE = 1.6
+        CODES = { too_small: :crimp_too_small, loose: :crimp_loose, tight: :crimp_tight, fits: :crimp_fits }.freeze
 
         def call(join)
           bore = join.outer.hole or return ask(join, join.outer, :hole)
 
           needed = bundle(join.inner, join.passes)
-          status, code = judged(bore, needed)
-          margin = code == :crimp_loose ? (needed * LOOSE) - bore : bore - needed
-          found(join, status, code, margin: margin, defaults: [:loose], cures: status == :fits ? [] : cures(join, needed),
-            values: { crimp: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore, loosest: needed * LOOSE })
+          judged = Passage.judge(:crimp, needed, bore)
+          found(join, judged.status, CODES.fetch(judged.outcome), margin: judged.margin, defaults: [:loose], cures: judged.status == :fits ? [] : cures(join, needed),
+            values: { crimp: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore,
+                      loosest: Passage.loosest(:crimp, needed) })
         end
 
         private
 
-        def judged(bore, needed)
-          return %i[will_not crimp_too_small] if bore < needed
-          return %i[will_not crimp_loose] if bore > needed * LOOSE
-
-          bore < needed + CLEARANCE ? %i[tight crimp_tight] : %i[fits crimp_fits]
-        end
-
         def good?(part, needed)
-          part.hole && judged(part.hole, needed).first == :fits
+          part.hole && Passage.fits?(:crimp, needed, part.hole)
         end
 
         def cures(join, needed)

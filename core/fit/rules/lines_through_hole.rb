@@ -15,11 +15,9 @@ module Core
           hole = join.outer.hole or return ask(join, join.outer, :hole)
 
           needed = needed(join)
-          margin = hole - needed
-          status = if margin >= CLEARANCE then :fits
-                   else margin.negative? ? :will_not : :tight
-                   end
-          found(join, status, code(join, status), margin: margin, defaults: [:clearance], cures: status == :fits ? [] : cures(join),
+          judged = Passage.judge(:hole, needed, hole)
+          status = judged.status
+          found(join, status, code(join, status), margin: judged.margin, defaults: [:clearance], cures: status == :fits ? [] : cures(join),
             values: { line: join.inner.name, bead: join.outer.name, passes: join.passes, needed: needed, hole: hole })
         end
 
@@ -41,7 +39,16 @@ module Core
           parts = others(join.outer) { |other|
             other.hole && other.hole >= needed(join) + CLEARANCE
           }.map { |other| swap_part(join.outer, other) }
-          ranked([*trimmed(join), *lines, *parts])
+          ranked([*trimmed(join), *finished(join), *lines, *parts])
+        end
+
+        # Beads too small for a second pass keep their places; wider ones beside the crimp take the tail (common practice, no source).
+        def finished(join)
+          return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.hole
+
+          wide = @table.parts.values.select { |part| part.kind == :finishing || (part.bead? && part.lines == 1 && part.outer <= Cures::FinishingBeads::LARGEST) }
+            .select { |part| part.hole && part.hole >= needed(join) + CLEARANCE }
+          wide.min_by(1) { |part| [part.kind == :finishing ? 0 : 1, part.outer, part.key] }.map { |part| Cures::FinishingBeads.new(join.component, part) }
         end
 
         # A second pass that only buries a tail can be left out.

@@ -12,31 +12,20 @@ module Core
         USUAL_GAP = Measure::Length.mm(0.3)
 
         def call(join)
-          room = room_of(join.outer) or return ask(join, join.outer, :hole)
+          room = join.outer.hole or return ask(join, join.outer, :hole)
 
-          needed = join.inner.is_a?(Catalogue::Line) ? bundle(join.inner, join.passes) : wire_of(join.inner)
+          needed = join.inner.is_a?(Catalogue::Line) ? bundle(join.inner, join.passes) : join.inner.wire_thickness
+          return ask(join, join.inner, :wire) if needed.nil?
           return gap(join) if slips?(join) && room >= needed
 
-          margin = room - needed
-          status = if margin >= CLEARANCE then :fits
-                   else margin.negative? ? :will_not : :tight
-                   end
-          found(join, status, :"ring_#{status}", margin: margin,
+          judged = Passage.judge(:ring, needed, room)
+          status = judged.status
+          found(join, status, :"ring_#{status}", margin: judged.margin,
             values: { ring: join.outer.name, inner: join.inner.name, passes: join.passes, needed: needed, room: room },
             cures: status == :fits ? [] : ranked(roomier(join, needed)))
         end
 
         private
-
-        # Findings whose eye nobody measured take at least the wire of a ring: only rings are asked about.
-        def room_of(part)
-          part.hole || (part.kind == :ring ? nil : part.outer / 2)
-        end
-
-        # What of a part passes through another's eye: the wire of a ring, a third of anything else (from memory).
-        def wire_of(part)
-          part.kind == :ring && part.hole ? (part.outer - part.hole) / 2 : part.outer / 6
-        end
 
         def slips?(join)
           join.inner.is_a?(Catalogue::Line) && !join.outer.soldered && gap_of(join.outer) >= join.inner.thickness

@@ -8,32 +8,25 @@ module Core
         key :spacer_holds
         judges :holds_by_friction
 
-        # Beyond this many times the lines it slips (from memory).
-        SLIPS = 1.25
+        CODES = { too_small: :spacer_too_small, loose: :spacer_slips, may_slip: :spacer_may_slip, fits: :spacer_holds }.freeze
 
         def call(join)
           hole = join.outer.hole or return ask(join, join.outer, :hole)
 
           needed = bundle(join.inner, join.passes)
-          status, code = judged(hole, needed)
-          found(join, status, code, margin: code == :spacer_slips ? (needed * SLIPS) - hole : hole - needed, defaults: [:slips],
-            values: { spacer: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, hole: hole, loosest: needed * SLIPS },
-            cures: status == :fits ? [] : cures(join, needed))
+          judged = Passage.judge(:spacer, needed, hole)
+          found(join, judged.status, CODES.fetch(judged.outcome), margin: judged.margin, defaults: [:slips],
+            values: { spacer: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, hole: hole,
+                      loosest: Passage.loosest(:spacer, needed) },
+            cures: judged.status == :fits ? [] : cures(join, needed))
         end
 
         private
 
-        def judged(hole, needed)
-          return %i[will_not spacer_too_small] if hole < needed
-          return %i[will_not spacer_slips] if hole > needed * SLIPS
-
-          hole > needed * ((1 + SLIPS) / 2) ? %i[tight spacer_may_slip] : %i[fits spacer_holds]
-        end
-
         def cures(join, needed)
-          spacers = others(join.outer) { |o| o.hole && judged(o.hole, needed).first == :fits }.map { |o| swap_part(join.outer, o) }
+          spacers = others(join.outer) { |o| o.hole && Passage.fits?(:spacer, needed, o.hole) }.map { |o| swap_part(join.outer, o) }
           lines = @table.lines.values.select { |l|
-            l.kind == join.inner.kind && l != join.inner && judged(join.outer.hole, bundle(l, join.passes)).first == :fits
+            l.kind == join.inner.kind && l != join.inner && Passage.fits?(:spacer, bundle(l, join.passes), join.outer.hole)
           }
           ranked(spacers + lines.map { |line| swap_line(join.inner, line) })
         end

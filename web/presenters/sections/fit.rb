@@ -5,6 +5,8 @@ module Web
     module Sections
       # What will not go together, and what would put it right.
       class Fit < Section
+        include Supplied
+
         def open_rings
           @reading.settings.open_rings
         end
@@ -26,7 +28,13 @@ module Web
         def effect_words(effect, person)
           beads = effect.beads_before == effect.beads_after ? 'same beads' : "#{effect.beads_before} beads become #{effect.beads_after}"
           size = effect.inside_before == effect.inside_after ? 'same size' : "inside #{length(effect.inside_before)} becomes #{length(effect.inside_after)}"
-          "for #{person.attendee.name}: #{beads}, #{size}"
+          ["for #{person.attendee.name}: #{beads}", size, cost_words(effect.cost(market))].compact.join(', ')
+        end
+
+        def cost_words(cost)
+          return if cost.nil?
+
+          cost.minor.zero? ? 'same cost' : "#{money(cost.minor.abs)} #{cost.minor.positive? ? 'more' : 'less'} a piece"
         end
 
         def status_words(finding)

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Core
+  module Fit
+    # Lines in a hole that must let them pass, and for some purposes hold them: the rules of a class and the quick check judge by it alike.
+    class Passage
+      # Room that lines need beside themselves to pass (from memory).
+      CLEARANCE = Measure::Length.mm(0.05)
+
+      # cleared: whether they need that room · loosest: the widest hole, as a multiple of the lines, nil as large as it likes
+      # loose: what a wider one is · slipping: the multiple from which it may not hold, nil for none
+      Purpose = Value.define(cleared: true, loosest: nil, loose: :will_not, slipping: nil)
+
+      PURPOSES = {
+        hole: Purpose.new,
+        ring: Purpose.new,
+        # Wider, a crimp leaves a gap when flattened (from memory).
+        crimp: Purpose.new(loosest: Rational(8, 5)),
+        # Wider, what is glued in has room to slip out (from memory).
+        cord_end: Purpose.new(cleared: false, loosest: Rational(5, 4), loose: :tight),
+        # Wider, what should hold by friction slips (from memory).
+        spacer: Purpose.new(cleared: false, loosest: Rational(5, 4), slipping: Rational(9, 8))
+      }.freeze
+
+      # status: :fits, :tight or :will_not · outcome: :too_small, :loose, :may_slip, :tight or :fits · margin: room left, or lacking
+      Judged = Value.define(:status, :outcome, :margin)
+
+      # @param purpose [Symbol] a key of PURPOSES @param needed [Measure::Length] across all lines @param hole [Measure::Length]
+      # @return [Judged]
+      def self.judge(purpose, needed, hole)
+        rule = PURPOSES.fetch(purpose)
+        loosest = loosest(purpose, needed)
+        return Judged.new(status: :will_not, outcome: :too_small, margin: hole - needed) if hole < needed
+        return Judged.new(status: rule.loose, outcome: :loose, margin: loosest - hole) if loosest && hole > loosest
+        return Judged.new(status: :tight, outcome: :may_slip, margin: hole - needed) if rule.slipping && hole > needed * rule.slipping
+
+        tight = rule.cleared && hole < needed + CLEARANCE
+        Judged.new(status: tight ? :tight : :fits, outcome: tight ? :tight : :fits, margin: hole - needed)
+      end
+
+      # @return [Measure::Length, nil]
+      def self.loosest(purpose, needed)
+        PURPOSES.fetch(purpose).loosest&.then { |times| needed * times }
+      end
+
+      # @return [Boolean]
+      def self.fits?(purpose, needed, hole)
+        judge(purpose, needed, hole).status == :fits
+      end
+    end
+  end
+end
