@@ -53,7 +53,12 @@ module Web
 
       # @return [String] a person's working on one line
       def working_line(person)
-        person.working.map { |term| [sign(term), term.length && length(term.length), term_words(term)].compact.join(' ').strip }.join(' ')
+        shown_working(person).map { |term, shown| [sign(term), shown && length(shown), term_words(term)].compact.join(' ').strip }.join(' ')
+      end
+
+      # @return [Array<(Core::Sizing::Term, Core::Measure::Length)>] a working with its lengths as shown, which add up
+      def shown_working(person)
+        Formats::LengthSum.working(person.working, unit)
       end
 
       def minutes_text(value)

@@ -20,6 +20,11 @@ module Web
           }.sort_by { |_, cut| -cut.length }
         end
 
+        # @return [Array<Core::Measure::Length>] as shown: in the piece, movement, knots and loops, tails, rounding; they add up to the cut
+        def parts_of(cut)
+          Formats::LengthSum.shown([cut.body, cut.slack, cut.consumption, cut.tails, cut.rounding], cut.length, unit)
+        end
+
         # @return [String] SVG: what is in the piece within what is cut
         def bar(cut)
           longest = plan.kits.flat_map(&:cuts).map(&:length).max
