@@ -178,6 +178,7 @@ module Hostile
     'GET /ladder' => %w[class],
     'GET /techniques' => %w[class],
     'POST /techniques/paces' => %w[pace_1 pace_5 welcome_minutes quick slow between learning help help_minutes],
+    'GET /classes/:id/projects' => %w[level price body technique at],
     'GET /projects' => [],
     'POST /projects' => %w[name body construction closure ease wraps once],
     'GET /projects/new' => [],

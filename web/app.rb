@@ -42,6 +42,7 @@ module Web
     register Routes::Sessions
     register Routes::Prints
     register Routes::Kits
+    register Routes::Choosing
     register Routes::Classes
     register Routes::People
     register Routes::Gauge
@@ -81,6 +82,7 @@ module Web
         set :forecasts, forecasts
         set :searches, searches
         set :results, results
+        set :comparisons, Application::Comparisons.new(studio, runner, results)
         set :kits, Application::KitStock.new(studio, results)
         set :project_times, Application::ProjectTimes.new(runner)
         set :fragments, Fragments.new

@@ -25,6 +25,16 @@ module Core
         @on = on
       end
 
+      # @return [Array<People::Attendee>] of usual sizes and a usual mixture of levels
+      def self.usual_group(size)
+        people(Array.new(size) { |i| MIXTURE[i % MIXTURE.size] })
+      end
+
+      def self.people(levels)
+        measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
+        levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: "Person #{i + 1}", level: level, measures: measures) }
+      end
+
       # @return [Array<Alone>] empty when a usual size cannot be made
       # Sum of independent steps by the central limit theorem, with the spread between people on top.
       def alone
@@ -42,7 +52,7 @@ module Core
       # @return [Array<Group>]
       def groups
         SIZES.filter_map do |size|
-          forecast = Forecast.for(plan(Array.new(size) { |i| MIXTURE[i % MIXTURE.size] }), @calibration, runs: RUNS)
+          forecast = Forecast.for(plan(ProjectTime.usual_group(size).map(&:level)), @calibration, runs: RUNS)
           Group.new(people: size, half: forecast.end_at(0.5), nine: forecast.end_at(0.9)) if forecast.is_a?(Forecast)
         end
       end
@@ -50,8 +60,7 @@ module Core
       private
 
       def plan(levels)
-        measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
-        people = levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: '', level: level, measures: measures) }
+        people = ProjectTime.people(levels)
         workshop = Workshop.new(key: 'time', title: '', date: @on, start: Measure::ClockTime.new(0), minutes: MINUTES,
           tool_sets: people.size)
         Plan.for(workshop: workshop, design: @design, attendees: people, table: @table, calibration: @calibration)
