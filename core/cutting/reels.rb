@@ -21,6 +21,16 @@ module Core
         new(pieces, Array(reel_lengths), on_hand, usable).plan
       end
 
+      # The same cuts from other new reels: every choice of them from which none can be left out.
+      # plans: [CutPlan], the one with the fewest new reels first · doubtful: [[Measure::Length]] choices for which no way to cut was found, nor that
+      # there is none · all: whether no choice was left out for want of time
+      Choice = Value.define(:plans, :doubtful, :all)
+
+      # @return [Choice] see .plan for the rest
+      def self.choices(pieces, reel_lengths, on_hand: {}, usable: USABLE)
+        new(pieces, Array(reel_lengths), on_hand, usable).choices
+      end
+
       def initialize(pieces, reel_lengths, on_hand, usable)
         @pieces = pieces.sort_by { |piece| -piece.length }
         @reel_lengths = reel_lengths.uniq.sort
@@ -41,7 +51,42 @@ module Core
         }, bound: bound, too_long: too_long, unplaced: unplaced, usable: @usable)
       end
 
+      # @return [Choice]
+      def choices
+        first = plan
+        fresh = first.new_reels
+        return Choice.new(plans: [first], doubtful: [], all: true) if fresh.empty? || @reel_lengths.size == 1
+
+        pieces = fresh.flat_map(&:pieces).sort_by { |piece| -piece.length }
+        sets = sets_of_reels(pieces)
+        found = [fresh.map(&:length)]
+        doubtful = []
+        others = sets.first(MOST_COMBINATIONS).filter_map do |lengths|
+          next if found.any? { |held| within?(held, lengths) }
+          next doubtful.push(lengths) && nil unless (bars = held_by(pieces, lengths))
+
+          found << lengths
+          first.with(bars: (first.on_hand + bars).sort_by { |bar| [bar.fresh? ? 1 : 0, -bar.length] })
+        end
+        Choice.new(plans: [first, *others], doubtful: doubtful, all: sets.size <= MOST_COMBINATIONS)
+      end
+
       private
+
+      # @return [Array<Array<Measure::Length>>] sets of reels that are long enough together, and one for the longest piece; the shortest sum first
+      def sets_of_reels(pieces)
+        needed = Measure::Length.sum(pieces.map(&:length))
+        most = @reel_lengths.map { |length| (needed / length).ceil + 1 }
+        counts = most.map { |number| (0..number).to_a }
+        counts.first.product(*counts.drop(1)).map { |numbers| numbers.each_with_index.flat_map { |number, i| [@reel_lengths[i]] * number } }
+          .select { |lengths| !lengths.empty? && Measure::Length.sum(lengths) >= needed && lengths.last >= pieces.first.length }
+          .sort_by { |lengths| [lengths.sum(&:nm), lengths.size] }
+      end
+
+      # @return [Boolean] whether a set of reels is part of another
+      def within?(some, others)
+        some.tally.all? { |length, number| others.count(length) >= number }
+      end
 
       # @return [Array(Array<Bar>, Integer, Array<Piece>)] bars, bound on new reels, pieces without a place
       def best(pieces)

@@ -29,7 +29,7 @@ module Core
         class_id: :integer)
       SUPPLY = Record.new(Supply::Choices, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol, tails_by_line: :policies,
         off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
-        rounding: :integer, fill_up: :boolean)
+        rounding: :integer, fill_up: :boolean, reels: :symbol)
       TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer, extra: :integer,
         extra_text: :text, extra_minutes: :integer)
       SESSION = Record.new(Session::Choices, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer, break_at: :integer, break_minutes: :integer,

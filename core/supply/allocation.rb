@@ -51,9 +51,10 @@ module Core
       def supply_of(key, claim, free, claims)
         due = @due.fetch(key, Stock.new)
         parts = claim.parts.map { |one| part_supply(one, free, due, claims) }
-        lines = claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }
-        ClassSupply.new(parts: parts, lines: lines, ordering: Lazy.new {
-          Order.for(parts, lines, claim.fill_up ? @market : @market.without_minimums)
+        market = claim.fill_up ? @market : @market.without_minimums
+        chosen = ReelChoice.new(parts, claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }, market, claim.reels).call
+        ClassSupply.new(parts: parts, lines: chosen.lines, ordering: Lazy.new {
+          Order.for(parts, chosen.lines, market).then { |order| chosen.proven ? order : order.with(proven: false) }
         })
       end
 
@@ -69,8 +70,9 @@ module Core
         bars = free.bars(line.key).select { |_, count| count.positive? }
         reserved = @stock.bars(line.key).to_h { |length, count| [length, count - bars.fetch(length, 0)] }.reject { |_, count| count.zero? }
         coming = due.bars(line.key)
-        LineSupply.new(line: line, reserved: reserved, claimed_by: claims.fetch(line, []).dup, free: bars, due: coming,
-          cuts: Cutting::Reels.plan(pieces, @market.reel_lengths(line), on_hand: bars.merge(coming) { |_, held, more| held + more }))
+        choice = Cutting::Reels.choices(pieces, @market.reel_lengths(line), on_hand: bars.merge(coming) { |_, held, more| held + more })
+        LineSupply.new(line: line, reserved: reserved, claimed_by: claims.fetch(line, []).dup, free: bars, due: coming, cuts: choice.plans.first,
+          choice: choice)
       end
     end
   end

@@ -3,12 +3,13 @@
 module Core
   module Supply
     # What one class wants of the stock. parts: [Wanted] · lines: {Catalogue::Line => [Cutting::Piece]}
-    # fill_up: whether its orders are filled up to a supplier's minimum
-    Claim = Value.define(:parts, :lines, fill_up: true) do
+    # fill_up: whether its orders are filled up to a supplier's minimum · reels: how new ones are chosen, see Choices
+    Claim = Value.define(:parts, :lines, fill_up: true, reels: :price) do
       # @return [Hash] plain, for keeping
       def to_data
         {
           'fill_up' => fill_up,
+          'reels' => reels.to_s,
           'parts' => parts.map { |wanted| [wanted.part.key, wanted.used, wanted.spares] },
           'lines' => lines.to_h { |line, pieces| [line.key, pieces.map { |piece| [piece.owner, piece.length.nm] }] }
         }
@@ -22,14 +23,14 @@ module Core
       # @param plan [Plan] @return [Claim]
       def self.of(plan)
         new(parts: plan.needs.map { |need| Wanted.new(part: need.part, used: need.count, spares: plan.held_back(need.part)) },
-          lines: plan.line_totals.keys.to_h { |line| [line, plan.pieces(line)] }, fill_up: plan.workshop.supply.fill_up)
+          lines: plan.line_totals.keys.to_h { |line| [line, plan.pieces(line)] }, fill_up: plan.workshop.supply.fill_up, reels: plan.workshop.supply.reels)
       end
 
       # @param data [Hash, nil] see #to_data @return [Claim, nil] nil where it is not known or names what the table lacks
       def self.read(data, table)
         return if data.nil?
 
-        new(fill_up: data['fill_up'], parts: data['parts'].map { |key, used, spares|
+        new(fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym, parts: data['parts'].map { |key, used, spares|
           Wanted.new(part: table.part(key), used: used, spares: spares)
         },
           lines: data['lines'].to_h { |key, pieces|

@@ -40,11 +40,17 @@ module Web
             title: "#{count_of(bar.pieces.size, 'piece')} from #{reel(bar.length)}").to_s
         end
 
+        # @return [Hash{Symbol=>String}]
+        def ways_of_buying
+          { price: 'the cheapest, with delivery', fewest: 'the fewest', waste: 'those that leave least over' }
+        end
+
         # @return [String] how sure it is that fewer reels will not do
         def proof(cuts)
           return 'No reel length is known. Enter it in the stockroom; then the reels are counted.' if cuts.unplaced.any?
           return 'Nothing to buy.' if cuts.new_reels.empty?
           return 'Fewer new reels will not do.' if cuts.proven?
+          return 'Fewer new reels would cost more, or leave more over.' if plan.workshop.supply.reels != :fewest
 
           "Not proven: #{count_of(cuts.gap, 'reel')} may be more than needed."
         end

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+module Core
+  module Supply
+    # Which new reels are bought for the cuts of a class: those that cost least with delivery and minimum, the fewest, or those that leave least over.
+    # Reels over patterns by price: Gilmore and Gomory, Operations Research 9 (1961). The deliveries of what the parts need anyway are paid once.
+    class ReelChoice
+      # lines: [LineSupply] with the cuts that were chosen · proven: whether no other choice of reels is cheaper
+      Chosen = Value.define(:lines, :proven)
+
+      # Combinations of the choices for several lines that are priced one by one.
+      MOST = 300
+
+      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of Choices::REELS
+      def initialize(parts, lines, market, by)
+        @parts = parts
+        @lines = lines
+        @market = market
+        @by = by
+      end
+
+      # @return [Chosen]
+      def call
+        return Chosen.new(lines: @lines, proven: true) if @by == :fewest || @lines.none? { |line| choices(line).size > 1 }
+        return Chosen.new(lines: @lines.map { |line| line.with(cuts: choices(line).min_by { |cuts| over(cuts) }) }, proven: true) if @by == :waste
+
+        options = @lines.map { |line| affordable(line) }
+        exact = options.map(&:size).reduce(1, :*) <= MOST
+        best = exact ? options.first.product(*options.drop(1)).min_by { |cuts| cost(cuts) } : in_turn(options)
+        lines = @lines.zip(best).map { |line, cuts| line.with(cuts: cuts) }
+        Chosen.new(lines: lines, proven: exact && @parts.none? { |part| part.short.positive? } && certain?(lines, cost(best)))
+      end
+
+      # @param bought [Hash{LineSupply=>Hash{Measure::Length=>Integer}}] @return [Integer] minor units
+      def price(bought)
+        wanted = bought.flat_map { |line, reels| reels.map { |length, number| [[line.line, length], number] } }.to_h
+        offered = wanted.keys.to_h { |line, length| [[line, length], offers(line, length).map { |offer| [offer, 1] }] }
+        return Float::INFINITY if offered.values.any?(&:empty?)
+
+        choice = Packs.new(wanted, offered, suppliers).call
+        choice.goods + choice.packs.keys.map(&:supplier).uniq.sum { |key| suppliers.fetch(key).delivery.minor }
+      end
+
+      private
+
+      def choices(line)
+        line.cuts.unplaced.any? ? [line.cuts] : line.choice.plans
+      end
+
+      # Ties go to what leaves less over, then to fewer reels.
+      def over(cuts)
+        [Measure::Length.sum(cuts.new_reels.map(&:left)).nm, cuts.new_reels.size]
+      end
+
+      # Without those that cost more than the cheapest and every delivery there is: they can never be the better ones.
+      def affordable(line)
+        priced = choices(line).filter_map { |cuts| (price = goods(line, cuts.to_buy)) && [cuts, price] }
+        return [line.cuts] if priced.empty?
+
+        most = priced.map(&:last).min + @market.suppliers.values.sum { |supplier| supplier.delivery.minor + supplier.minimum.minor }
+        priced.select { |_, price| price <= most }.sort_by(&:last).map(&:first)
+      end
+
+      # @return [Integer, nil] minor units, where each length is cheapest; nil where nobody sells it
+      def goods(line, reels)
+        prices = reels.map { |length, number| offers(line.line, length).map { |offer| offer.price.minor }.min&.then { |price| price * number } }
+        prices.include?(nil) ? nil : prices.sum
+      end
+
+      def offers(line, length)
+        @market.reels_of(line).select { |offer| offer.length == length }
+      end
+
+      # @param cuts [Array<Cutting::CutPlan>] a line each @return [Array] what the reels cost with delivery, then what is left over
+      def cost(cuts)
+        [price(@lines.zip(cuts).to_h { |line, plan| [line, plan.to_buy] }), *over_all(cuts)]
+      end
+
+      # @return [Integer] minor units: no choice costs less
+      def least_without_minimums
+        free = ReelChoice.new(@parts, @lines, @market.without_minimums, @by)
+        free.call.lines.then { |lines| free.price(lines.to_h { |line| [line, line.cuts.to_buy] }) }
+      end
+
+      def over_all(cuts)
+        cuts.map { |plan| over(plan) }.transpose.map(&:sum)
+      end
+
+      # Whoever delivers parts to this class anyway delivers its reels as well.
+      def suppliers
+        @suppliers ||= begin
+          free = @market.money(0)
+          needed = Order.for(@parts, [], @market).by_supplier.keys
+          @market.suppliers.to_h { |key, supplier| [key, needed.include?(key) ? supplier.with(delivery: free, minimum: free) : supplier] }
+        end
+      end
+
+      # Line after line, the others kept, until nothing gets cheaper.
+      def in_turn(options)
+        best = options.map(&:first)
+        loop do
+          before = cost(best)
+          options.each_index { |i| best = options[i].map { |cuts| best.dup.tap { |changed| changed[i] = cuts } }.min_by { |changed| cost(changed) } }
+          break best if cost(best) == before
+        end
+      end
+
+      # A choice that nobody found a way to cut could still be possible, and cheaper; and where a minimum makes it dearer, other reels could fill the order
+      # up for less.
+      def certain?(lines, cost)
+        return false if @market.suppliers.values.any? { |supplier| supplier.minimum.minor.positive? } && least_without_minimums < cost.first
+
+        lines.all? do |line|
+          line.choice.all && line.choice.doubtful.none? { |lengths| (price = goods(line, lengths.tally)) && price < cost.first }
+        end
+      end
+    end
+  end
+end
