@@ -136,10 +136,18 @@ module Core
     def ordered(steps)
       keys = steps.map(&:key)
       found = @orders[keys] ||= begin
-        order = Technique::Order.of(steps, @table, by_hand: teaching.order)
+        order = Technique::Order.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes))
         { order: order, places: order.steps.map { |step| keys.index(step.key) }, cautions: cautions(order.steps) }
       end
       steps.values_at(*found[:places])
+    end
+
+    # @return [Float] what a step takes the people of the class on average, each by level and experience
+    def mean_minutes(step)
+      return @table.technique(step.technique).seconds * step.effort * step.repeats / 60.0 if @attendees.empty?
+
+      alike = @attendees.group_by { |attendee| [attendee.level, attendee.experience, attendee.left_handed?] }
+      alike.sum { |_, same| @times.minutes(step, @table.technique(step.technique), same.first) * same.size } / @attendees.size
     end
 
     # The class's common order, told with the numbers of the first fitted attendee, or of the sample.

@@ -51,9 +51,10 @@ module Core
       end
 
       # @param steps [Array<Construction::StepUse>] @param table [Catalogue::Table] @param by_hand [Array<String>] keys in the order wanted
+      # @param minutes [#call, nil] step => minutes that it takes the class, on average; nil takes those of an experienced maker
       # @return [Order] @raise [Cycle] @raise [UnknownKey] for a technique the table lacks
-      def self.of(steps, table, by_hand: [])
-        search = OrderSearch.new(steps, table)
+      def self.of(steps, table, by_hand: [], minutes: nil)
+        search = OrderSearch.new(steps, table, minutes)
         by_hand.empty? ? search.best : search.by_hand(by_hand)
       end
     end

@@ -39,13 +39,14 @@ module Core
       LEVEL_BITS = 10
       LEVEL_MASK = (1 << LEVEL_BITS) - 1
 
-      def initialize(steps, table)
+      # @param minutes [#call, nil] see Order.of
+      def initialize(steps, table, minutes = nil)
         @steps = steps
         skills = steps.map { |step| table.technique(step.technique) }
         @levels = skills.map(&:level)
         @held = skills.map { |skill| skill.tools.sort }
         @tools = @held.map { |tools| @held.index(tools) }
-        @seconds = steps.each_index.map { |i| (skills[i].seconds * steps[i].effort * steps[i].repeats).to_f }
+        @seconds = steps.each_index.map { |i| minutes ? minutes.call(steps[i]) * 60 : (skills[i].seconds * steps[i].effort * steps[i].repeats).to_f }
         @late_from = @seconds.sum * LAST_PART
         @hardest = [@levels.max.to_i, 2].max
         @at = steps.each_with_index.to_h { |step, i| [step.key, i] }

@@ -96,6 +96,13 @@ RSpec.describe Core::Technique do
       end
     end
 
+    # The hardest should not fall into the last fifth of the time: what is the last fifth depends on who works.
+    it 'weighs the times of the class' do
+      steps = [step('a', 'folded_crimp'), step('b', 'stringing'), step('c', 'stringing', after: %w[a b])]
+      late = ->(minutes) { described_class::Order.of(steps, table, by_hand: %w[b a c], minutes: minutes).cost.late }
+      expect([late.(->(one) { one.key == 'b' ? 90.0 : 1.0 }), late.(->(one) { one.key == 'c' ? 90.0 : 1.0 })]).to eq([1, 0])
+    end
+
     it('orders two hundred steps') { expect(described_class::Order.of(random_steps(Random.new(2), 200), table).steps.size).to eq(200) }
   end
 

@@ -121,7 +121,7 @@ module Web
 
           text = if value.is_a?(Core::Measure::Length) then value.to_s
                  elsif field.type == :lines then value.join("\n")
-                 elsif field.type == :number then format('%g', value)
+                 elsif field.type == :number then value ? format('%g', value) : ''
                  elsif field.type == :unsure then { true => '1', false => '0', nil => '' }.fetch(value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
                  end
