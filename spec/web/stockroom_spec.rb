@@ -48,7 +48,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     lines: ['0', 'from 1 to 12'],
     colour: ['pink', 'six figures'],
     mark: ['dpx', '2 characters'],
-    mass_mg: ['heavy', 'whole number'],
+    mass_mg: ['heavy', 'number from'],
     gap: ['wide', 'length with its unit']
   }.each do |field, (typed, message)|
     it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
