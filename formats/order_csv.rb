@@ -6,8 +6,6 @@ module Formats
   # An order as CSV, one row a pack to buy; amounts of money with the currency beside them.
   module OrderCsv
     HEADINGS = ['supplier', 'article', 'item', 'packs', 'content', 'price of a pack', 'cost', 'currency'].freeze
-    # A cell that begins with one of these would be worked out as a formula by a spreadsheet.
-    FORMULA = /\A[=+\-@\t\r]/
 
     module_function
 
@@ -25,7 +23,7 @@ module Formats
                   amount(bought.offer.price),
                   amount(bought.cost),
                   order.currency].map { |cell|
-            safe(cell)
+            SafeCell.call(cell)
           }
         end
       end
@@ -34,10 +32,6 @@ module Formats
     def amount(money)
       money.to_s.delete_suffix(" #{money.currency}")
     end
-
-    def safe(cell)
-      cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
-    end
-    private_class_method :amount, :safe
+    private_class_method :amount
   end
 end

@@ -43,6 +43,7 @@ module Web
     register Routes::Prints
     register Routes::Kits
     register Routes::Choosing
+    register Routes::Live
     register Routes::Classes
     register Routes::People
     register Routes::Gauge
@@ -82,6 +83,7 @@ module Web
         set :forecasts, forecasts
         set :searches, searches
         set :results, results
+        set :live_forecasts, Application::LiveForecasts.new(runner)
         set :comparisons, Application::Comparisons.new(studio, runner, results)
         set :kits, Application::KitStock.new(studio, results)
         set :project_times, Application::ProjectTimes.new(runner)

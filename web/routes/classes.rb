@@ -90,7 +90,7 @@ module Web
         app.post('/classes/:id/remove') do
           title = studio.classes.title(id)
           studio.classes.remove(id)
-          [settings.forecasts, settings.searches, settings.comparisons].each { |work| work.drop(id) }
+          [settings.forecasts, settings.searches, settings.comparisons, settings.live_forecasts].each { |work| work.drop(id) }
           tell("“#{title}” is removed.", undo: "/classes/#{id}/restore")
           redirect to('/'), 303
         end

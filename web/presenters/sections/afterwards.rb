@@ -14,6 +14,28 @@ module Web
           }.map { |ordered| "#{ordered.due} of #{ordered.units} × #{name_of(ordered)}" }
         end
 
+        # @return [Array<Core::Live::Record::Row>] what each step took; empty where nothing was tapped
+        def record
+          @record ||= Core::Live::Record.new(evening).rows
+        end
+
+        # @return [Array<String>] when who had finished
+        def finished
+          Core::Live::Record.new(evening).finished.sort_by(&:last).map { |key, minute| "#{plan.person(key).attendee.name} at #{workshop.start + minute}" }
+        end
+
+        # @return [Array<String>] who had not, and at which step they were
+        def unfinished
+          evening.started.nil? ? [] : evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_words(person.task.step)}" }
+        end
+
+        # @return [String] what was planned against what it took, in hundredths of the longer of the two
+        def bar(row)
+          longest = record.flat_map { |one| [one.planned, one.taken] }.max
+          %(<svg class="cut-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" width="#{(row.planned / longest * 100).round(1)}" height="8"/>) +
+            %(<rect class="body" y="2" width="#{(row.taken / longest * 100).round(1)}" height="4"/></svg>)
+        end
+
         # @return [Array<String>] erasable people: taken out of the class, still in an earlier state
         def removed
           @reading.removed_people
@@ -25,6 +47,10 @@ module Web
         end
 
         private
+
+        def evening
+          @evening ||= Core::Live::Evening.of(plan, @reading.live_events)
+        end
 
         def name_of(ordered)
           table = ordered.kind == :part ? @reading.catalogue.parts : @reading.catalogue.lines

@@ -8,6 +8,7 @@ import { keys } from './keys.js';
 import { anchors } from './anchors.js';
 import { filter } from './filter.js';
 import { guards } from './guards.js';
+import { taps } from './taps.js';
 
 document.documentElement.classList.add('scripted');
 guards(document);
@@ -19,3 +20,4 @@ keys(document);
 poll(document);
 anchors();
 filter(document);
+taps(document);

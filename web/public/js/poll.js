@@ -22,7 +22,7 @@ const look = (after = EVERY_MS) => {
   waiting = setTimeout(async () => {
     const answer = await ask(address(waits), { headers: { 'X-Poll': '1' } });
     if (!answer.outdated) look();
-  }, after);
+  }, Number(waits.dataset.every) || after);
 };
 
 const poll = (root) => {

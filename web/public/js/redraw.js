@@ -55,7 +55,8 @@ const ask = async (address, options = {}, sentForm = null) => {
     }
     say('That could not be saved. Reload the page and try again; what you typed is still in the field.');
   } catch {
-    say('The studio does not answer. What you typed is still here; try again when it runs.');
+    if (!looking) say('The studio does not answer. What you typed is still here; try again when it runs.');
+    return { ok: false, unreachable: true };
   } finally {
     if (!looking) answering -= 1;
     page().removeAttribute('aria-busy');

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Application
+  # Forecasts of classes that are under way, from where they stand. The newest of each class counts; while it is worked out the one before is shown.
+  class LiveForecasts
+    MOST = 32
+    # Runs after which an answer is told: the first within the tap, the last soon after.
+    STAGES = [60, 400].freeze
+    # Without a tap it is worked out anew after so many seconds, since minutes go by.
+    OLD_SECONDS = 30
+
+    # known: Core::Session::Forecast or nil · finished: whether nobody has anything left to do
+    Asked = Struct.new(:taken, :at, :job, :before, :finished)
+
+    # @param runner [Work::Runner]
+    def initialize(runner)
+      @runner = runner
+      @asked = Kept.new(MOST)
+      @lock = Mutex.new
+    end
+
+    # @param model [Core::Session::Model] of the whole class @param evening [Core::Live::Evening] @param now [Integer] seconds
+    def ask(id, model, evening, now)
+      @lock.synchronize do
+        last = @asked[id]
+        next if last && last.taken == evening.taken.size && now - last.at < OLD_SECONDS
+
+        rest = Core::Live::Rest.new(model, evening, now).model
+        job = rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?', about: [:live, id])
+        @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last), rest.nil?)
+      end
+    end
+
+    # @return [Core::Session::Forecast, nil] the newest there is
+    def known(id)
+      forecast(@asked[id])
+    end
+
+    # @return [Boolean] whether a newer one is on its way
+    def running?(id)
+      @asked[id]&.job&.state&.running? || false
+    end
+
+    # The class is gone: nothing about it is worked out any more.
+    def drop(id)
+      @runner.drop([:live, id])
+    end
+
+    private
+
+    def forecast(asked)
+      found = asked&.job&.state&.found
+      found.is_a?(Core::Session::Forecast) ? found : asked&.before
+    end
+  end
+end

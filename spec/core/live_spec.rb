@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+RSpec.describe Core::Live do
+  let(:people) { [attendee(1, 165, level: 1), attendee(2, 175), attendee(3, 185, needs: Core::People::Needs.new(minor: true))] }
+  let(:inputs) { Core::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table) }
+  let(:plan) { inputs.plan }
+  let(:model) { Core::Session::Modelling.new(plan, inputs.calibration).model }
+  let(:start) { 1_800_000_000 }
+
+  # Events written as "minute kind person"; each named by its place.
+  def events(*lines)
+    lines.each_with_index.map { |line, i|
+      minute, kind, person = line.split
+      undo = kind == 'undo'
+      described_class::Event.new(key: "e#{i}", kind: kind.to_sym, at: start + (minute.to_f * 60).to_i, person: undo ? nil : person, undoes: undo ? person : nil)
+    }
+  end
+
+  def evening(*lines)
+    described_class::Evening.of(plan, events(*lines))
+  end
+
+  def places(evening)
+    evening.people.values.map { |person| [person.place, person.here, person.hand ? 1 : 0] }
+  end
+
+  {
+    ['0 start'] => [[0, true, 0]] * 3,
+    ['0 next 1', '1 start'] => [[0, true, 0]] * 3,
+    ['0 start', '1 next 1', '2 next 1', '3 back 1'] => [[1, true, 0], [0, true, 0], [0, true, 0]],
+    ['0 start', '1 back 1'] => [[0, true, 0]] * 3,
+    ['0 start', '1 hand 2', '2 hand 2'] => [[0, true, 0], [0, true, 1], [0, true, 0]],
+    ['0 start', '1 hand 2', '2 next 2'] => [[0, true, 0], [1, true, 0], [0, true, 0]],
+    ['0 start', '1 absent 3', '2 next 3', '3 here 3', '4 next 3'] => [[0, true, 0], [0, true, 0], [1, true, 0]],
+    ['0 start', '1 next 1', '2 undo e1'] => [[0, true, 0]] * 3,
+    ['0 start', '1 next 99', '2 end', '3 next 1'] => [[0, true, 0]] * 3
+  }.each do |lines, standing|
+    it("stands at #{standing.map(&:first)} after #{lines.join(', ')}") { expect(places(evening(*lines))).to eq(standing) }
+  end
+
+  # Two devices: whatever comes in first, and however often, the same stands.
+  it 'comes to the same in every order of arrival, and however often it is sent' do
+    taps = events('0 start', '1 next 1', '2 hand 2', '3 next 1', '4 helped 2')
+    expected = places(described_class::Evening.of(plan, taps))
+    taps.permutation.each { |order| expect(places(described_class::Evening.of(plan, order + order.first(2)))).to eq(expected) }
+  end
+
+  it 'puts a minor at a cutter before who called, who called before who waits for a look, and these before who is stuck' do
+    checked = plan.people[1].tasks.index { |task| task.step.checkpoint }
+    cutting = plan.people[2].tasks.index { |task| (task.step.cautions + task.technique.cautions).include?(:cutting) }
+    lines = ['0 start'] + (['1 next 2'] * checked) + (['1 next 3'] * cutting)
+    codes = ->(now, *more) { described_class::Attention.new(plan, evening(*lines, *more), start + (now * 60)).needs.map { |need| [need.person, need.code] } }
+    expect(codes.(2, '2 hand 1')).to eq([['3', :minor], ['1', :hand], ['2', :checkpoint]])
+    expect(codes.(90)).to eq([['3', :minor], ['2', :checkpoint], ['1', :stuck]])
+    expect(codes.(90, '3 end')).to eq([])
+  end
+
+  it 'notes what each step took, a step gone back to added up' do
+    record = described_class::Record.new(evening('0 start', '4 next 1', '5 back 1', '7 next 1', '6 next 2'))
+    expect(record.rows.map { |row| [row.people, row.taken, row.spread] }.first).to eq([2, 6.0, [6.0, 6.0]])
+    expect(record.finished).to eq({})
+  end
+
+  describe 'the forecast from here' do
+    def rest(*lines, now: 0)
+      described_class::Rest.new(model, evening(*lines), start + (now * 60)).model
+    end
+
+    it 'leaves what is still to be done, from now on, with the tools that are held' do
+      left = rest('0 start', '20 next 1', '20 next 1', '21 absent 2', now: 25)
+      expect(left.people.map { |person| [person.key, person.tasks.size, person.begins] })
+        .to eq([['1', plan.people[0].tasks.size - 2, 25.0], ['3', plan.people[2].tasks.size, 25.0]])
+      expect(left.people.map { |person| person.tasks.first.takes }).to eq(left.people.map { |person| person.tasks.first.tools })
+      everything = plan.people.flat_map { |person| ["30 next #{person.attendee.key}"] * person.tasks.size }
+      expect(rest('0 start', *everything, now: 31)).to be_nil
+    end
+
+    # Lognormal: E[T - e | T > e] = m·Φ(σ/2 - z)/Φ(-σ/2 - z) - e with z = ln(e/m)/σ, m the mean (Johnson, Kotz and Balakrishnan, Continuous Univariate
+    # Distributions, vol. 1).
+    it 'expects of a step under way what its spread leaves beyond the minutes gone' do
+      normal = ->(z) { 0.5 * Math.erfc(-z / Math.sqrt(2)) }
+      task = model.people.first.tasks.first
+      sigma = model.sigmas[task.sigma]
+      [0.5, 1.0, 1.5].each do |share|
+        gone = (task.minutes * share * 60).round / 60.0
+        z = Math.log(gone / task.minutes) / sigma
+        expected = (task.minutes * normal.((sigma / 2) - z) / normal.((-sigma / 2) - z)) - gone
+        expect(rest('0 start', now: gone).people.first.tasks.first.minutes).to be_within(expected * 0.02).of(expected)
+      end
+    end
+
+    it 'promises no less the further a class has come in its usual time' do
+      forecast = ->(lines, now) { described_class::Rest.new(model, evening(*lines), start + (now * 60)).model.then { |left| Core::Session::Simulation.new(left.with(minutes: 40)).run(0...200).ends.sum / 200 } }
+      done = ['0 start'] + people.flat_map { |person| ["8 next #{person.key}"] * 3 }
+      expect(forecast.(done, 8)).to be < forecast.(['0 start'], 8)
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Store
+  # What happens in the classes, as it is tapped.
+  class LiveEvents
+    include Writing
+
+    # More than a long class of sixty people taps.
+    MOST = 20_000
+
+    # @return [Array<Core::Live::Event>] in the order in which they came in
+    def of(class_id)
+      @database[:live_events].where(class_id: class_id).order(:id).all.map do |row|
+        Core::Live::Event.new(key: row[:key], kind: row[:kind].to_sym, at: row[:at], person: row[:person], undoes: row[:undoes])
+      end
+    end
+
+    # What comes twice is kept once. @param event [Core::Live::Event] @raise [NotFound] for a class that is not there
+    # @return [Boolean] whether it is kept
+    def append(class_id, event)
+      write do
+        raise NotFound.new(:class, class_id) if @database[:classes].where(id: class_id).empty?
+        next false if @database[:live_events].where(class_id: class_id).count >= MOST
+
+        @database[:live_events].insert_conflict.insert(class_id: class_id, key: event.key, kind: event.kind.to_s, at: event.at, person: event.person, undoes: event.undoes)
+        true
+      end
+    end
+  end
+end
