@@ -30,13 +30,21 @@ module Core
         return if here.nil? || !here.here || here.done?
 
         first, *rest = person.tasks.drop(here.place)
-        person.with(begins: [minute, person.begins].max, tasks: [at_work(first, here), *rest.map { |task| seen(task) }]) if first
+        person.with(begins: [minute, person.begins].max, tasks: [at_work(first, gone(here, person)), *rest.map { |task| seen(task) }]) if first
       end
 
-      # Who is at it has its tools and has seen it shown; what it still takes is what the usual spread leaves beyond the minutes gone.
-      def at_work(task, person)
-        gone = person.minutes(@now)
-        task.with(minutes: beyond(task, gone), demonstration: nil, takes: task.takes && task.tools)
+      # Nobody begins before the welcome is over. @return [Float] minutes of work gone at the first thing left to do
+      def gone(here, person)
+        [here.minutes(@now), [minute - person.begins, 0.0].max].min
+      end
+
+      # Who is at it has its tools; what it still takes is what the usual spread leaves beyond the minutes gone. As long as nobody is past a
+      # demonstration, its minutes go first.
+      def at_work(task, gone)
+        showing = task.demonstration && !shown?(task.demonstration) ? @model.demonstrations[task.demonstration].minutes : 0.0
+        return task.with(takes: task.takes && task.tools) if gone <= showing
+
+        task.with(minutes: beyond(task, gone - showing), demonstration: nil, takes: task.takes && task.tools)
       end
 
       # Mean of a lognormal beyond what has passed already: E[T - e | T > e], by the table that the engine draws from.
@@ -58,12 +66,14 @@ module Core
       end
 
       def shown?(index)
-        (@shown ||= {})[index] = @model.people.any? { |person|
-          here = @evening.people[person.key]
-          at = person.tasks.index { |task| task.demonstration == index }
-          here && at && here.place > at
-        } unless @shown&.key?(index)
+        @shown ||= @model.demonstrations.each_index.map { |showing| @model.people.any? { |person| past?(person, showing) } }
         @shown[index]
+      end
+
+      def past?(person, showing)
+        here = @evening.people[person.key]
+        at = person.tasks.index { |task| task.demonstration == showing }
+        !here.nil? && !at.nil? && here.place > at
       end
 
       # Nobody waits for who is not there.

@@ -81,16 +81,19 @@ RSpec.describe Core::Live do
       normal = ->(z) { 0.5 * Math.erfc(-z / Math.sqrt(2)) }
       task = model.people.first.tasks.first
       sigma = model.sigmas[task.sigma]
+      shown = task.demonstration ? model.demonstrations[task.demonstration].minutes : 0
       [0.5, 1.0, 1.5].each do |share|
         gone = (task.minutes * share * 60).round / 60.0
         z = Math.log(gone / task.minutes) / sigma
         expected = (task.minutes * normal.((sigma / 2) - z) / normal.((-sigma / 2) - z)) - gone
-        expect(rest('0 start', now: gone).people.first.tasks.first.minutes).to be_within(expected * 0.02).of(expected)
+        expect(rest('0 start', now: gone + shown + model.people.first.begins).people.first.tasks.first.minutes).to be_within(expected * 0.02).of(expected)
       end
     end
 
     it 'promises no less the further a class has come in its usual time' do
       forecast = ->(lines, now) { described_class::Rest.new(model, evening(*lines), start + (now * 60)).model.then { |left| Core::Session::Simulation.new(left.with(minutes: 40)).run(0...200).ends.sum / 200 } }
+      here = described_class::Rest.new(model, evening('0 start'), start).model
+      expect(here.people.map { |person| [person.begins, person.tasks.map(&:minutes)] }).to eq(model.people.map { |person| [person.begins, person.tasks.map(&:minutes)] })
       done = ['0 start'] + people.flat_map { |person| ["8 next #{person.key}"] * 3 }
       expect(forecast.(done, 8)).to be < forecast.(['0 start'], 8)
     end
