@@ -18,13 +18,24 @@ module Store
     # What comes twice is kept once. @param event [Core::Live::Event] @raise [NotFound] for a class that is not there
     # @return [Boolean] whether it is kept
     def append(class_id, event)
+      append_all(class_id, [event])
+    end
+
+    # @param events [Array<Core::Live::Event>] in the order in which they happened
+    def append_all(class_id, events)
       write do
         raise NotFound.new(:class, class_id) if @database[:classes].where(id: class_id).empty?
-        next false if @database[:live_events].where(class_id: class_id).count >= MOST
+        next false if @database[:live_events].where(class_id: class_id).count + events.size > MOST
 
-        @database[:live_events].insert_conflict.insert(class_id: class_id, key: event.key, kind: event.kind.to_s, at: event.at, person: event.person, undoes: event.undoes)
+        events.each { |event| @database[:live_events].insert_conflict.insert(class_id: class_id, **row(event)) }
         true
       end
+    end
+
+    private
+
+    def row(event)
+      { key: event.key, kind: event.kind.to_s, at: event.at, person: event.person, undoes: event.undoes }
     end
   end
 end

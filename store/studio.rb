@@ -8,14 +8,14 @@ module Store
     Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision)
 
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
-      :worked_out, :live_events
+      :worked_out, :live_events, :lessons_used
 
     # @param path [String] see Database.open
     def initialize(path)
       @database = Database.open(path)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
-      @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events =
-        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents].map { |keeper|
+      @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events, @lessons_used =
+        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents, LessonsUsed].map { |keeper|
         keeper.new(@database)
       }
     end

@@ -48,6 +48,7 @@ module Web
     register Routes::People
     register Routes::Gauge
     register Routes::Supplies
+    register Routes::Learning
     register Routes::Stockroom
     register Routes::Measures
     register Routes::Projects
@@ -83,6 +84,7 @@ module Web
         set :forecasts, forecasts
         set :searches, searches
         set :results, results
+        set :lessons, Application::Lessons.new(studio, runner, results)
         set :live_forecasts, Application::LiveForecasts.new(runner)
         set :comparisons, Application::Comparisons.new(studio, runner, results)
         set :kits, Application::KitStock.new(studio, results)

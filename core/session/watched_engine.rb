@@ -34,6 +34,7 @@ module Core
         }, begun: keys.zip(@starts.map { |starts|
              starts.transform_values(&@real)
            }).to_h,
+          ended: rows.transform_values { |row| ended(row) },
           finished: keys.zip(finished.map(&real)).to_h, waiting: waiting(rows), held: held(rows, model), helping: helping(rows))
       end
 
@@ -78,6 +79,11 @@ module Core
         done = timed_out(done, model)
         finish = done.empty? ? 0.0 : done.last.to
         done + [Segment.new(kind: :clearing, from: finish, to: finish + model.clearing)]
+      end
+
+      # @return [Hash{String=>Float}] label of a task => minute at which the last of its work ended
+      def ended(row)
+        row.select { |segment| %i[work helped extra].include?(segment.kind) }.group_by(&:step).transform_values { |same| same.map(&:to).max }
       end
 
       # @return [Array<String>] each tool as often as it is held: all the task needs, or what was kept from before it

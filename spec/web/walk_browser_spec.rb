@@ -13,6 +13,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/projects',
            '/projects/new',
            '/techniques?class=1',
+           '/techniques/learnt',
            '/fit-check',
            '/stockroom',
            '/stockroom/suppliers',

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Application
+  # What the held classes teach about the techniques, and using it. Nothing changes before it is used.
+  class Lessons
+    # One technique. seconds: as reckoned with now · before: before anything was learnt · learnt, low, high: seconds · used: whether now comes from it
+    Row = Core::Value.define(:skill, :tries, :classes, :before, :learnt, :low, :high, :used)
+
+    # @param studio [Store::Studio] @param runner [Work::Runner] @param results [Results]
+    def initialize(studio, runner, results)
+      @studio = studio
+      @runner = runner
+      @results = results
+      @jobs = Kept.new(4)
+    end
+
+    # @return [Work::Job]
+    def ask
+      named = digest
+      known = @jobs[named]
+      return known if known && !known.failed? && !known.stopped?
+
+      task = Tasks::Learn.new(classes: held, calibration: library.calibration, before: scales)
+      @jobs[named] = @runner.submit(task, title: 'What classes taught', about: [:lessons])
+    end
+
+    # @return [Work::Job::State] found: lessons or nil
+    def state
+      @jobs[digest]&.state || Work::Job::UNASKED
+    end
+
+    # @return [Array<Row>] as far as they are known
+    def rows
+      used = @studio.lessons_used.all
+      (state.found || []).filter_map do |lesson|
+        skill = library.table.techniques[lesson.technique] or next
+        before = used.fetch(skill.key, skill.seconds)
+        Row.new(skill: skill, tries: lesson.tries, classes: lesson.classes, before: before, used: used.key?(skill.key), **%i[learnt low high].zip(
+          [lesson.factor, lesson.low, lesson.high].map { |factor| rounded(before * factor) }
+        ).to_h)
+      end
+    end
+
+    # @param keys [Array<String>] of techniques @return [Integer] how many times changed
+    def use(keys)
+      chosen = rows.select { |row| keys.include?(row.skill.key) && row.learnt != row.skill.seconds }
+      @studio.write do
+        chosen.each { |row| @studio.lessons_used.note(row.skill.key, row.skill.seconds) }
+        @studio.catalogue.save(:techniques, chosen.map { |row| row.skill.with(seconds: row.learnt) }) if chosen.any?
+      end
+      chosen.size
+    end
+
+    # Back to what it was before anything was learnt. @return [Boolean] whether there was anything to take back
+    def take_back(key)
+      before = @studio.lessons_used.all[key] or return false
+      skill = library.table.techniques[key] or return false
+      @studio.write do
+        @studio.catalogue.save(:techniques, [skill.with(seconds: before)])
+        @studio.lessons_used.forget(key)
+      end
+      true
+    end
+
+    private
+
+    def library
+      @results.now.library
+    end
+
+    # Seconds are told and kept to three figures.
+    def rounded(seconds)
+      seconds.round(seconds < 10 ? 2 : 1)
+    end
+
+    def held
+      @studio.classes.all.filter_map do |stored|
+        events = @studio.live_events.of(stored.id)
+        [library.inputs(stored.state), events] if events.any? { |event| event.kind == :end }
+      end
+    end
+
+    def scales
+      @studio.lessons_used.all.filter_map { |key, before| (skill = library.table.techniques[key]) && [key, skill.seconds / before] }.to_h
+    end
+
+    def digest
+      Digest.of([@studio.revision, library.catalogue_digest])
+    end
+  end
+end

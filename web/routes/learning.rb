@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # What held classes teach about the times of techniques, and using it.
+    module Learning
+      def self.registered(app)
+        app.get('/techniques/learnt') do
+          settings.lessons.ask unless polled?
+          shown = Presenters::Lessons.new(settings.lessons, unit)
+          show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'What classes taught', kind: 'wide')
+        end
+        app.post('/techniques/learnt') do
+          settings.lessons.ask.wait(Sessions::WAIT_SECONDS)
+          keys = text(:all) == '1' ? settings.lessons.rows.map { |row| row.skill.key } : [text(:technique)]
+          number = settings.lessons.use(keys)
+          tell(number.zero? ? 'No time changed.' : "#{count_of(number, 'time')} changed. Plans follow; “Take back” goes back to what it was before.")
+          redirect to('/techniques/learnt'), 303
+        end
+        app.post('/techniques/learnt/back') do
+          tell(settings.lessons.take_back(text(:technique)) ? 'That time is what it was before.' : 'There was nothing to take back.')
+          redirect to('/techniques/learnt'), 303
+        end
+      end
+    end
+  end
+end
