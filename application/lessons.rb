@@ -20,7 +20,7 @@ module Application
       known = @jobs[named]
       return known if known && !known.failed? && !known.stopped?
 
-      task = Tasks::Learn.new(classes: held, calibration: library.calibration, before: scales)
+      task = Tasks::Learn.new(classes: held, calibration: library.calibration)
       @jobs[named] = @runner.submit(task, title: 'What classes taught', about: [:lessons])
     end
 
@@ -73,15 +73,14 @@ module Application
       seconds.round(seconds < 10 ? 2 : 1)
     end
 
+    # As they were before anything was learnt, so that the same classes teach the same whatever is used.
     def held
+      before = @studio.lessons_used.all.filter_map { |key, seconds| (skill = library.table.techniques[key]) && [key, skill.with(seconds: seconds)] }.to_h
+      table = library.table.with(techniques: library.table.techniques.merge(before))
       @studio.classes.all.filter_map do |stored|
         events = @studio.live_events.of(stored.id)
-        [library.inputs(stored.state), events] if events.any? { |event| event.kind == :end }
+        [library.inputs(stored.state).with(table: table), events] if events.any? { |event| event.kind == :end }
       end
-    end
-
-    def scales
-      @studio.lessons_used.all.filter_map { |key, before| (skill = library.table.techniques[key]) && [key, skill.seconds / before] }.to_h
     end
 
     def digest

@@ -46,7 +46,7 @@ puts format('mean of the last         %.2f, SimPy %.2f (nine times 300 runs)', e
 puts format('95 %% of them             %.2f, SimPy %.2f', ends[(0.95 * RUNS).to_i], pairs.sum { |pair| pair[:late] } / pairs.size)
 
 studio = Bench.studio
-result = Bench.results(studio).of(studio.classes.all.first.id)
+result = Bench.results(studio).of(studio.classes.find(1).id)
 plan = result.plan
 calibration = result.library.calibration
 class_model = S::Modelling.new(plan, calibration).model

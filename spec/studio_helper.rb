@@ -48,7 +48,7 @@ module Studios
   end
 
   # @return [Application::ClassResult] of a class whose forecast is done
-  def result_of(studio, id = studio.classes.all.first.id)
+  def result_of(studio, id = studio.classes.coming(Studios::TODAY).first.id)
     results = results_of(studio)
     @forecasts.ask(id, results.of(id).model)&.wait(20)
     results.of(id)

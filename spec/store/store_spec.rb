@@ -7,7 +7,7 @@ require_relative '../studio_helper'
 
 RSpec.describe Store do
   let(:studio) { new_studio }
-  let(:id) { studio.classes.all.first.id }
+  let(:id) { studio.classes.coming(Studios::TODAY).first.id }
   let(:classes) { studio.classes }
 
   def levels

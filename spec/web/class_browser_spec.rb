@@ -33,7 +33,7 @@ RSpec.describe 'The class page', type: :feature do
     expect(page).to have_css('.place', count: 3).and have_css('#mat svg.piece')
     unfold('steps-fold')
     expect(page).to have_css('#steps tbody tr', minimum: 8).and have_text('left-handed')
-    expect(@studio.classes.all.first.state.attendees.map { |a| a.measures[:wrist].to_mm }).to eq([158.0, 190.5, 172.0])
+    expect(@studio.classes.find(1).state.attendees.map { |a| a.measures[:wrist].to_mm }).to eq([158.0, 190.5, 172.0])
   end
 
   # Walks the focus to a link or button by Tab, and presses it.

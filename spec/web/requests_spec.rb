@@ -4,7 +4,7 @@ require 'nokogiri'
 require_relative '../web_helper'
 
 RSpec.describe Web::App, type: :request do
-  let(:id) { studio.classes.all.first.id }
+  let(:id) { studio.classes.coming(Studios::TODAY).first.id }
   let(:good) do
     {
       title: 'New moon',
