@@ -52,9 +52,19 @@ module Formats
     def parse(text)
       raise BadDocument.at('', "a file of at most #{LARGEST_BYTES / 1_000_000} MB") if text.bytesize > LARGEST_BYTES
 
-      JSON.parse(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF"), max_nesting: 30)
+      without_nul(JSON.parse(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF"), max_nesting: 30))
     rescue JSON::ParserError, ArgumentError, EncodingError
       raise BadDocument.at('', 'a complete JSON file in UTF-8; this one is cut off or damaged')
+    end
+
+    # No text holds a NUL, and the database takes none.
+    def without_nul(data)
+      case data
+      when String then data.delete("\u0000")
+      when Array then data.map { |inner| without_nul(inner) }
+      when Hash then data.to_h { |key, inner| [key.delete("\u0000"), without_nul(inner)] }
+      else data
+      end
     end
 
     def build(data)
@@ -170,7 +180,7 @@ module Formats
         'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) }
       }
     end
-    private_class_method :parse, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :in_present_names, :market,
+    private_class_method :without_nul, :parse, :without_nul, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :in_present_names, :market,
       :read_market, :stock, :read_stock
   end
 end

@@ -103,6 +103,15 @@ RSpec.describe Formats do
     end
   end
 
+  it 'takes out what no text holds, wherever it stands in a file' do
+    data = JSON.parse(document)
+    data['class']['title'] = "Aurora\u0000"
+    data['project']['note'] = "a\u0000b"
+    content = Formats::ClassDocument.read(JSON.generate(data))
+    expect([content.inputs.workshop.title, content.inputs.design.note]).to eq(%w[Aurora ab])
+    expect(studio.import(content.inputs)).to be_a(Integer)
+  end
+
   it 'refuses a file that is not there and a command that it does not know' do
     expect(command('plan', '/no/such/file')).to match([2, '', a_string_including('No such file')])
     expect(command('glitter')).to match([2, '', a_string_including('Usage')])

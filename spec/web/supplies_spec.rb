@@ -46,7 +46,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
     send_form('/stockroom/lines/cable_038/stock', reason: 'received', quantity: '2', length: '10 m')
     expect(stock.bars('cable_038')[mm(10_000)]).to eq(2)
     get '/stockroom/parts/seed_11_mist/stock?scale=1'
-    expect(page).to match(/Readings agree on <b>11\.\d\d g/)
+    expect(page).to match(/Readings agree on <b>8\.\d\d g/)
   end
 
   {
