@@ -64,7 +64,8 @@ module Application
     # The starter library's parts and lines, to pick from.
     def library
       data = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
-      records = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL, techniques: Core::Data::Records::TECHNIQUE }
+      records = { parts: Core::Data::Records::PART, lines: Core::Data::Records::LINE, tools: Core::Data::Records::TOOL,
+        techniques: Core::Data::Records::TECHNIQUE }
       Core::Catalogue::Table.new(**records.to_h { |name, record|
         [name,
          data[name.to_s].map { |d|

@@ -25,7 +25,8 @@ module Application
       known = @jobs[named]
       return known if known && !known.failed? && !known.stopped?
 
-      task = Tasks::CompareProjects.new(inputs: group(result), designs: result.projects.map(&:design), market: result.market, stock: free_stock(id))
+      task = Tasks::CompareProjects.new(inputs: group(result), designs: result.projects.map(&:design), market: result.market,
+        stock: free_stock(id))
       @jobs[named] = @runner.submit(task, title: 'Projects for this group', about: [:compare, id])
     end
 
@@ -46,13 +47,15 @@ module Application
     private
 
     def digest(result)
-      Digest.of([result.id, result.digest(:stored), result.digest(:catalogue), result.digest(:market), result.digest(:projects), result.digest(:supply)])
+      Digest.of([result.id, result.digest(:stored), result.digest(:catalogue), result.digest(:market), result.digest(:projects),
+        result.digest(:supply)])
     end
 
     # What lies on the shelf after all other classes have taken theirs.
     def free_stock(id)
       @results.now.supplies.except(id).values.reduce(@studio.ledger.stock) do |left, supply|
-        left.less(Core::Supply::Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] }, lines: supply.lines.to_h { |one| [one.line.key, one.from_stock] }))
+        left.less(Core::Supply::Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] },
+          lines: supply.lines.to_h { |one| [one.line.key, one.from_stock] }))
       end
     end
   end

@@ -3,7 +3,8 @@
 module Application
   # What the held classes teach about the techniques, and using it. Nothing changes before it is used.
   class Lessons
-    # One technique. seconds: as reckoned with now · before: before anything was learnt · learnt, low, high: seconds · used: whether now comes from it
+    # One technique. seconds: as reckoned with now · before: before anything was learnt · learnt, low, high: seconds · used: whether now
+    # comes from it
     Row = Core::Value.define(:skill, :tries, :classes, :before, :learnt, :low, :high, :used)
 
     # @param studio [Store::Studio] @param runner [Work::Runner] @param results [Results]
@@ -35,7 +36,8 @@ module Application
       (state.found || []).filter_map do |lesson|
         skill = library.table.techniques[lesson.technique] or next
         before = used.fetch(skill.key, skill.seconds)
-        Row.new(skill: skill, tries: lesson.tries, classes: lesson.classes, before: before, used: used.key?(skill.key), **%i[learnt low high].zip(
+        Row.new(skill: skill, tries: lesson.tries, classes: lesson.classes, before: before, used: used.key?(skill.key),
+          **%i[learnt low high].zip(
           [lesson.factor, lesson.low, lesson.high].map { |factor| rounded(before * factor) }
         ).to_h)
       end
@@ -75,7 +77,8 @@ module Application
 
     # As they were before anything was learnt, so that the same classes teach the same whatever is used.
     def held
-      before = @studio.lessons_used.all.filter_map { |key, seconds| (skill = library.table.techniques[key]) && [key, skill.with(seconds: seconds)] }.to_h
+      before = @studio.lessons_used.all.filter_map { |key, seconds| (skill = library.table.techniques[key]) && [key,
+        skill.with(seconds: seconds)] }.to_h
       table = library.table.with(techniques: library.table.techniques.merge(before))
       @studio.classes.all.filter_map do |stored|
         events = @studio.live_events.of(stored.id)

@@ -12,7 +12,8 @@ module Application
       @table = studio.catalogue.table
       @market = studio.market.all
       @projects = Core::Lazy.new { studio.projects.newest }
-      @techniques_by_project = Core::Lazy.new { projects.to_h { |saved| [saved.design.key, kept.fetch([saved.id, catalogue_digest]) { techniques(saved) }] } }
+      @techniques_by_project = Core::Lazy.new { projects.to_h { |saved| [saved.design.key,
+        kept.fetch([saved.id, catalogue_digest]) { techniques(saved) }] } }
     end
 
     # @return [Array<Store::Projects::Saved>] the newest version of each
@@ -41,7 +42,8 @@ module Application
 
     # @return [Core::Inputs] all that a class's plan depends on
     def inputs(state)
-      Core::Inputs.new(workshop: state.workshop, design: design(state.project_version_id), attendees: state.attendees, table: table, open_rings: settings.open_rings,
+      Core::Inputs.new(workshop: state.workshop, design: design(state.project_version_id), attendees: state.attendees, table: table,
+        open_rings: settings.open_rings,
         calibration: calibration)
     end
 

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module Application
-  # Forecasts of classes that are under way, from where they stand. The newest of each class counts; while it is worked out the one before is shown.
+  # Forecasts of classes that are under way, from where they stand. The newest of each class counts; while it is worked out the one before
+  # is shown.
   class LiveForecasts
     MOST = 32
     # Runs after which an answer is told: the first within the tap, the last soon after.
@@ -26,7 +27,8 @@ module Application
         next if last && last.taken == evening.taken.size && now - last.at < OLD_SECONDS
 
         rest = Core::Live::Rest.new(model, evening, now).model
-        job = rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?', about: [:live, id])
+        job = rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?',
+          about: [:live, id])
         @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last), rest.nil?)
       end
     end

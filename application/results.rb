@@ -57,7 +57,8 @@ module Application
 
     def job_part(result, &state)
       found = Core::Lazy.new(&state)
-      ClassResult::Part.of(found) { found.value.then { |now| [result.digest(:plan), now.id, now.percent, now.running, now.error].join(' ') } }
+      ClassResult::Part.of(found) { found.value.then { |now| [result.digest(:plan), now.id,
+        now.percent, now.running, now.error].join(' ') } }
     end
   end
 end

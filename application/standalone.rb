@@ -17,7 +17,8 @@ module Application
       found = Core::Session::Forecast.for(plan, inputs.calibration)
       outlook = found.is_a?(Core::Session::Forecast) ? found.outlook : found
       parts = {
-        plan: plan, model: Core::Session::Modelling.new(plan, inputs.calibration).model, problem: nil, supply: supply, seat_costs: Core::Bill::Seat.of(plan, supply, market), market: market, catalogue: inputs.table,
+        plan: plan, model: Core::Session::Modelling.new(plan, inputs.calibration).model, problem: nil, supply: supply,
+          seat_costs: Core::Bill::Seat.of(plan, supply, market), market: market, catalogue: inputs.table,
         forecasting: Work::Job::UNASKED.with(found: found, percent: 100), outlook: outlook, verdicts: plan.verdicts(supply, outlook)
       }.transform_values { |value| ClassResult::Part.of(Core::Lazy.new { value }) }
       library = Library.new(table: inputs.table, market: market, calibration: inputs.calibration)

@@ -30,7 +30,8 @@ module Application
 
     def due
       @studio.orders.open.group_by(&:class_id).transform_values do |ordered|
-        entries = ordered.map { |one| Core::Supply::Entry.new(kind: one.kind, item: one.item, length: one.length, quantity: one.due, reason: :received) }
+        entries = ordered.map { |one| Core::Supply::Entry.new(kind: one.kind, item: one.item, length: one.length,
+          quantity: one.due, reason: :received) }
         Core::Supply::Stock.of(entries)
       end
     end

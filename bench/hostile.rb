@@ -267,7 +267,8 @@ module Hostile
     end
 
     def segment(name)
-      usual = { 'id' => [*%w[1 2 3 4 5] * 4, *%w[99999 0 abc 1e5]], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none], 'job' => ['x' * 16, '1'] }.merge(GOOD).fetch(
+      usual = { 'id' => [*%w[1 2 3 4 5] * 4, *%w[99999 0 abc 1e5]], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none],
+        'job' => ['x' * 16, '1'] }.merge(GOOD).fetch(
         name, VALUES
       )
       Rack::Utils.escape_path(pick(usual).byteslice(0, 60).scrub.delete("\u0000\r\n"))
@@ -398,7 +399,8 @@ module Hostile
     def serve(folder)
       reader, writer = IO.pipe
       pid = spawn(RbConfig.ruby, '-rbundler/setup', '-I', EagerBench::ROOT, '-e',
-        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: 0).run", folder, out: writer, err: File::NULL)
+        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: 0).run", folder, out: writer,
+        err: File::NULL)
       writer.close
       line = reader.gets until line.to_s.include?('http://')
       [pid, line[/:(\d+)/, 1]]

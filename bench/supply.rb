@@ -8,19 +8,25 @@ require_relative 'support'
 S = Core::Supply
 rng = Random.new(2)
 euro = ->(minor) { Core::Money.new(minor: minor, currency: 'EUR') }
-suppliers = %w[a b c].to_h { |key| [key, S::Supplier.new(key: key, name: key, delivery: euro.(rng.rand(0..5) * 100), minimum: euro.(rng.rand(0..2) * 1000))] }
-parts = (1..40).map { |i| Core::Catalogue::Part.new(key: "p#{i}", name: "part #{i}", kind: i < 30 ? :bead : :ring, along: Bench.mm(6), outer: Bench.mm(6)) }
+suppliers = %w[a b c].to_h { |key| [key, S::Supplier.new(key: key, name: key, delivery: euro.(rng.rand(0..5) * 100),
+  minimum: euro.(rng.rand(0..2) * 1000))] }
+parts = (1..40).map { |i| Core::Catalogue::Part.new(key: "p#{i}", name: "part #{i}", kind: i < 30 ? :bead : :ring, along: Bench.mm(6),
+  outer: Bench.mm(6)) }
 offers = parts.flat_map do |part|
   cost = rng.rand(2..20)
-  suppliers.keys.sample(rng.rand(1..3), random: rng).flat_map { |key| [10, 25, 100, 250].sample(rng.rand(1..3), random: rng).map { |size| S::Offer.new(supplier: key, kind: :part, item: part.key, unit: :piece, amount: size, price: euro.(size * cost)) } }
+  suppliers.keys.sample(rng.rand(1..3), random: rng).flat_map { |key| [10, 25, 100, 250].sample(rng.rand(1..3),
+    random: rng).map { |size| S::Offer.new(supplier: key, kind: :part, item: part.key, unit: :piece, amount: size,
+    price: euro.(size * cost)) } }
 end
 market = S::Market.of(offers, suppliers, 'EUR')
 Person = Struct.new(:needs, :attendee)
-people = (1..24).map { |i| Person.new(parts.map { |part| Core::Bill::Need.new(part: part, count: rng.rand(1..20)) }, Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5))) }
+people = (1..24).map { |i| Person.new(parts.map { |part| Core::Bill::Need.new(part: part, count: rng.rand(1..20)) },
+  Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5))) }
 run = lambda do
   needs = Core::Bill::Need.sum(people.flat_map(&:needs))
   spares = Core::Bill::Spares.of(people)
-  supplies = needs.map { |need| S::PartSupply.new(part: need.part, used: need.count, spares: spares[need.part].shared, on_hand: 20, reserved: 5, claimed_by: []) }
+  supplies = needs.map { |need| S::PartSupply.new(part: need.part, used: need.count, spares: spares[need.part].shared, on_hand: 20,
+    reserved: 5, claimed_by: []) }
   S::Order.for(supplies, [], market)
 end
 order = run.call

@@ -11,7 +11,8 @@ module Bench
   def inputs(studio, people: 24, project: nil)
     inputs = results(studio).of(studio.classes.find(1).id).inputs
     attendees = (0...people).map do |i|
-      inputs.attendees[i % 12].with(key: (i + 1).to_s, name: "Person #{i + 1}", measures: { wrist: mm(130 + (i * 5)), neck: mm(330 + (i * 5)), ankle: mm(200 + (i * 5)), length: mm(150 + (i * 3)) },
+      inputs.attendees[i % 12].with(key: (i + 1).to_s, name: "Person #{i + 1}",
+        measures: { wrist: mm(130 + (i * 5)), neck: mm(330 + (i * 5)), ankle: mm(200 + (i * 5)), length: mm(150 + (i * 3)) },
         colourway: nil)
     end
     inputs.with(attendees: attendees, design: project || inputs.design)

@@ -23,7 +23,8 @@ module Core
     def plan
       kits = people + extras
       Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, sample: sample, steps: planned_steps,
-        needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?), confidence: supply.confidence.fdiv(100)),
+        needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?),
+        confidence: supply.confidence.fdiv(100)),
         tools: tool_needs, timetable: timetable, order: common_order, table: @table)
     end
 
@@ -79,7 +80,8 @@ module Core
 
     def tool_needs
       used = fitted_people.to_h { |person| [person.attendee, person.tools] }
-      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets, more: @workshop.session.more_tools, at_once: Session::Overlap.most(timetable.rows))
+      Technique::ToolNeed.for_class(used, @table, @workshop.tool_sets, more: @workshop.session.more_tools,
+        at_once: Session::Overlap.most(timetable.rows))
     end
 
     def timetable
@@ -128,7 +130,8 @@ module Core
       }
       own = @check.person(attendee, piece, shared[:cautions], @design)
       list = @lists.for(attendee, shared[:steps])
-      PersonPlan.new(needs: shared[:needs], cuts: shared[:cuts], tools: held_at_once(list), tasks: tasks(list, attendee), spared: list.spared,
+      PersonPlan.new(needs: shared[:needs], cuts: shared[:cuts], tools: held_at_once(list), tasks: tasks(list, attendee),
+        spared: list.spared,
         findings: own.reject { |f| f.status == :fits } + shared[:findings], **common)
     end
 
@@ -190,7 +193,8 @@ module Core
         demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
         shown[item.skill.key] = true
         working = @times.working(item.step, item.skill, attendee) if item.kind == :step
-        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason, demonstration_minutes: demonstration,
+        Session::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason,
+          demonstration_minutes: demonstration,
           minutes: working ? working.minutes * @design.made : set_minutes(item), holding: item.holding, working: working)
       end
     end

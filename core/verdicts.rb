@@ -33,7 +33,8 @@ module Core
                else :fits
                end
       Verdict.new(code: :sizes, status: status, section: :people, subjects: unreachable + missing,
-        values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size, assumed: @plan.assumed_size || Measure::Length::ZERO })
+        values: { number: (unreachable.any? ? unreachable : missing).size, all: @plan.people.size,
+        assumed: @plan.assumed_size || Measure::Length::ZERO })
     end
 
     def finished
@@ -100,8 +101,10 @@ module Core
       status = if chance >= target then :likely
                else chance * 2 >= target ? :doubtful : :unlikely
                end
-      Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock, subjects: [@outlook.last].compact,
-        values: { words: status, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end, planned: @plan.workshop.ends })
+      Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock,
+        subjects: [@outlook.last].compact,
+        values: { words: status, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end,
+        planned: @plan.workshop.ends })
     end
 
     def awaited

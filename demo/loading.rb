@@ -40,7 +40,8 @@ module Demo
 
     def held(studio, data)
       id = studio.classes.create(state(studio, data))
-      inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data), design: studio.projects.find(data['project']).design, attendees: data['attendees'].map { |a| R::ATTENDEE.read(a) },
+      inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data), design: studio.projects.find(data['project']).design,
+        attendees: data['attendees'].map { |a| R::ATTENDEE.read(a) },
         table: studio.catalogue.table)
       plan = inputs.plan
       model = Core::Session::Modelling.new(plan, inputs.calibration).model
@@ -56,7 +57,8 @@ module Demo
     def supply(studio)
       data = JSON.parse(File.read(File.join(__dir__, 'supply.json')))
       money = ->(minor) { Core::Money.new(minor: minor, currency: data['currency']) }
-      data['suppliers'].each { |d| studio.market.save_supplier(R::SUPPLIER.read(d.merge('delivery' => money.(d['delivery']), 'minimum' => money.(d['minimum'])))) }
+      data['suppliers'].each { |d| studio.market.save_supplier(R::SUPPLIER.read(d.merge('delivery' => money.(d['delivery']),
+        'minimum' => money.(d['minimum'])))) }
       studio.market.save(data['offers'].map { |d| R::OFFER.read(d.merge('price' => money.(d['price']))) })
       studio.ledger.post(data['stock'].map { |d| R::ENTRY.read(d) })
     end

@@ -42,7 +42,8 @@ module Demo
 
     # Each construction names the techniques it needs, with their starting values.
     def of_constructions
-      Core::Construction::Registry::ALL.values.flat_map { |construction| construction.techniques.map { |skill| [:techniques, skill.key, R::TECHNIQUE.write(skill)] } }
+      Core::Construction::Registry::ALL.values.flat_map { |construction| construction.techniques.map { |skill| [:techniques, skill.key,
+        R::TECHNIQUE.write(skill)] } }
     end
 
     def known?(kind, key)

@@ -21,7 +21,11 @@ VIEWS = {
   'fit-check' => ['/fit-check?line=0.46+mm&passes=2&line2=0.8+mm&passes2=1&hole=1.2+mm'],
   'print' => ['/classes/1/print', nil, [800, 1130]],
   'handout' => ['/classes/1/handouts', nil, [800, 1000]],
-  'telephone' => ['/classes/1', nil, [390, 844]]
+  'choosing' => ['/classes/1/projects'],
+  'afterwards' => ['/classes/6/afterwards'],
+  'learnt' => ['/techniques/learnt'],
+  'telephone' => ['/classes/1', nil, [390, 844]],
+  'live' => ['/classes/1/live', :under_way, [390, 844]]
 }.freeze
 LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
 
@@ -33,7 +37,16 @@ studio = open_studio
 # The pictures show forecasts of all their runs.
 Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
 %w[comet_tail pole_star].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
+# Taps as if the first class had begun so many minutes ago.
+def teach(studio, minutes)
+  result = results_of(studio).of(1)
+  now = Time.now.to_i
+  events = Core::Live::Pretended.events(result.plan, result.model, now - (minutes * 60))
+  studio.live_events.append_all(1, events.select { |event| event.at <= now })
+end
+
 VIEWS.each do |name, (path, place, size)|
+  teach(studio, 45) if place == :under_way
   Browser.size(session, *(size || [1280, 800]))
   session.visit(path)
   session.has_no_css?('[data-poll]', wait: 60) unless size
@@ -45,6 +58,7 @@ VIEWS.each do |name, (path, place, size)|
     session.find('#levers-form button', wait: 60).click
     session.find('.best', wait: 90)
     session.execute_script("[...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()")
+  when :under_way then session.has_text?('Everybody finishes in', wait: 20)
   when String then session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
   end
   session.save_screenshot(File.join(FOLDER, "#{name}.png"))

@@ -69,10 +69,12 @@ module Formats
 
     def build(data)
       catalogue = data['catalogue']
-      table = Core::Catalogue::Table.new(parts: keyed(R::PART, catalogue['parts'], 'parts'), lines: keyed(R::LINE, catalogue['lines'], 'lines'),
+      table = Core::Catalogue::Table.new(parts: keyed(R::PART, catalogue['parts'], 'parts'),
+        lines: keyed(R::LINE, catalogue['lines'], 'lines'),
         tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
         techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'))
-      inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table, open_rings: data.fetch('open_rings', 'warn').to_sym,
+      inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
+        open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
       Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])))
     rescue Core::Measure::NotALength => e
@@ -147,7 +149,8 @@ module Formats
       return Core::Supply::Market.new if data.nil?
 
       money = ->(minor) { Core::Money.new(minor: minor.to_i, currency: data['currency']) }
-      suppliers = data['suppliers'].to_h { |one| [one['key'], R::SUPPLIER.read(one.merge('delivery' => money.(one['delivery']), 'minimum' => money.(one['minimum'])))] }
+      suppliers = data['suppliers'].to_h { |one| [one['key'],
+        R::SUPPLIER.read(one.merge('delivery' => money.(one['delivery']), 'minimum' => money.(one['minimum'])))] }
       stray = data['offers'].index { |offer| !suppliers.key?(offer['supplier']) }
       raise BadDocument.at("/market/offers/#{stray}/supplier", "one of #{suppliers.keys.join(', ')}",
         data['offers'][stray]['supplier']) if stray
@@ -180,7 +183,8 @@ module Formats
         'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) }
       }
     end
-    private_class_method :without_nul, :parse, :without_nul, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue, :in_present_names, :market,
+    private_class_method :without_nul, :parse, :without_nul, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue,
+      :in_present_names, :market,
       :read_market, :stock, :read_stock
   end
 end

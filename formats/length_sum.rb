@@ -1,14 +1,15 @@
 # frozen_string_literal: true
 
 module Formats
-  # Lengths as they are shown, so that what is shown adds up to the total that is shown: each is rounded, and what is left over goes to those that
-  # were rounded furthest the other way (largest remainders; Hamilton's method of apportionment).
+  # Lengths as they are shown, so that what is shown adds up to the total that is shown: each is rounded, and what is left over goes to
+  # those that were rounded furthest the other way (largest remainders; Hamilton's method of apportionment).
   module LengthSum
     GRID = { mm: Core::Measure::Length.mm(Rational(1, 10)), in: LengthPrint::SIXTEENTH }.freeze
 
     module_function
 
-    # @param parts [Array<Core::Measure::Length>] with their signs @param total [Core::Measure::Length] their sum @param unit [Symbol] :mm or :in
+    # @param parts [Array<Core::Measure::Length>] with their signs @param total [Core::Measure::Length] their sum @param unit [Symbol] :mm
+    # or :in
     # @return [Array<Core::Measure::Length>]
     def shown(parts, total, unit)
       grid = GRID.fetch(unit)

@@ -14,7 +14,8 @@ module Formats
       rows = evening.people.values.flat_map { |person|
         person.times.sort.map { |place, seconds|
           task = person.tasks[place]
-          [plan.person(person.key).attendee.name, Wording.step(task.step), seconds.size, task.minutes.to_f.round(1), (seconds.sum / 60.0).round(1)]
+          [plan.person(person.key).attendee.name, Wording.step(task.step), seconds.size, task.minutes.to_f.round(1),
+            (seconds.sum / 60.0).round(1)]
         }
       }
       CSV.generate { |csv| [HEAD, *rows].each { |row| csv << row.map { |cell| SafeCell.call(cell) } } }

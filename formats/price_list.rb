@@ -88,7 +88,8 @@ module Formats
       problem = problem_of(text, unit)
       offer = unless problem
                 Core::Supply::Offer.new(supplier: @supplier, kind: kind, item: match.item, unit: unit, amount: amount(text).to_i,
-                  price: Core::Money.parse(text.(:price), @market.currency), article: [text.(:article), text.(:name)].reject(&:empty?).join(' · ')[0, 160])
+                  price: Core::Money.parse(text.(:price), @market.currency),
+                  article: [text.(:article), text.(:name)].reject(&:empty?).join(' · ')[0, 160])
               end
       problem ||= twice(offer, text.(:name), line, seen)
       Row.new(line: line, article: text.(:article), name: text.(:name), offer: offer, certainty: match.certainty, problem: problem)

@@ -54,7 +54,8 @@ module Store
     def save_closure(closure)
       write do
         @database[:closures].insert_conflict(:replace)
-          .insert(key: closure.key, name: closure.name, first: JSON.generate(closure.first), last: JSON.generate(closure.last), takes_clasp: closure.takes_clasp)
+          .insert(key: closure.key, name: closure.name, first: JSON.generate(closure.first), last: JSON.generate(closure.last),
+            takes_clasp: closure.takes_clasp)
       end
     end
 

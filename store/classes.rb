@@ -158,7 +158,8 @@ module Store
     # @param rows [Sequel::Dataset] of classes @return [Array<Stored>] in the same order
     def states(rows)
       found = rows.select_map(%i[id revision reserve_rank])
-      documents = @database[:class_revisions].join(:classes, id: :class_id, revision: Sequel[:class_revisions][:revision]).where(class_id: found.map(&:first))
+      documents = @database[:class_revisions].join(:classes, id: :class_id,
+        revision: Sequel[:class_revisions][:revision]).where(class_id: found.map(&:first))
         .select_hash(:class_id, :document)
       found.map { |id, revision, rank|
         Stored.new(id: id, revision: revision, rank: rank, state: ClassState.from_data(JSON.parse(documents.fetch(id))))

@@ -94,7 +94,8 @@ module Store
     def stored(id, position)
       around = states(id).where(position: [position - 1, position + 1]).select_map(:position)
       state = states(id).first(position: position)
-      Stored.new(id: id, state: state[:id], position: position, saved: !state[:saved_as].nil?, at: @database[:drafts].where(id: id).get(:begun_at), back: around.include?(position - 1), forward: around.include?(position + 1),
+      Stored.new(id: id, state: state[:id], position: position, saved: !state[:saved_as].nil?,
+        at: @database[:drafts].where(id: id).get(:begun_at), back: around.include?(position - 1), forward: around.include?(position + 1),
         design: R::DESIGN.read(JSON.parse(state[:document])))
     end
   end

@@ -75,7 +75,8 @@ module Store
     end
 
     def entry(row)
-      Core::Supply::Entry.new(kind: row[:kind].to_sym, item: row[:item], quantity: row[:quantity], reason: row[:reason].to_sym, note: row[:note].to_s,
+      Core::Supply::Entry.new(kind: row[:kind].to_sym, item: row[:item], quantity: row[:quantity], reason: row[:reason].to_sym,
+        note: row[:note].to_s,
         length: (Core::Measure::Length.new(row[:length_nm]) if row[:kind] == 'line'), class_id: row[:class_id], at: row[:made_at])
     end
   end

@@ -19,7 +19,8 @@ module Store
 
     def save_supplier(supplier)
       changing do
-        @database[:suppliers].insert_conflict(target: :key, update: { name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor })
+        @database[:suppliers].insert_conflict(target: :key, update: { name: supplier.name, delivery: supplier.delivery.minor,
+          minimum: supplier.minimum.minor })
           .insert(key: supplier.key, name: supplier.name, delivery: supplier.delivery.minor, minimum: supplier.minimum.minor)
       end
     end
@@ -89,7 +90,8 @@ module Store
     end
 
     def offer(row, currency)
-      Core::Supply::Offer.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:unit].to_sym, amount: row[:amount],
+      Core::Supply::Offer.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:unit].to_sym,
+        amount: row[:amount],
         price: Core::Money.new(minor: row[:price], currency: currency), article: row[:article])
     end
   end

@@ -57,7 +57,8 @@ module Store
     private
 
     def ordered(row)
-      Ordered.new(id: row[:id], class_id: row[:class_id], supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], units: row[:units], arrived: row[:arrived],
+      Ordered.new(id: row[:id], class_id: row[:class_id], supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item],
+        units: row[:units], arrived: row[:arrived],
         length: (Core::Measure::Length.new(row[:length_nm]) if row[:kind] == 'line'), at: row[:made_at])
     end
   end

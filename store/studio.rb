@@ -14,8 +14,10 @@ module Store
     def initialize(path)
       @database = Database.open(path)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
-      @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events, @lessons_used =
-        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents, LessonsUsed].map { |keeper|
+      @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events,
+        @lessons_used =
+        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped,
+          WorkedOut, LiveEvents, LessonsUsed].map { |keeper|
         keeper.new(@database)
       }
     end
@@ -23,8 +25,10 @@ module Store
     # @return [Settings]
     def settings
       row = @database[:studio].first
-      Settings.new(name: row[:name], unit: row[:unit].to_sym, open_rings: row[:open_rings].to_sym, currency: row[:currency], revision: row[:revision],
-        catalogue_revision: row[:catalogue_revision], supply_revision: row[:supply_revision], calibration: Core::Data::Records::CALIBRATION.read(JSON.parse(row[:calibration])))
+      Settings.new(name: row[:name], unit: row[:unit].to_sym, open_rings: row[:open_rings].to_sym, currency: row[:currency],
+        revision: row[:revision],
+        catalogue_revision: row[:catalogue_revision], supply_revision: row[:supply_revision],
+        calibration: Core::Data::Records::CALIBRATION.read(JSON.parse(row[:calibration])))
     end
 
     # @return [Integer] changes whenever anything does, cheaply

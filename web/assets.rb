@@ -11,7 +11,8 @@ module Web
         [path, "/#{path}?#{Digest::MD5.file(path).hexdigest[0, 8]}"]
       }
     }.freeze
-    ICONS = Dir[File.join(FOLDER, 'vendor', 'icons', '*.svg')].to_h { |path| [File.basename(path, '.svg'), File.read(path).sub('<svg', '<svg aria-hidden="true"')] }.freeze
+    ICONS = Dir[File.join(FOLDER, 'vendor', 'icons', '*.svg')].to_h { |path| [File.basename(path, '.svg'),
+      File.read(path).sub('<svg', '<svg aria-hidden="true"')] }.freeze
 
     module_function
 

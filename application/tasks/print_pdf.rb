@@ -7,7 +7,8 @@ module Application
       # @return [String] the file's bytes
       def call(report)
         document = case kind
-                   when 'handouts' then Formats::Pdf::Handouts.new(plan, span: span, unit: unit, size: paper) { |share| report.call(Work::Progress.new(share: share)) }
+                   when 'handouts' then Formats::Pdf::Handouts.new(plan, span: span, unit: unit,
+                     size: paper) { |share| report.call(Work::Progress.new(share: share)) }
                    when 'labels' then Formats::Pdf::Labels.new(plan, grid: Formats::LabelGrid.find(grid),
                      kinds: Core::Supply::Kits.new(plan).letters, unit: unit, skip: skip)
                    else Formats::Pdf::Sheets.new(plan, supply: supply, market: market, seat: seat, unit: unit, size: paper)

@@ -21,7 +21,8 @@ module Application
         input, @to = IO.pipe(binmode: true)
         @from, output = IO.pipe(binmode: true)
         options = compiled ? COMPILED : []
-        @pid = spawn({ 'RUBYOPT' => nil, 'BUNDLE_GEMFILE' => File.join(EagerBench::ROOT, 'Gemfile') }, RbConfig.ruby, *options, '-rbundler/setup', '-I', EagerBench::ROOT, '-e', SCRIPT,
+        @pid = spawn({ 'RUBYOPT' => nil, 'BUNDLE_GEMFILE' => File.join(EagerBench::ROOT, 'Gemfile') }, RbConfig.ruby, *options,
+          '-rbundler/setup', '-I', EagerBench::ROOT, '-e', SCRIPT,
           in: input, out: output, close_others: true, pgroup: true, chdir: EagerBench::ROOT)
         [input, output].each(&:close)
       end

@@ -62,7 +62,8 @@ module Core
           line.cuts.scrap.nm * cost.(line.line)
         }
         hours = Rational(plan.workshop.minutes + choices.around_minutes, 60)
-        new(materials: market.money(used.ceil), wastage: market.money(lost.ceil), time: market.money(choices.hour) * hours, venue: market.money(choices.venue),
+        new(materials: market.money(used.ceil), wastage: market.money(lost.ceil), time: market.money(choices.hour) * hours,
+          venue: market.money(choices.venue),
           tools: market.money(choices.tools_share), people: plan.people.size, margin: choices.margin, rounding: [choices.rounding, 1].max,
           unpriced: (plan.needs.map(&:part) + plan.line_totals.keys).reject { |item| market.unit_cost(item) })
       end

@@ -16,7 +16,8 @@ module Core
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
-      lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false, faces_with: nil
+      lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
+      faces_with: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)

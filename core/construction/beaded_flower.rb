@@ -63,7 +63,8 @@ module Core
       def work_up(_solution, maker)
         total = runs.sum * petals
         WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total),
-          joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: wire, closing_step: 'bind') })
+          joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length),
+          ends: { first: End.new(item: wire, closing_step: 'bind') })
       end
 
       # Loops are worked from one wire; each frame has its own.
@@ -86,7 +87,8 @@ module Core
       end
 
       def layout
-        petals.times.flat_map { |petal| runs.each_with_index.flat_map { |number, run| run_shapes(number, run, 2 * Math::PI * petal / petals) } }
+        petals.times.flat_map { |petal| runs.each_with_index.flat_map { |number, run| run_shapes(number, run,
+          2 * Math::PI * petal / petals) } }
       end
 
       # Loops are drawn round an ellipse that leaves the middle, rows side by side.

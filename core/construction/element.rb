@@ -2,9 +2,11 @@
 
 module Core
   module Construction
-    # One thing on the line, in the order in which it lies there. along: the line it takes · height: the line above the skin where it lies on it
+    # One thing on the line, in the order in which it lies there. along: the line it takes · height: the line above the skin where it lies
+    # on it
     # width: across the skin, as far as one turn of several keeps from the next
-    # profile: how it meets its neighbours when the line bends. :round, as a ball does; :flat, by the edge of its face; :pointed, at the hole,
+    # profile: how it meets its neighbours when the line bends. :round, as a ball does; :flat, by the edge of its face; :pointed, at the
+    # hole,
     #   as what tapers or hangs in loops does; :bare, line or chain that bends by itself
     Element = Value.define(:along, :height, :width, :profile)
 
@@ -18,7 +20,8 @@ module Core
       def self.of(part, along: part.along)
         return bare(along, part.outer) if BENDING.include?(part.kind)
 
-        new(along: along, height: height(part), width: part.outer, profile: LINKING.include?(part.kind) ? :pointed : PROFILES.fetch(part.form, :flat))
+        new(along: along, height: height(part), width: part.outer,
+          profile: LINKING.include?(part.kind) ? :pointed : PROFILES.fetch(part.form, :flat))
       end
 
       # @param thickness [Measure::Length] of the line, or of all lines together

@@ -28,7 +28,8 @@ module Core
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length, step: pattern.unit_length * symmetric, height: tallest(pattern.unit),
+        @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length, step: pattern.unit_length * symmetric,
+          height: tallest(pattern.unit),
           most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
       end
 
@@ -71,7 +72,8 @@ module Core
       def work_up(solution, maker)
         beads = row(solution.repeats)
         strung = beads.reject { |_, role| role == :bar }
-        WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]), cuts: [cut(solution, maker)], steps: steps(strung.size),
+        WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]), cuts: [cut(solution, maker)],
+          steps: steps(strung.size),
           joins: through(wire, beads.map(&:first).uniq), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
       end
 
@@ -79,7 +81,8 @@ module Core
         loops = Measure::Length.mm(LOOP_MM * 2)
         turn = solution.length / maker.wraps
         whole = ((maker.measure || turn) * CUT_FACTORS.fetch(maker.tails_on(wire))) + (turn * (maker.wraps - 1))
-        Cut.new(line: wire, count: rows, role: :row, body: solution.length, consumption: loops, tails: [whole - solution.length - loops, Measure::Length::ZERO].max)
+        Cut.new(line: wire, count: rows, role: :row, body: solution.length, consumption: loops,
+          tails: [whole - solution.length - loops, Measure::Length::ZERO].max)
       end
 
       def lengths(solution)

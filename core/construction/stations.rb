@@ -67,9 +67,11 @@ module Core
 
       def work_up(solution, maker)
         total = all_stations(solution.repeats)
-        WorkUp.new(parts: tally(held, total) + [count(crimp, 2 * layers, :end_crimp)], cuts: [cut(solution, maker)], steps: steps(total), joins: joins,
+        WorkUp.new(parts: tally(held, total) + [count(crimp, 2 * layers, :end_crimp)], cuts: [cut(solution, maker)], steps: steps(total),
+          joins: joins,
           drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-          ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'), last: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends') })
+          ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'),
+          last: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends') })
       end
 
       def cut(solution, maker)

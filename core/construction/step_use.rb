@@ -7,7 +7,8 @@ module Core
     # waits: minutes it must be left alone afterwards, for drying · adds: roles of what it puts on the piece, for a drawing of the state
     # keeps: {tool key => key of the step that frees it}, what stays with the piece until then
     # text: wording key · values: what its wording says
-    StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false, checkpoint: false,
+    StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false,
+      checkpoint: false,
       optional: false, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
   end
 end

@@ -43,7 +43,8 @@ module Core
       def work_up(solution, maker)
         beads = row(solution.repeats)
         WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.size),
-          joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution), anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
+          joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution),
+          anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
       end
 
       def cut(solution, maker)
@@ -53,7 +54,8 @@ module Core
 
       def lengths(solution)
         Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
-          working: [(term(:fixed_beads, fill.base) if fill.base.positive?), term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
+          working: [(term(:fixed_beads, fill.base) if fill.base.positive?),
+          term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
       end
 
       def steps(beads)

@@ -70,7 +70,8 @@ module Core
 
       def work_up(solution, maker)
         beads = sequence(solution)
-        WorkUp.new(parts: tally(beads, strands) + end_uses, cuts: [cut(beads, solution, maker)], steps: steps(beads, solution), joins: joins(beads),
+        WorkUp.new(parts: tally(beads, strands) + end_uses, cuts: [cut(beads, solution, maker)], steps: steps(beads, solution),
+          joins: joins(beads),
           drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: anchors(beads), lengths: lengths(solution))
       end
 

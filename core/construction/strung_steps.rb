@@ -42,7 +42,8 @@ module Core
       def string
         small = @beads.count { |bead| bead.outer < Strung::SMALL_BELOW }
         effort = Rational((@beads.size - small) + (small * Strung::SMALL_EFFORT), [@beads.size, 1].max)
-        step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands }, adds: %i[line bead centre filler finishing],
+        step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands },
+          adds: %i[line bead centre filler finishing],
           after: ['lay_out', stopper? ? 'stop_end' : 'first_end'])
       end
 

@@ -44,7 +44,8 @@ module Core
       # Strands that touch all round: their middles lie on a circle this many strand thicknesses wide (plane geometry).
       AROUND = { 2 => 1.0, 3 => 2 / Math.sqrt(3), 4 => Math.sqrt(2) }.freeze
 
-      # A strand twisted t times follows a helix of that circle: s² = a² + (π·d·t)² (helix length). It hangs doubled, so a is twice what hangs.
+      # A strand twisted t times follows a helix of that circle: s² = a² + (π·d·t)² (helix length). It hangs doubled, so a is twice what
+      # hangs.
       # @return [Measure::Length] straight length of a strand that hangs this long
       def straight(hanging)
         Measure::Length.mm(Math.hypot([hanging.to_mm, 0.0].max * 2, winding_mm))
@@ -65,7 +66,8 @@ module Core
 
       def work_up(solution, maker)
         beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
-        WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)], cuts: [cut(beads, solution, maker)],
+        WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)],
+          cuts: [cut(beads, solution, maker)],
           steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
                                                                         layout(beads, hanging(solution.length).to_mm)
                                                                       }, lengths: lengths(solution),
@@ -79,7 +81,8 @@ module Core
 
       def lengths(solution)
         Lengths.new(beaded: hanging(solution.length) + ring.along, repeats: solution.repeats, unit: (fill.step / 2),
-          working: [term(:ring, ring.along), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns, count: solution.repeats, each: fill.step)])
+          working: [term(:ring, ring.along), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns,
+          count: solution.repeats, each: fill.step)])
       end
 
       def steps(beads)
@@ -94,7 +97,8 @@ module Core
       end
 
       def joins(beads)
-        through(line, beads, passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2),
+        through(line, beads, passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0,
+          passes: 2),
                                 Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 4 * strands)]
       end
 

@@ -97,11 +97,13 @@ module Core
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
          step('second_ends', 'flat_crimp', lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]),
          (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
-         step(tails == :buried ? 'bury_tails' : 'trim_tails', 'trimming', 2 * lines, after: %w[second_ends], cautions: %i[cutting sharp_tails])].compact
+         step(tails == :buried ? 'bury_tails' : 'trim_tails', 'trimming', 2 * lines, after: %w[second_ends],
+         cautions: %i[cutting sharp_tails])].compact
       end
 
       def joins
-        through(line, [bead, *between.expand], passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2),
+        through(line, [bead, *between.expand], passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line,
+          outer: crimp, at: 0.0, passes: 2),
                                                   Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2)]
       end
 

@@ -15,7 +15,8 @@ module Core
           cut = same.first
           tails = off_reel ? cut.tails / 2 : cut.tails
           exact = cut.length - cut.tails + tails
-          new(line: line, role: role, count: same.sum(&:count) * times, exact: exact, length: cut.measured_to * (exact / cut.measured_to).ceil,
+          new(line: line, role: role, count: same.sum(&:count) * times, exact: exact,
+            length: cut.measured_to * (exact / cut.measured_to).ceil,
             body: cut.body, slack: cut.slack, consumption: cut.consumption, tails: tails)
         end.sort_by { |need| -need.exact }
       end

@@ -22,8 +22,8 @@ module Core
       end
 
       # The same cuts from other new reels: every choice of them from which none can be left out.
-      # plans: [CutPlan], the one with the fewest new reels first · doubtful: [[Measure::Length]] choices for which no way to cut was found, nor that
-      # there is none · all: whether no choice was left out for want of time
+      # plans: [CutPlan], the one with the fewest new reels first · doubtful: [[Measure::Length]] choices for which no way to cut was
+      # found, nor that there is none · all: whether no choice was left out for want of time
       Choice = Value.define(:plans, :doubtful, :all)
 
       # @return [Choice] see .plan for the rest
@@ -73,7 +73,8 @@ module Core
 
       private
 
-      # @return [Array<Array<Measure::Length>>] sets of reels that are long enough together, and one for the longest piece; the shortest sum first
+      # @return [Array<Array<Measure::Length>>] sets of reels that are long enough together, and one for the longest piece; the shortest
+      # sum first
       def sets_of_reels(pieces)
         needed = Measure::Length.sum(pieces.map(&:length))
         most = @reel_lengths.map { |length| (needed / length).ceil + 1 }

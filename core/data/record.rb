@@ -24,7 +24,8 @@ module Core
         paces: ->(v) { v.to_h { |level, pace| [level.to_i, pace] } },
         policies: ->(v) { v.transform_values(&:to_sym) },
         counts: ->(v) { v },
-        experience: ->(v) { v.transform_values { |done| People::Experience.new(times: done['times'], last: done['last'] && Date.iso8601(done['last'])) } }
+        experience: ->(v) { v.transform_values { |done| People::Experience.new(times: done['times'],
+        last: done['last'] && Date.iso8601(done['last'])) } }
       }.freeze
       WRITE = {
         text: ->(v) { v },

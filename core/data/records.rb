@@ -8,33 +8,42 @@ module Core
         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
         soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
         malleable: :boolean, magnetic: :boolean, faces_with: :symbol)
-      LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text, rated_load_grams: :integer,
+      LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
+        rated_load_grams: :integer,
         reel_length: :length, material: :text, give: :integer)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
         cautions: :symbols)
-      TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts, tools: :texts,
+      TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
+        tools: :texts,
         demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
         practice_minutes: :number, points: :texts, goes_wrong: :texts, left_hand: :text)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :symbol)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
         overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
-      NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols, other_allergy: :text, low_vision: :boolean,
+      NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,
+        other_allergy: :text, low_vision: :boolean,
         help: :symbols)
-      ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length, needs: Record::One.new(NEEDS), notes: :text,
+      ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length,
+        needs: Record::One.new(NEEDS), notes: :text,
         colourway: :text, brings: :texts, tails: :symbol, experience: :experience)
       SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
       OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money,
         article: :text)
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
         class_id: :integer)
-      SUPPLY = Record.new(Supply::Choices, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol, tails_by_line: :policies,
+      SUPPLY = Record.new(Supply::Choices, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
+        tails_by_line: :policies,
         off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
         rounding: :integer, fill_up: :boolean, reels: :symbol)
-      TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer, extra: :integer,
+      TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
+        extra: :integer,
         extra_text: :text, extra_minutes: :integer)
-      SESSION = Record.new(Session::Choices, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer, break_at: :integer, break_minutes: :integer,
-        late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer, tool_hire: :integer)
-      WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text, tool_sets: :integer, assumed_size: :length,
+      SESSION = Record.new(Session::Choices, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
+        break_at: :integer, break_minutes: :integer,
+        late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
+        tool_hire: :integer)
+      WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
+        tool_sets: :integer, assumed_size: :length,
         supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION))
       # @param design [Project::Design] @return [Hash] plain data, components by their key, so that two states can be merged leaf by leaf
       def self.branches(design)
@@ -55,7 +64,8 @@ module Core
         DESIGN.read(data['design'].merge('components' => components))
       end
 
-      CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number, slow: :number,
+      CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number,
+        slow: :number,
         between: :number, learning: :number, help: :number, help_minutes: :number)
     end
   end

@@ -27,7 +27,8 @@ module Core
 
         bill = ->(one) { one.needs.to_h { |need| [need.part, need.count] }.merge(one.cuts.group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }) }
         wrong = ->(plan) { plan.findings.select(&:worth_a_look?).map(&:key) }
-        new(cure: cure, beads_before: person.bead_count, beads_after: after.bead_count, inside_before: person.piece.inside, inside_after: after.piece.inside,
+        new(cure: cure, beads_before: person.bead_count, beads_after: after.bead_count, inside_before: person.piece.inside,
+          inside_after: after.piece.inside,
           bill_before: bill.(person), bill_after: bill.(after),
           left: wrong.(after) & wrong.(person), fresh: after.findings.select(&:wrong?).map(&:key) - person.findings.select(&:wrong?).map(&:key))
       rescue Error

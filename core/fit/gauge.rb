@@ -26,8 +26,10 @@ module Core
       def ask(purpose, lines, hole, table)
         needed = needed_for(lines)
         judged = Passage.judge(purpose, needed, hole)
-        Answer.new(status: judged.status, code: judged.outcome, needed: needed, loosest: Passage.loosest(purpose, needed), margin: judged.margin,
-          packed: Packing.pack(lines.map(&:to_mm)), lines: suited_lines(purpose, lines.size, hole, table), parts: suited_parts(purpose, needed, table))
+        Answer.new(status: judged.status, code: judged.outcome, needed: needed, loosest: Passage.loosest(purpose, needed),
+          margin: judged.margin,
+          packed: Packing.pack(lines.map(&:to_mm)), lines: suited_lines(purpose, lines.size, hole, table),
+          parts: suited_parts(purpose, needed, table))
       end
 
       # @return [Measure::Length]
@@ -36,7 +38,8 @@ module Core
       end
 
       def suited_lines(purpose, passes, hole, table)
-        table.lines.values.select { |line| Passage.fits?(purpose, line.pulled * Measure::Bundle.ratio(passes), hole) }.sort_by { |line| [line.thickness, line.key] }
+        table.lines.values.select { |line| Passage.fits?(purpose,
+          line.pulled * Measure::Bundle.ratio(passes), hole) }.sort_by { |line| [line.thickness, line.key] }
       end
 
       def suited_parts(purpose, needed, table)

@@ -41,8 +41,8 @@ module Core
         Packed.new(radius: high, centres: found || arrange(radii, high) || row(radii))
       end
 
-      # Equal lines beyond those that can be tried: one in the middle, the others in a ring about it. That is the least hole for eight and nine, and
-      # little more for ten; how wide a hole must be says Measure::Bundle.
+      # Equal lines beyond those that can be tried: one in the middle, the others in a ring about it. That is the least hole for eight and
+      # nine, and little more for ten; how wide a hole must be says Measure::Bundle.
       def known(radii)
         radius = radii.first
         others = radii.size - 1

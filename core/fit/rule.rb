@@ -50,7 +50,8 @@ module Core
         }.sort_by { |other| -other.thickness }
       end
 
-      # @return [Array<Catalogue::Part>] of the same kind and form, with as many holes, nearest in size and material first, that pass the block
+      # @return [Array<Catalogue::Part>] of the same kind and form, with as many holes, nearest in size and material first, that pass the
+      # block
       def others(part, &block)
         @table.parts.values.select { |other|
           other.kind == part.kind && other.form == part.form && other.lines == part.lines && other.key != part.key && block.call(other)

@@ -7,7 +7,8 @@ module Core
       # person: attendee key · code: why, one of CODES · minutes: at the step, or since they called
       Need = Value.define(:person, :code, :minutes)
 
-      # A minor where it is sharp or hot comes before everybody; then who called; then who cannot go on before somebody looked; then who is stuck.
+      # A minor where it is sharp or hot comes before everybody; then who called; then who cannot go on before somebody looked; then who
+      # is stuck.
       CODES = %i[minor hand checkpoint stuck].freeze
       # As in the forecast: beyond this multiple of the usual time somebody is stuck (from memory).
       STUCK = Session::Modelling::STUCK

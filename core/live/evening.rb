@@ -2,8 +2,8 @@
 
 module Core
   module Live
-    # A class as it stands: a pure function of its plan and of what happened. What makes no sense where it stands (a step of somebody who is not
-    # there, a second start) is left out and changes nothing.
+    # A class as it stands: a pure function of its plan and of what happened. What makes no sense where it stands (a step of somebody who
+    # is not there, a second start) is left out and changes nothing.
     class Evening
       # One attendee. place: which of their tasks, from 0; as many as there are when all is done · since: seconds at which they came to it
       # hand: seconds at which they called, nil when they do not · here · times: {place => [seconds spent]}, of what is done
@@ -94,7 +94,8 @@ module Core
       # Time at a step that was left by mistake is added when it is gone back to.
       def step(person, by, at)
         spent = person.times.fetch(person.place, []) + [at - person.since]
-        person.with(place: person.place + by, since: at, hand: nil, times: by.positive? ? person.times.merge(person.place => spent) : person.times)
+        person.with(place: person.place + by, since: at, hand: nil,
+          times: by.positive? ? person.times.merge(person.place => spent) : person.times)
       end
     end
   end

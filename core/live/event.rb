@@ -7,7 +7,8 @@ module Core
     Event = Value.define(:key, :kind, :at, person: nil, undoes: nil)
 
     class Event
-      # start and end: of the class · absent, here: of a person · next, back: a step on or back · hand: needs the instructor · helped: no more
+      # start and end: of the class · absent, here: of a person · next, back: a step on or back · hand: needs the instructor · helped: no
+      # more
       KINDS = %i[start end absent here next back hand helped undo].freeze
       ABOUT_PEOPLE = %i[absent here next back hand helped].freeze
     end

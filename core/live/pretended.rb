@@ -6,14 +6,16 @@ module Core
     module Pretended
       module_function
 
-      # @param plan [Plan] @param model [Session::Model] @param start [Integer] seconds at which it begins @param run [Integer] which evening
+      # @param plan [Plan] @param model [Session::Model] @param start [Integer] seconds at which it begins @param run [Integer] which
+      # evening
       # @param paces [Hash{String=>Float}] hidden factors of techniques' times @return [Array<Event>]
       def events(plan, model, start, run: 0, paces: {})
         watched = Session::Simulation.new(hidden(plan, model, paces), seed: 97).watch(run..run).first
         taps = watched.ended.flat_map { |person, ended| steps_on(ended.values.sort, person) }
         last = taps.map(&:last).max.to_f
         rows = [['start', nil, 0.0], *taps, ['end', nil, last + 1]].sort_by { |kind, _, minute| [minute, kind == 'start' ? 0 : 1] }
-        rows.each_with_index.map { |(kind, person, minute), i| Event.new(key: format('%024x', i), kind: kind.to_sym, at: start + (minute * 60).round, person: person) }
+        rows.each_with_index.map { |(kind, person, minute), i| Event.new(key: format('%024x', i), kind: kind.to_sym,
+          at: start + (minute * 60).round, person: person) }
       end
 
       def steps_on(minutes, person)

@@ -17,7 +17,8 @@ module Core
         done = @evening.people.values.flat_map { |person| person.times.map { |place, times| [person.tasks[place], times.sum / 60.0] } }
         done.group_by { |task, _| task.step.key }.map { |_, same|
           minutes = same.map(&:last)
-          Row.new(step: same.first.first.step, planned: same.sum { |task, _| task.minutes }.fdiv(same.size), taken: minutes.sum / minutes.size, people: same.size,
+          Row.new(step: same.first.first.step, planned: same.sum { |task, _| task.minutes }.fdiv(same.size),
+            taken: minutes.sum / minutes.size, people: same.size,
             spread: minutes.minmax)
         }
       end

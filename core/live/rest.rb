@@ -16,7 +16,8 @@ module Core
         people = @model.people.filter_map { |person| left(person) }
         return if people.empty?
 
-        @model.with(people: people, late_share: 0.0, pauses: @model.pauses.select { |pause| pause.from > minute }, demonstrations: waited_for(people))
+        @model.with(people: people, late_share: 0.0, pauses: @model.pauses.select { |pause| pause.from > minute },
+          demonstrations: waited_for(people))
       end
 
       private
@@ -30,7 +31,8 @@ module Core
         return if here.nil? || !here.here || here.done?
 
         first, *rest = person.tasks.drop(here.place)
-        person.with(begins: [minute, person.begins].max, tasks: [at_work(first, gone(here, person)), *rest.map { |task| seen(task) }]) if first
+        person.with(begins: [minute, person.begins].max, tasks: [at_work(first, gone(here, person)),
+          *rest.map { |task| seen(task) }]) if first
       end
 
       # Nobody begins before the welcome is over. @return [Float] minutes of work gone at the first thing left to do

@@ -2,9 +2,10 @@
 
 module Core
   module Logbook
-    # What held classes teach about the time of each technique. The logarithm of taken against expected time of a try is normal about a value of its
-    # technique, with what one class has in common and what is left of each try beside it; before any class that value is about none (conjugate normal
-    # model with known variances; Gelman et al., Bayesian Data Analysis, chapters 2 and 5). Few tries move little.
+    # What held classes teach about the time of each technique. The logarithm of taken against expected time of a try is normal about a
+    # value of its technique, with what one class has in common and what is left of each try beside it; before any class that value is
+    # about none (conjugate normal model with known variances; Gelman et al., Bayesian Data Analysis, chapters 2 and 5). Few tries move
+    # little.
     class Learning
       # Spreads of logarithms, from memory: of the technique's value before any class, and of what a class has in common.
       BEFORE = 0.3
@@ -13,7 +14,8 @@ module Core
       OUTLYING = 2.5
       EIGHT_OF_TEN = Session::ProjectTime::EIGHT_OF_TEN
 
-      # technique: its key · tries, classes: how many · factor: of the time that is reckoned with now, and where it lies with a chance of 8 in 10
+      # technique: its key · tries, classes: how many · factor: of the time that is reckoned with now, and where it lies with a chance of
+      # 8 in 10
       Lesson = Value.define(:technique, :tries, :classes, :factor, :low, :high) do
         # @return [Float] seconds that the technique should be reckoned with
         def seconds(now)
@@ -43,7 +45,8 @@ module Core
         precision = (1 / (BEFORE**2)) + weights.sum
         middle = by_class.zip(weights).sum { |values, weight| weight * values.sum / values.size } / precision
         reach = EIGHT_OF_TEN / Math.sqrt(precision)
-        Lesson.new(technique: technique, tries: tries.size, classes: by_class.size, factor: Math.exp(middle), low: Math.exp(middle - reach), high: Math.exp(middle + reach))
+        Lesson.new(technique: technique, tries: tries.size, classes: by_class.size, factor: Math.exp(middle),
+          low: Math.exp(middle - reach), high: Math.exp(middle + reach))
       end
 
       def pulled_in(values)

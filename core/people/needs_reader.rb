@@ -30,7 +30,8 @@ module Core
       def read(text)
         clauses = text.split(CLAUSE).map(&:strip).reject { |clause| clause.empty? || DENIED.match?(clause) }
         age = age(text)
-        Needs.new(age: age, minor: age ? age < Needs::ADULT : any?(clauses, YOUNG), left_handed: any?(clauses, LEFT), allergies: allergies(clauses),
+        Needs.new(age: age, minor: age ? age < Needs::ADULT : any?(clauses, YOUNG), left_handed: any?(clauses, LEFT),
+          allergies: allergies(clauses),
           other_allergy: other_allergy(clauses), low_vision: any?(clauses, LOW_VISION),
           help: HELP.select { |_, pattern| any?(clauses, pattern) }.keys)
       end

@@ -4,11 +4,13 @@ module Core
   module Project
     # How well one project suits a group on a date: what an instructor weighs before choosing it.
     # key, name: of the project · body · level: of its hardest technique · techniques: [name] · chance: that everybody finishes in time, nil
-    # where it cannot be simulated · late_end: minute by which nine of ten classes have ended · target: chance wanted · problem: why it cannot be
-    # built, or nil · unfitted: [name] for whom no size comes out · harmed: {name => [finding code]} of allergies and the like · unsure: the same, of
-    # what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed size
+    # where it cannot be simulated · late_end: minute by which nine of ten classes have ended · target: chance wanted · problem: why it
+    # cannot be built, or nil · unfitted: [name] for whom no size comes out · harmed: {name => [finding code]} of allergies and the like ·
+    # unsure: the same, of what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed
+    # size
     # lacking: {name => [technique]} · new_to_most: [technique] · short: things to buy · seat: Money or nil
-    Suitability = Value.define(:key, :name, :body, :level, :techniques, :target, problem: nil, chance: nil, late_end: nil, unfitted: [].freeze,
+    Suitability = Value.define(:key, :name, :body, :level, :techniques, :target, problem: nil, chance: nil, late_end: nil,
+      unfitted: [].freeze,
       harmed: {}.freeze, unsure: {}.freeze, wrong: 0, unmeasured: 0, lacking: {}.freeze, new_to_most: [].freeze, short: 0, seat: nil) do
       # @return [Symbol] the first thing that speaks against it, or :good
       def reason
@@ -28,7 +30,8 @@ module Core
         { good: :fits, unsure: :tight, tight: :tight, heavy: :tight }.fetch(reason, :will_not)
       end
 
-      # @return [Array] to sort by: what can be taught first, then by chance in steps of five, by what people lack, by what is to be bought, by price
+      # @return [Array] to sort by: what can be taught first, then by chance in steps of five, by what people lack, by what is to be
+      # bought, by price
       def rank
         [%i[fits tight will_not].index(status), -(chance.to_f * 20).round, lacking.size, short, seat&.minor || Float::INFINITY, name]
       end
@@ -48,7 +51,8 @@ module Core
       end
 
       def self.new_for(inputs, design, market, stock)
-        asked = inputs.with(design: design, attendees: inputs.attendees.map { |one| in_colours_of(one, design) }, workshop: unordered(inputs.workshop))
+        asked = inputs.with(design: design, attendees: inputs.attendees.map { |one| in_colours_of(one, design) },
+          workshop: unordered(inputs.workshop))
         plan = asked.plan
         supply = Supply::Allocation.new(stock, market).call({ design.key => Supply::Claim.of(plan) })[design.key]
         forecast = Session::Forecast.for(plan, inputs.calibration, runs: RUNS)

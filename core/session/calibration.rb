@@ -6,7 +6,8 @@ module Core
     # pace: {level => factor} · welcome, clearing: minutes · quick, slow: shortest and longest time of a step against its usual one
     # between: how much people of one level differ, as a coefficient of variation · learning: time of the doubled repeat against the repeat
     # help: chance that somebody to whom a technique is new calls for help once · help_minutes: one visit
-    Calibration = Value.define(pace: { 1 => 2.2, 2 => 1.6, 3 => 1.25, 4 => 1.0, 5 => 0.8 }.freeze, welcome_minutes: 10, clearing_minutes: 10,
+    Calibration = Value.define(pace: { 1 => 2.2, 2 => 1.6, 3 => 1.25, 4 => 1.0, 5 => 0.8 }.freeze, welcome_minutes: 10,
+      clearing_minutes: 10,
       quick: 0.7, slow: 1.9, between: 0.15, learning: 0.88, help: 0.45, help_minutes: 2.5)
   end
 end

@@ -5,13 +5,13 @@ require 'openssl'
 
 module Core
   module Session
-    # The random numbers of a simulation: a stream of its own for each person and each thing they do, and the same numbers of it for the same
-    # replication, whatever else changes. So two variants of a class meet the same chance (common random numbers; Law, Simulation Modeling and
-    # Analysis), and who leaves changes nobody else's luck. The numbers come from a counter run through a cipher, so that any stream is had at once
-    # (Salmon, Moraes, Dror and Shaw, Parallel random numbers: as easy as 1, 2, 3, SC 2011).
+    # The random numbers of a simulation: a stream of its own for each person and each thing they do, and the same numbers of it for the
+    # same replication, whatever else changes. So two variants of a class meet the same chance (common random numbers; Law, Simulation
+    # Modeling and Analysis), and who leaves changes nobody else's luck. The numbers come from a counter run through a cipher, so that any
+    # stream is had at once (Salmon, Moraes, Dror and Shaw, Parallel random numbers: as easy as 1, 2, 3, SC 2011).
     class Draws
-      # For each slot: time, whether and when help is needed, how long help takes. For the person: how they differ from others, whether and how
-      # much they come late.
+      # For each slot: time, whether and when help is needed, how long help takes. For the person: how they differ from others, whether
+      # and how much they come late.
       EACH = 3
       # Replications drawn at once.
       BLOCK = 100
@@ -37,7 +37,8 @@ module Core
       end
 
       # @param replication [Integer]
-      # @return [(Array<Array<Array<Integer>>>, Integer)] for each person and slot, numbers from 0 to 65535, and the place of this replication's
+      # @return [(Array<Array<Array<Integer>>>, Integer)] for each person and slot, numbers from 0 to 65535, and the place of this
+      # replication's
       #   first among them
       def at(replication)
         block, place = replication.divmod(BLOCK)

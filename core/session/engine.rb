@@ -48,7 +48,8 @@ module Core
       # dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
       # help_below: random numbers under it call for help · kind: WORK or OPTIONAL
       class Step
-        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given, :gives_more, :dries, :needs_dry, :kind
+        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given, :gives_more,
+          :dries, :needs_dry, :kind
 
         # @param luck [Luck] @param tools [Array<String>] keys of those that can be waited for
         # @param slot [Integer] place of its random numbers @param needs_dry [Array<Integer>, nil] places of tasks

@@ -126,7 +126,8 @@ module Core
         keys = model.people.map(&:key)
         middle = results.ends.sort[results.size / 2]
         typical = results.ends.each_index.first(watched.size).min_by { |i| (results.ends[i] - middle).abs }
-        new(runs: results.size, minutes: model.minutes, ends: results.ends.sort, finishes: keys.zip(results.finishes.map(&:sort)).to_h, in_time: in_time(results, model.minutes),
+        new(runs: results.size, minutes: model.minutes, ends: results.ends.sort, finishes: keys.zip(results.finishes.map(&:sort)).to_h,
+          in_time: in_time(results, model.minutes),
           last: keys.zip(results.last.map { |times|
             times.fdiv(results.size)
           }).to_h, why: why(results), typical: watched[typical], watched: watched, helpers: model.helpers, tools: model.tools)

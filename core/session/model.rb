@@ -5,10 +5,11 @@ module Core
     # A session as it is simulated: people with what each of them does, tools that can run out, demonstrations, helpers.
     #
     # people: [Person] · tools: {tool key => how many there are}, only those that can be waited for · demonstrations: [Demonstration]
-    # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · stuck: multiple of a step's mean time
-    # from which somebody calls whatever their luck · between: spread between people
+    # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · stuck: multiple of a step's
+    # mean time from which somebody calls whatever their luck · between: spread between people
     # help_minutes: one visit, on average · check_minutes: one checkpoint · minutes: of the class · clearing: minutes at the end
-    Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, help_minutes: 2.0, check_minutes: 0.5,
+    Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, help_minutes: 2.0,
+      check_minutes: 0.5,
       clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, stuck: 1.9)
 
     class Model

@@ -48,8 +48,10 @@ module Core
         Model.new(people: @people.each_with_index.map { |person, index|
           person(person, index)
         }, tools: scarce, demonstrations: demonstrations, helpers: 1 + @choices.assistants,
-          minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between), help_minutes: @calibration.help_minutes,
-          clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0, late_minutes: @choices.late_minutes.to_f, stuck: STUCK / mean)
+          minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between),
+          help_minutes: @calibration.help_minutes,
+          clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0,
+          late_minutes: @choices.late_minutes.to_f, stuck: STUCK / mean)
       end
 
       def person(person, index)
@@ -74,7 +76,8 @@ module Core
           tools: task.holding.held, takes: task.holding.takes, gives: task.holding.gives,
           dries: task.step.waits.to_f, needs_dry: task.step.after & drying,
           help: own ? help(person.attendee, task.technique, times) : 0.0, optional: task.kind == :extra, label: task.step.key,
-          demonstration: times.zero? && task.kind != :extra && watches?(person.attendee, task.technique) ? shown.index(task.technique.key) : nil)
+          demonstration: times.zero? && task.kind != :extra && watches?(person.attendee,
+          task.technique) ? shown.index(task.technique.key) : nil)
       end
 
       # @return [Array<String>] keys of the steps after which something dries

@@ -32,7 +32,8 @@ module Core
 
       def self.people(levels)
         measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
-        levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: "Person #{i + 1}", level: level, measures: measures) }
+        levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: "Person #{i + 1}",
+          level: level, measures: measures) }
       end
 
       # @return [Array<Alone>] empty when a usual size cannot be made
@@ -45,7 +46,8 @@ module Core
           within = person.tasks.sum { |task| (task.minutes * deviation)**2 }
           drying = Sum.drying(person.tasks)
           spread = EIGHT_OF_TEN * Math.sqrt(within + ((expected * @calibration.between)**2))
-          Alone.new(level: person.attendee.level, usual: expected + drying, early: [expected - spread, 0.0].max + drying, late: expected + spread + drying)
+          Alone.new(level: person.attendee.level, usual: expected + drying, early: [expected - spread, 0.0].max + drying,
+            late: expected + spread + drying)
         end
       end
 

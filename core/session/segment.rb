@@ -2,8 +2,8 @@
 
 module Core
   module Session
-    # A stretch of somebody's session, in minutes from the start. kind: :welcome, :demonstration, :work, :drying, :clearing · tools: keys held
-    # meanwhile
+    # A stretch of somebody's session, in minutes from the start. kind: :welcome, :demonstration, :work, :drying, :clearing · tools: keys
+    # held meanwhile
     Segment = Value.define(:kind, :from, :to, step: nil, tools: [].freeze) do
       def minutes
         to - from

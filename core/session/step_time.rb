@@ -4,8 +4,9 @@ module Core
   module Session
     # How long one step usually takes one person.
     class StepTime
-      # The repeat from which a technique is known well: from there on its base time holds, and more repeats make nobody faster (from memory; the
-      # plateau is Baloff's, Journal of Industrial Engineering 17, 1966). Who knows it well begins there; who knows it half, half way.
+      # The repeat from which a technique is known well: from there on its base time holds, and more repeats make nobody faster (from
+      # memory; the plateau is Baloff's, Journal of Industrial Engineering 17, 1966). Who knows it well begins there; who knows it half,
+      # half way.
       REFERENCE = 10
       # Harder with poor light, and for a left-hander to whom a technique that is shown right-handed is new (from memory).
       POOR_LIGHT = 1.1
@@ -20,8 +21,9 @@ module Core
         @learned = {}
       end
 
-      # How one person's minutes of a step come about: their product. seconds: base time of one · repeats · effort: of this step · learning: how much
-      # longer the repeats take than for who knows it well · pace: of the level, for what is known well · light, hand: what makes it harder
+      # How one person's minutes of a step come about: their product. seconds: base time of one · repeats · effort: of this step ·
+      # learning: how much longer the repeats take than for who knows it well · pace: of the level, for what is known well · light, hand:
+      # what makes it harder
       Working = Value.define(:seconds, :repeats, :effort, :learning, :pace, :light, :hand) do
         # @return [Float]
         def minutes
@@ -38,12 +40,14 @@ module Core
       # @return [Working]
       def working(step, skill, attendee)
         knows = Technique::Familiarity.of(attendee, skill, @on)
-        Working.new(seconds: skill.seconds, repeats: step.repeats, effort: step.effort.to_f, learning: learning(step.repeats, knows * REFERENCE),
+        Working.new(seconds: skill.seconds, repeats: step.repeats, effort: step.effort.to_f,
+          learning: learning(step.repeats, knows * REFERENCE),
           pace: @calibration.pace.fetch(attendee.level), light: @light, hand: hand(skill, attendee, knows))
       end
 
       # Sum of the times of so many repeats, the first time of all being 1 and n of them having been done before.
-      # Wright's unit curve T_n = T_1 · n^log2(r), added up (Wright, Journal of the Aeronautical Sciences 3(4), 1936), flat from a repeat on.
+      # Wright's unit curve T_n = T_1 · n^log2(r), added up (Wright, Journal of the Aeronautical Sciences 3(4), 1936), flat from a repeat
+      # on.
       # @return [Float]
       def self.cumulative(count, before, exponent, flat_from: Float::INFINITY)
         (1..count).sum { |n| [n + before, flat_from].min**exponent }

@@ -2,7 +2,8 @@
 
 module Core
   module Session
-    # The plain sum: welcome, then each step after its demonstration, then clearing up. Nobody waits for a tool or for help, only for what dries.
+    # The plain sum: welcome, then each step after its demonstration, then clearing up. Nobody waits for a tool or for help, only for what
+    # dries.
     module Sum
       module_function
 
@@ -40,7 +41,8 @@ module Core
         def add(kind, minutes, step = nil, tools = {})
           return unless minutes.positive?
 
-          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: tools.flat_map { |tool, number| [tool] * number })
+          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step,
+            tools: tools.flat_map { |tool, number| [tool] * number })
           @clock += minutes
         end
 

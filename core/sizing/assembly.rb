@@ -20,7 +20,8 @@ module Core
 
       # @return [Piece]
       def piece
-        Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target, play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
+        Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target,
+          play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
           drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
       end
 

@@ -2,14 +2,14 @@
 
 module Core
   module Sizing
-    # A line with all that is on it, closed round a body that is taken as a circle. It answers how long the inside is, and how much line must stay
-    # bare so that the piece can bend at all. Plane geometry:
+    # A line with all that is on it, closed round a body that is taken as a circle. It answers how long the inside is, and how much line
+    # must stay bare so that the piece can bend at all. Plane geometry:
     #
-    # What is tall enough stands on the body, its hole axis square to the radius at its middle. What lies lower is lifted by the taut line and lies
-    # straight between two that stand. Neighbours touch on the inside of the curve, by their profiles; the line runs straight from hole to hole.
-    # Bare line goes down to the body and along it, or straight across where it is short. The angles between those that stand add up to a full turn.
-    # For n equal parts of length a this is 2π(a / (2 sin(π/n)) - a/2) for balls, π·a / tan(π/n) for flat faces.
-    # Several turns lie on a helix whose pitch is the widest part.
+    # What is tall enough stands on the body, its hole axis square to the radius at its middle. What lies lower is lifted by the taut line
+    # and lies straight between two that stand. Neighbours touch on the inside of the curve, by their profiles; the line runs straight
+    # from hole to hole. Bare line goes down to the body and along it, or straight across where it is short. The angles between those that
+    # stand add up to a full turn. For n equal parts of length a this is 2π(a / (2 sin(π/n)) - a/2) for balls, π·a / tan(π/n) for flat
+    # faces. Several turns lie on a helix whose pitch is the widest part.
     class ClosedLine
       # In millimetres.
       CLOSE_ENOUGH = 3e-4

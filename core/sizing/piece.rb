@@ -3,11 +3,13 @@
 module Core
   module Sizing
     # What one attendee makes, sized. worn: the inside length asked for · inside: the finished inside length
-    # slack: line that must stay bare between the parts so that it can bend · on_line: the length of the whole path · play: how far an adjustable closure lets it out
+    # slack: line that must stay bare between the parts so that it can bend · on_line: the length of the whole path · play: how far an
+    # adjustable closure lets it out
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step"
-    Piece = Value.define(:worn, :inside, :slack, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps, :options) do
+    Piece = Value.define(:worn, :inside, :slack, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
+      :options) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum

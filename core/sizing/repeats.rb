@@ -50,7 +50,8 @@ module Core
         cause = fill.centre >= target ? Cause.new(code: :centre_too_wide, values: { centre: fill.centre, target: target })
                                       : Cause.new(code: :fixed_parts_too_long, values: { least: least, target: target })
         OutOfReach.new(target: target, causes: [cause],
-          cures: [Cause.new(code: :take_out, values: { by: least - target }), Cause.new(code: :wear_longer, values: { by: least - target })])
+          cures: [Cause.new(code: :take_out, values: { by: least - target }),
+          Cause.new(code: :wear_longer, values: { by: least - target })])
       end
       private_class_method :candidates, :solution, :reachable?, :out_of_reach
     end

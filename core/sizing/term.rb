@@ -2,7 +2,8 @@
 
 module Core
   module Sizing
-    # One line of a working. operation: :start, :plus, :minus, :times, :shared, :part, :equals · length: its amount (nil for :times and :shared)
+    # One line of a working. operation: :start, :plus, :minus, :times, :shared, :part, :equals · length: its amount (nil for :times and
+    # :shared)
     # code: wording key · values: for its wording
     Term = Value.define(:operation, :code, :length, values: {}.freeze)
   end

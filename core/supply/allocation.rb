@@ -52,7 +52,8 @@ module Core
         due = @due.fetch(key, Stock.new)
         parts = claim.parts.map { |one| part_supply(one, free, due, claims) }
         market = claim.fill_up ? @market : @market.without_minimums
-        chosen = ReelChoice.new(parts, claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }, market, claim.reels).call
+        chosen = ReelChoice.new(parts, claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }, market,
+          claim.reels).call
         ClassSupply.new(parts: parts, lines: chosen.lines, ordering: Lazy.new {
           Order.for(parts, chosen.lines, market).then { |order| chosen.proven ? order : order.with(proven: false) }
         })
@@ -61,7 +62,8 @@ module Core
       def part_supply(wanted, free, due, claims)
         part = wanted.part
         on_hand = @stock.part(part.key)
-        PartSupply.new(part: part, used: wanted.used, spares: wanted.spares, on_hand: on_hand, reserved: on_hand - [free.part(part.key), 0].max,
+        PartSupply.new(part: part, used: wanted.used, spares: wanted.spares, on_hand: on_hand,
+          reserved: on_hand - [free.part(part.key), 0].max,
           claimed_by: claims.fetch(part, []).dup, due: due.part(part.key))
       end
 
@@ -71,7 +73,8 @@ module Core
         reserved = @stock.bars(line.key).to_h { |length, count| [length, count - bars.fetch(length, 0)] }.reject { |_, count| count.zero? }
         coming = due.bars(line.key)
         choice = Cutting::Reels.choices(pieces, @market.reel_lengths(line), on_hand: bars.merge(coming) { |_, held, more| held + more })
-        LineSupply.new(line: line, reserved: reserved, claimed_by: claims.fetch(line, []).dup, free: bars, due: coming, cuts: choice.plans.first,
+        LineSupply.new(line: line, reserved: reserved, claimed_by: claims.fetch(line, []).dup, free: bars, due: coming,
+          cuts: choice.plans.first,
           choice: choice)
       end
     end

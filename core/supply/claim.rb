@@ -23,7 +23,8 @@ module Core
       # @param plan [Plan] @return [Claim]
       def self.of(plan)
         new(parts: plan.needs.map { |need| Wanted.new(part: need.part, used: need.count, spares: plan.held_back(need.part)) },
-          lines: plan.line_totals.keys.to_h { |line| [line, plan.pieces(line)] }, fill_up: plan.workshop.supply.fill_up, reels: plan.workshop.supply.reels)
+          lines: plan.line_totals.keys.to_h { |line| [line, plan.pieces(line)] }, fill_up: plan.workshop.supply.fill_up,
+          reels: plan.workshop.supply.reels)
       end
 
       # @param data [Hash, nil] see #to_data @return [Claim, nil] nil where it is not known or names what the table lacks

@@ -2,8 +2,9 @@
 
 module Core
   module Supply
-    # Which new reels are bought for the cuts of a class: those that cost least with delivery and minimum, the fewest, or those that leave least over.
-    # Reels over patterns by price: Gilmore and Gomory, Operations Research 9 (1961). The deliveries of what the parts need anyway are paid once.
+    # Which new reels are bought for the cuts of a class: those that cost least with delivery and minimum, the fewest, or those that leave
+    # least over. Reels over patterns by price: Gilmore and Gomory, Operations Research 9 (1961). The deliveries of what the parts need
+    # anyway are paid once.
     class ReelChoice
       # lines: [LineSupply] with the cuts that were chosen · proven: whether no other choice of reels is cheaper
       Chosen = Value.define(:lines, :proven)
@@ -22,7 +23,8 @@ module Core
       # @return [Chosen]
       def call
         return Chosen.new(lines: @lines, proven: true) if @by == :fewest || @lines.none? { |line| choices(line).size > 1 }
-        return Chosen.new(lines: @lines.map { |line| line.with(cuts: choices(line).min_by { |cuts| over(cuts) }) }, proven: true) if @by == :waste
+        return Chosen.new(lines: @lines.map { |line| line.with(cuts: choices(line).min_by { |cuts| over(cuts) }) },
+          proven: true) if @by == :waste
 
         options = @lines.map { |line| affordable(line) }
         exact = options.map(&:size).reduce(1, :*) <= MOST
@@ -63,7 +65,8 @@ module Core
 
       # @return [Integer, nil] minor units, where each length is cheapest; nil where nobody sells it
       def goods(line, reels)
-        prices = reels.map { |length, number| offers(line.line, length).map { |offer| offer.price.minor }.min&.then { |price| price * number } }
+        prices = reels.map { |length, number| offers(line.line,
+          length).map { |offer| offer.price.minor }.min&.then { |price| price * number } }
         prices.include?(nil) ? nil : prices.sum
       end
 
@@ -105,8 +108,8 @@ module Core
         end
       end
 
-      # A choice that nobody found a way to cut could still be possible, and cheaper; and where a minimum makes it dearer, other reels could fill the order
-      # up for less.
+      # A choice that nobody found a way to cut could still be possible, and cheaper; and where a minimum makes it dearer, other reels
+      # could fill the order up for less.
       def certain?(lines, cost)
         return false if @market.suppliers.values.any? { |supplier| supplier.minimum.minor.positive? } && least_without_minimums < cost.first
 

@@ -29,7 +29,8 @@ module Core
 
       # What is kept for a step that this maker does not do is not kept.
       def self.keeping(step, needs, rest)
-        step.keeps.filter_map { |tool, till| needs.key?(tool) && rest.any? { |other, _| other.key == till } && [tool, [needs[tool], till]] }.to_h
+        step.keeps.filter_map { |tool, till| needs.key?(tool) && rest.any? { |other, _| other.key == till } && [tool,
+          [needs[tool], till]] }.to_h
       end
 
       def self.less(some, others)

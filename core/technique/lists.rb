@@ -61,7 +61,8 @@ module Core
       def practice(attendee, skill)
         return if !@choices.practice || skill.practice_minutes.zero? || Familiarity.of(attendee, skill, @on) >= Familiarity::KNOWN
 
-        Item.new(kind: :practice, step: Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1, text: :practice, values: { what: skill.practice, technique: skill.name }),
+        Item.new(kind: :practice, step: Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1,
+          text: :practice, values: { what: skill.practice, technique: skill.name }),
           skill: skill, reason: skill.level > attendee.level + 1 ? :far_above : :new)
       end
 
@@ -70,7 +71,8 @@ module Core
 
         last = steps.last
         [Item.new(kind: :extra,
-          step: Construction::StepUse.new(key: 'extra', technique: last.technique, repeats: 1, text: :extra, values: { what: @choices.extra_text }), skill: @table.technique(last.technique), reason: :fast)]
+          step: Construction::StepUse.new(key: 'extra', technique: last.technique, repeats: 1, text: :extra,
+          values: { what: @choices.extra_text }), skill: @table.technique(last.technique), reason: :fast)]
       end
     end
   end

@@ -32,7 +32,8 @@ module Core
 
       # @return [Array<Skill>] new to more than half of the class
       def new_to_most
-        @new_to_most ||= skills.select { |skill| @attendees.count { |attendee| familiarity(attendee, skill) < Familiarity::KNOWN } * 2 > @attendees.size }
+        @new_to_most ||= skills.select { |skill| @attendees.count { |attendee| familiarity(attendee,
+          skill) < Familiarity::KNOWN } * 2 > @attendees.size }
       end
 
       def heavy?
@@ -86,7 +87,8 @@ module Core
       end
 
       def ways(attendee, skill, far)
-        before = skill.prerequisites.filter_map { |key| @table.techniques[key] }.select { |needed| familiarity(attendee, needed) < Familiarity::KNOWN }
+        before = skill.prerequisites.filter_map { |key| @table.techniques[key] }.select { |needed| familiarity(attendee,
+          needed) < Familiarity::KNOWN }
         easier = skill.easier && @table.techniques[skill.easier]
         [(Way.new(code: :practice, minutes: skill.practice_minutes) if skill.practice_minutes.positive? && !far),
          (Way.new(code: :easier, name: easier.name) if easier && easier.level <= attendee.level + 1),
@@ -99,7 +101,8 @@ module Core
       # The nearest at the table who is sure of it.
       def neighbour(attendee, skill)
         here = @attendees.index(attendee)
-        @attendees.select { |other| other != attendee && familiarity(other, skill) >= Familiarity::SURE }.min_by { |other| (@attendees.index(other) - here).abs }
+        @attendees.select { |other| other != attendee && familiarity(other,
+          skill) >= Familiarity::SURE }.min_by { |other| (@attendees.index(other) - here).abs }
       end
     end
   end

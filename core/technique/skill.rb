@@ -7,7 +7,8 @@ module Core
     # cautions: keys of Cautions · easier: key of a technique that an easier school uses in its place
     # practice: what to practise on, and from which scrap · practice_minutes · points: what to say when teaching it
     # goes_wrong: what usually does · left_hand: what a left-hander does otherwise
-    Skill = Value.define(:key, :name, :level, :seconds, prerequisites: [].freeze, tools: [].freeze, demonstration_minutes: 0, cautions: [].freeze,
+    Skill = Value.define(:key, :name, :level, :seconds, prerequisites: [].freeze, tools: [].freeze, demonstration_minutes: 0,
+      cautions: [].freeze,
       easier: nil, practice: '', practice_minutes: 0, points: [].freeze, goes_wrong: [].freeze, left_hand: '')
 
     class Skill

@@ -82,7 +82,8 @@ module Formats
         return if rows.size < 2
 
         pdf.table(rows, header: true, width: pdf.bounds.width,
-          cell_style: { size: SMALL, padding: [2, 4], borders: [:bottom], border_width: 0.4, border_color: RULE }, **(widths ? { column_widths: widths } : {})) do |table|
+          cell_style: { size: SMALL, padding: [2, 4], borders: [:bottom], border_width: 0.4, border_color: RULE },
+          **(widths ? { column_widths: widths } : {})) do |table|
           table.row(0).font_style = :bold
           right.each { |column| table.column(column).align = :right }
         end

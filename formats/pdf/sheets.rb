@@ -72,7 +72,8 @@ module Formats
         table([['Kit', 'For', 'Colourway', 'Holds', 'Notes'], *rows], widths: { 0 => 28, 1 => 90, 2 => 62 })
         line("Spares: #{@plan.spares.values.map { |s|
           [s.held(@plan.workshop.supply.spares), s.part.mark]
-        }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')}, #{Wording.say("spares_mode.#{@plan.workshop.supply.spares}")}", size: SMALL)
+        }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')},
+          #{Wording.say("spares_mode.#{@plan.workshop.supply.spares}")}", size: SMALL)
         line(@plan.needs.map { |need| "#{need.part.mark}: #{need.part.name}" }.join('   '), size: SMALL)
       end
 

@@ -12,7 +12,8 @@ RSpec.describe Application::Digest do
   end
 
   # Each differs from every other.
-  different = [[], [nil], '', 0, 0.0, [0], [[]], {}, { a: 1 }, { 'a' => 1 }, [:a, 1], %w[ab c], %w[a bc], 'a,b', %w[a b], true, 1..2, 1r, Date.new(2026, 1, 1),
+  different = [[], [nil], '', 0, 0.0, [0], [[]], {}, { a: 1 }, { 'a' => 1 }, [:a, 1], %w[ab c], %w[a bc], 'a,b', %w[a b], true, 1..2, 1r,
+    Date.new(2026, 1, 1),
                Time.at(0), Time.at(0, 1)]
   it "tells #{different.size} different things apart" do
     expect(different.map { |data| described_class.of(data) }.uniq.size).to eq(different.size)

@@ -13,7 +13,8 @@ RSpec.describe Core::Sizing::ClosedLine do
   end
 
   # Plane geometry for n equal parts: balls touch at their middles' height, faces by their inner edges, points at the hole.
-  [[25, 8, :round, 4], [60, 4, :round, 2], [12, 14, :round, 7], [25, 8, :flat, 3], [90, 1.5, :flat, 1.1], [30, 6, :pointed, 3]].each do |n, a, profile, h|
+  [[25, 8, :round, 4], [60, 4, :round, 2], [12, 14, :round, 7], [25, 8, :flat, 3], [90, 1.5, :flat, 1.1], [30, 6, :pointed, 3]].each do |n,
+    a, profile, h|
     turn = Math::PI / n
     inside, slack = {
       round: [2 * Math::PI * ((a / (2 * Math.sin(turn))) - h), n * a * (1 - Math.cos(turn))],

@@ -82,7 +82,8 @@ RSpec.describe Core::Construction do
       expect(counts['round_8'] - counts['disc_2']).to eq(1)
     end
 
-    # Common practice, no source: about 280 for a 180 piece, 75 an end for beginners, buried tails the beads plus 25, and never less than hands need.
+    # Common practice, no source: about 280 for a 180 piece, 75 an end for beginners, buried tails the beads plus 25, and never less than
+    # hands need.
     [[3, {}, 100],
      [1, {}, 150],
      [3, { tails: 'buried', bury_through: 4 }, (8 + 8 + 8 + 8 + 25) * 2],
@@ -117,7 +118,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     }.each do |(row, mirrored), faced|
       it "sets caps on the beads they face in #{row.join(' ')}#{', mirrored' if mirrored}" do
         table = sample_table.with(parts: sample_table.parts.merge('cap_a' => part('cap_a', 2, 8, kind: :cap)))
-        parameters = { line: 'cable', crimp: 'crimp', mirror: mirrored, pattern: row.map { |key| { 'part' => key } } + [{ 'repeat' => [{ 'part' => 'seed' }], 'fill' => true }] }
+        parameters = { line: 'cable', crimp: 'crimp', mirror: mirrored,
+          pattern: row.map { |key| { 'part' => key } } + [{ 'repeat' => [{ 'part' => 'seed' }], 'fill' => true }] }
         made = Core::Construction::Registry.fetch(:strung).build(parameters.transform_keys(&:to_s), table)
         joins = made.call(target: mm(180), maker: Core::Construction::Maker.new).joins.select { |one| one.kind == :cap_on_bead }
         expect(joins.map { |one| one.inner.key }).to eq(faced)
@@ -221,7 +223,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
           samples[:memory_coil].transform_keys(&:to_s), sample_table
         )
         cut = ->(target, wraps) {
-          construction.call(target: mm(target), maker: Core::Construction::Maker.new(tails: tails, measure: mm(160), wraps: wraps)).cuts.first
+          construction.call(target: mm(target), maker: Core::Construction::Maker.new(tails: tails, measure: mm(160),
+            wraps: wraps)).cuts.first
         }
         expect(cut.(150, 1).length).to eq(mm(160) * factor.to_s.to_r)
         expect(cut.(540, 3).length - cut.(150, 1).length).to be_between(mm(345), mm(375))

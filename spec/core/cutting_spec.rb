@@ -96,7 +96,8 @@ RSpec.describe Core::Cutting::Reels do
     starts = cells.reduce([0]) { |all, column| all << (all.last + column.size) }
     Highs.mip(
       sense: :minimize, col_cost: ways.map { |way| way[1] }, col_lower: [0.0] * ways.size, col_upper: [1000.0] * ways.size,
-      row_lower: demands.values.map(&:to_f) + ([0.0] * bars.size), row_upper: ([1e30] * demands.size) + ([1.0] * bars.size), a_format: :colwise, a_start: starts[0...-1],
+      row_lower: demands.values.map(&:to_f) + ([0.0] * bars.size), row_upper: ([1e30] * demands.size) + ([1.0] * bars.size),
+      a_format: :colwise, a_start: starts[0...-1],
       a_index: cells.flatten(1).map(&:first), a_value: cells.flatten(1).map { |cell| cell.last.to_f }, integrality: [1] * ways.size
     ).solve[:obj_value].round
   end
@@ -148,7 +149,8 @@ RSpec.describe Core::Cutting::Reels do
   end
 
   it 'saves one of two tails when the reel itself is held' do
-    tails = [false, true].map { |off| Core::Plan.for(workshop: workshop.with(supply: Core::Supply::Choices.new(off_reel: off)), design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
+    tails = [false, true].map { |off| Core::Plan.for(workshop: workshop.with(supply: Core::Supply::Choices.new(off_reel: off)),
+      design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
     expect(tails.last * 2).to eq(tails.first)
   end
 end

@@ -100,7 +100,8 @@ RSpec.describe Core::Fit do
       found = judge(join(:lines_through, line(0.46), fitted('pearl', 7, 7, hole: 0.8), passes: 2), table: table)
       expect(found.cures.map(&:code).first(2)).to eq(%i[trim_tails finishing_beads])
       made = Core::Fit::Cures::FinishingBeads.new('front', wide).apply(bracelet(tails: 'buried')).components.find { |one| one.key == 'front' }
-      expect(made.parameters.slice('finishing', 'bury_through')).to eq('finishing' => [{ 'part' => 'wide', 'count' => 2 }], 'bury_through' => 2)
+      expect(made.parameters.slice('finishing', 'bury_through')).to eq('finishing' => [{ 'part' => 'wide', 'count' => 2 }],
+        'bury_through' => 2)
     end
 
     {
@@ -170,7 +171,8 @@ RSpec.describe Core::Fit do
   describe 'people' do
     def findings(words, table: sample_table, colourways: {})
       person = attendee(1, 170, needs: Core::People::NeedsReader.read(words))
-      Core::Plan.for(workshop: workshop, design: bracelet.with(colourways: colourways), attendees: [person], table: table).people.first.findings.select { |f| f.join.nil? }
+      Core::Plan.for(workshop: workshop, design: bracelet.with(colourways: colourways), attendees: [person],
+        table: table).people.first.findings.select { |f| f.join.nil? }
     end
 
     let(:nickel) {

@@ -13,7 +13,8 @@ RSpec.describe Core::Technique::Holding do
       ['mat 1,ruler 1|mat 1,ruler 1|ruler 1', 'mat 1,cutters 1|cutters 1|cutters 1', 'mat 1||mat 1', 'mat 1|mat 1|mat 1']
     ],
     'what frees it is not done by this maker' => [[['a', %w[mat], { 'mat' => 'z' }], ['b', %w[]]], ['mat 1|mat 1|mat 1', '||']],
-    'more of it is needed meanwhile' => [[['a', %w[pliers], { 'pliers' => 'b' }], ['b', %w[pliers pliers]]], ['pliers 1|pliers 1|', 'pliers 2|pliers 1|pliers 2']]
+    'more of it is needed meanwhile' => [[['a', %w[pliers], { 'pliers' => 'b' }], ['b', %w[pliers pliers]]],
+    ['pliers 1|pliers 1|', 'pliers 2|pliers 1|pliers 2']]
   }.each do |what, (list, expected)|
     it "says who has what where #{what}" do
       found = described_class.along(list.map { |key, tools, keeps| [step(key, keeps || {}), tools] })
@@ -30,7 +31,8 @@ RSpec.describe Core::Technique::Holding do
       Core::Session::Task.new(step: one, technique: skill, minutes: 4.0, demonstration_minutes: 0, holding: holding)
     }
     table = Core::Session::Sum.timetable({ '1' => tasks, '2' => tasks }, 60, Core::Session::Calibration.new)
-    expect(table.rows['1'].map { |segment| [segment.kind, segment.minutes] }).to eq([[:welcome, 10.0], [:work, 4.0], [:work, 4.0], [:drying, 6.0], [:work, 4.0], [:clearing, 10.0]])
+    expect(table.rows['1'].map { |segment| [segment.kind, segment.minutes] }).to eq([[:welcome, 10.0], [:work, 4.0], [:work, 4.0],
+      [:drying, 6.0], [:work, 4.0], [:clearing, 10.0]])
     expect([Core::Session::Overlap.most(table.rows), Core::Session::Sum.drying(tasks)]).to eq([{ 'mat' => 2 }, 6.0])
   end
 end

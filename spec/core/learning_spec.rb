@@ -32,7 +32,8 @@ RSpec.describe Core::Logbook::Learning do
   it 'finds hidden paces from three evenings, nearer than before and mostly within its range' do
     people = (1..8).map { |i| attendee(i, 150 + (i * 6), level: 2 + (i % 2)) }
     hidden = { 'stringing' => 1.5, 'flat_crimp' => 0.7, 'measuring' => 1.3, 'trimming' => 0.8 }
-    slow = sample_table.techniques.transform_values { |skill| skill.with(seconds: skill.key == 'stringing' ? 8 : 90, demonstration_minutes: 0) }
+    slow = sample_table.techniques.transform_values { |skill| skill.with(seconds: skill.key == 'stringing' ? 8 : 90,
+      demonstration_minutes: 0) }
     table = sample_table.with(techniques: slow)
     tries = (1..3).flat_map do |run|
       inputs = Core::Inputs.new(workshop: workshop.with(key: "class #{run}"), design: bracelet, attendees: people, table: table)

@@ -12,7 +12,8 @@ RSpec.describe Core::Live do
     lines.each_with_index.map { |line, i|
       minute, kind, person = line.split
       undo = kind == 'undo'
-      described_class::Event.new(key: "e#{i}", kind: kind.to_sym, at: start + (minute.to_f * 60).to_i, person: undo ? nil : person, undoes: undo ? person : nil)
+      described_class::Event.new(key: "e#{i}", kind: kind.to_sym, at: start + (minute.to_f * 60).to_i, person: undo ? nil : person,
+        undoes: undo ? person : nil)
     }
   end
 
@@ -49,7 +50,8 @@ RSpec.describe Core::Live do
     checked = plan.people[1].tasks.index { |task| task.step.checkpoint }
     cutting = plan.people[2].tasks.index { |task| (task.step.cautions + task.technique.cautions).include?(:cutting) }
     lines = ['0 start'] + (['1 next 2'] * checked) + (['1 next 3'] * cutting)
-    codes = ->(now, *more) { described_class::Attention.new(plan, evening(*lines, *more), start + (now * 60)).needs.map { |need| [need.person, need.code] } }
+    codes = ->(now, *more) { described_class::Attention.new(plan, evening(*lines, *more),
+      start + (now * 60)).needs.map { |need| [need.person, need.code] } }
     expect(codes.(2, '2 hand 1')).to eq([['3', :minor], ['1', :hand], ['2', :checkpoint]])
     expect(codes.(90)).to eq([['3', :minor], ['2', :checkpoint], ['1', :stuck]])
     expect(codes.(90, '3 end')).to eq([])
@@ -75,8 +77,8 @@ RSpec.describe Core::Live do
       expect(rest('0 start', *everything, now: 31)).to be_nil
     end
 
-    # Lognormal: E[T - e | T > e] = m·Φ(σ/2 - z)/Φ(-σ/2 - z) - e with z = ln(e/m)/σ, m the mean (Johnson, Kotz and Balakrishnan, Continuous Univariate
-    # Distributions, vol. 1).
+    # Lognormal: E[T - e | T > e] = m·Φ(σ/2 - z)/Φ(-σ/2 - z) - e with z = ln(e/m)/σ, m the mean (Johnson, Kotz and Balakrishnan,
+    # Continuous Univariate Distributions, vol. 1).
     it 'expects of a step under way what its spread leaves beyond the minutes gone' do
       normal = ->(z) { 0.5 * Math.erfc(-z / Math.sqrt(2)) }
       task = model.people.first.tasks.first
@@ -91,9 +93,11 @@ RSpec.describe Core::Live do
     end
 
     it 'promises no less the further a class has come in its usual time' do
-      forecast = ->(lines, now) { described_class::Rest.new(model, evening(*lines), start + (now * 60)).model.then { |left| Core::Session::Simulation.new(left.with(minutes: 40)).run(0...200).ends.sum / 200 } }
+      forecast = ->(lines, now) { described_class::Rest.new(model, evening(*lines),
+        start + (now * 60)).model.then { |left| Core::Session::Simulation.new(left.with(minutes: 40)).run(0...200).ends.sum / 200 } }
       here = described_class::Rest.new(model, evening('0 start'), start).model
-      expect(here.people.map { |person| [person.begins, person.tasks.map(&:minutes)] }).to eq(model.people.map { |person| [person.begins, person.tasks.map(&:minutes)] })
+      expect(here.people.map { |person| [person.begins, person.tasks.map(&:minutes)] }).to eq(model.people.map { |person| [person.begins,
+        person.tasks.map(&:minutes)] })
       done = ['0 start'] + people.flat_map { |person| ["8 next #{person.key}"] * 3 }
       expect(forecast.(done, 8)).to be < forecast.(['0 start'], 8)
     end

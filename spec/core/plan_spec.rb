@@ -51,7 +51,8 @@ RSpec.describe Core::Plan do
   end
 
   it 'names the steps that wait for each other' do
-    loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Construction::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x, after: [after]) }
+    loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Construction::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x,
+      after: [after]) }
     expect { Core::Technique::Order.of(loop_of, sample_table) }.to raise_error(Core::Technique::Order::Cycle, /a, b/)
   end
 
@@ -109,7 +110,8 @@ end
 
 RSpec.describe Core::Technique::Ladder do
   def skills(**needs)
-    needs.to_h { |key, (level, *before)| [key.to_s, Core::Technique::Skill.new(key: key.to_s, name: key.to_s, level: level, seconds: 1, prerequisites: before)] }
+    needs.to_h { |key, (level, *before)| [key.to_s, Core::Technique::Skill.new(key: key.to_s, name: key.to_s, level: level,
+      seconds: 1, prerequisites: before)] }
   end
 
   it 'stands techniques on their levels, each after what it needs there' do

@@ -45,7 +45,8 @@ RSpec.describe Core::Supply::ReelChoice do
   # Every way to fill each reel, every offer and every delivery, as an integer program of its own.
   def by_highs(demands, suppliers, offers)
     lengths = offers.map { |_, length, _| length }.uniq
-    ways = lengths.flat_map { |length| fillings(demands.keys, demands.values, length).reject { |way| way.all?(&:zero?) }.map { |way| [length, way] } }
+    ways = lengths.flat_map { |length| fillings(demands.keys, demands.values,
+      length).reject { |way| way.all?(&:zero?) }.map { |way| [length, way] } }
     keys = suppliers.keys
     width = ways.size + offers.size + keys.size
     rows = demands.values.each_with_index.map { |wanted, i| [ways.each_with_index.to_h { |(_, way), j| [j, way[i]] }, wanted, 1e30] }
@@ -62,9 +63,11 @@ RSpec.describe Core::Supply::ReelChoice do
     cells = rows.map { |row| row.first.reject { |_, value| value.zero? }.to_a }
     costs = ([0] * ways.size) + offers.map(&:last) + suppliers.values.map(&:first)
     starts = cells.reduce([0]) { |all, row| all << (all.last + row.size) }[0...-1]
-    model = Highs.mip(sense: :minimize, col_cost: costs.map(&:to_f), col_lower: [0.0] * width, col_upper: ([200.0] * (width - keys.size)) + ([1.0] * keys.size),
+    model = Highs.mip(sense: :minimize, col_cost: costs.map(&:to_f), col_lower: [0.0] * width,
+      col_upper: ([200.0] * (width - keys.size)) + ([1.0] * keys.size),
       row_lower: rows.map { |row| row[1].to_f }, row_upper: rows.map { |row| row[2].to_f }, a_format: :rowwise, a_start: starts,
-      a_index: cells.flat_map { |row| row.map(&:first) }, a_value: cells.flat_map { |row| row.map { |cell| cell.last.to_f } }, integrality: [1] * width)
+      a_index: cells.flat_map { |row| row.map(&:first) }, a_value: cells.flat_map { |row| row.map { |cell| cell.last.to_f } },
+      integrality: [1] * width)
     model.solve[:obj_value].round
   end
 
@@ -76,18 +79,21 @@ RSpec.describe Core::Supply::ReelChoice do
     }
   end
 
-  # Orders that are filled up to a minimum take more of the same reels; other reels could fill them up for less, so they are not called proven.
+  # Orders that are filled up to a minimum take more of the same reels; other reels could fill them up for less, so they are not called
+  # proven.
   it 'buys as cheaply as HiGHS on random markets, but where an order is filled up, and calls nothing proven that is dearer' do
     rng = Random.new(31)
     dearer = Array.new(60) {
       suppliers = %w[a b c].first(rng.rand(1..3)).to_h { |key| [key, [rng.rand(0..6) * 100, rng.rand(0..2) * 800]] }
       lengths = [1000, 2000, 5000, 10_000].sample(rng.rand(2..3), random: rng).sort
-      offers = lengths.flat_map { |length| suppliers.keys.sample(rng.rand(1..suppliers.size), random: rng).map { |key| [key, length, (length * rng.rand(0.15..0.45)).round] } }
+      offers = lengths.flat_map { |length| suppliers.keys.sample(rng.rand(1..suppliers.size),
+        random: rng).map { |key| [key, length, (length * rng.rand(0.15..0.45)).round] } }
       cuts = Array.new(rng.rand(2..14)) { [260, 310, 455].sample(random: rng) }
       order = supply(cuts, market(suppliers, offers)).order
       known = suppliers.slice(*offers.map(&:first))
       [order.total.minor - by_highs(cuts.tally, known, offers), order.proven]
     }
-    expect([dearer.map(&:first).min, dearer.count { |more, proven| proven && more.positive? }, dearer.count { |more, _| more.positive? }]).to match([0, 0, be <= 5])
+    expect([dearer.map(&:first).min, dearer.count { |more, proven| proven && more.positive? },
+      dearer.count { |more, _| more.positive? }]).to match([0, 0, be <= 5])
   end
 end

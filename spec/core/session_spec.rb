@@ -9,7 +9,8 @@ RSpec.describe Core::Session do
 
   # @param people [Array<Array<Work>>]
   def model(people, begins: [], **rest)
-    made = people.each_with_index.map { |tasks, i| described_class::Model::Person.new(key: (i + 1).to_s, tasks: tasks, begins: begins[i] || 0.0) }
+    made = people.each_with_index.map { |tasks, i| described_class::Model::Person.new(key: (i + 1).to_s, tasks: tasks,
+      begins: begins[i] || 0.0) }
     described_class::Model.new(people: made, **{ tools: {}, demonstrations: [], helpers: 1, minutes: 120 }, **rest)
   end
 
@@ -39,8 +40,10 @@ RSpec.describe Core::Session do
     }
     model((0...12).map { |i|
       tasks.(1 + (i % 3))
-    }, tools: { 't' => 9 }, sigmas: [0.3], between: 0.2, late_share: 0.3, late_minutes: 5.0, pauses: [described_class::Model::Pause.new(from: 40.0, minutes: 10.0)],
-      demonstrations: [described_class::Model::Demonstration.new(minutes: 4.0, quorum: 12), described_class::Model::Demonstration.new(minutes: 5.0, quorum: 6, alone: 2.0)], clearing: 5.0)
+    }, tools: { 't' => 9 }, sigmas: [0.3], between: 0.2, late_share: 0.3, late_minutes: 5.0,
+      pauses: [described_class::Model::Pause.new(from: 40.0, minutes: 10.0)],
+      demonstrations: [described_class::Model::Demonstration.new(minutes: 4.0, quorum: 12),
+      described_class::Model::Demonstration.new(minutes: 5.0, quorum: 6, alone: 2.0)], clearing: 5.0)
   end
 
   describe 'how times spread' do
@@ -159,12 +162,13 @@ RSpec.describe Core::Session do
       end
     end
 
-    # SimPy 3.0.11, each with 6000 runs from seed 11: mean, deviation, 95 % quantile of the last to finish. In the second, one of five mats is kept
-    # from the fourth step to the tenth, and what dries for twenty minutes after the twelfth is needed by the fifteenth.
+    # SimPy 3.0.11, each with 6000 runs from seed 11: mean, deviation, 95 % quantile of the last to finish. In the second, one of five
+    # mats is kept from the fourth step to the tenth, and what dries for twenty minutes after the twelfth is needed by the fifteenth.
     { '' => [149.9742, 17.2626, 179.3890], ' HELD' => [157.1436, 17.6465, 188.0662] }.each do |words, (simpy_mean, deviation, late)|
       it "agrees with /usr/bin/python3 bench/session_reference.py 6000 11#{words}, mean and 95 % quantile" do
         tools = { 't0' => 4, 't1' => 4, 't2' => 3, 't3' => 6, 't4' => 5, 't5' => 4, 'mat' => 5 }
-        mat = words.empty? ? {} : { 3 => { takes: { 'mat' => 1 }, gives: {} }, 9 => { gives: 'mat' }, 11 => { dries: 20.0 }, 14 => { needs_dry: [11] } }
+        mat = words.empty? ? {} : { 3 => { takes: { 'mat' => 1 }, gives: {} }, 9 => { gives: 'mat' }, 11 => { dries: 20.0 },
+          14 => { needs_dry: [11] } }
         people = (0...12).map { |p|
           (0...25).map { |s|
             own = mat.key?(3) && s == 3 ? {} : { "t#{(s + p) % 6}" => 1 }
@@ -228,7 +232,8 @@ RSpec.describe Core::Session do
 
     it 'goes on where two demonstrations would wait for each other' do
       shows = Array.new(2) { described_class::Model::Demonstration.new(minutes: 1.0, quorum: 2, alone: 1.0) }
-      engine = run(model([[work(1.0, demonstration: 0), work(1.0, demonstration: 1)], [work(1.0, demonstration: 1), work(1.0, demonstration: 0)]], demonstrations: shows,
+      engine = run(model([[work(1.0, demonstration: 0), work(1.0, demonstration: 1)],
+        [work(1.0, demonstration: 1), work(1.0, demonstration: 0)]], demonstrations: shows,
         helpers: 2))
       expect(engine.finished).to all(be_between(4.0, 6.0))
     end
@@ -252,7 +257,8 @@ RSpec.describe Core::Session do
     end
 
     it 'rests while a pause lasts' do
-      with, without = [[described_class::Model::Pause.new(from: 10.0, minutes: 15.0)], []].map { |pauses| described_class::Simulation.new(model([[work(8.0)], [work(30.0)]], pauses: pauses)).run(0...1).finishes.flatten }
+      with, without = [[described_class::Model::Pause.new(from: 10.0, minutes: 15.0)],
+        []].map { |pauses| described_class::Simulation.new(model([[work(8.0)], [work(30.0)]], pauses: pauses)).run(0...1).finishes.flatten }
       expect(with.zip(without).map { |a, b| a - b }).to eq([0.0, 15.0])
     end
   end
@@ -265,7 +271,8 @@ RSpec.describe Core::Session do
     end
 
     def inputs(people, minutes: 120, teaching: {}, **session)
-      shop = workshop.with(minutes: minutes, session: described_class::Choices.new(**session), teaching: Core::Technique::Choices.new(**teaching))
+      shop = workshop.with(minutes: minutes, session: described_class::Choices.new(**session),
+        teaching: Core::Technique::Choices.new(**teaching))
       Core::Inputs.new(workshop: shop, design: bracelet, attendees: people, table: sample_table)
     end
 

@@ -12,7 +12,8 @@ RSpec.describe Core::Sizing do
 
   it 'keeps the hole height a part states: a flat bead adds less than a round one' do
     flat = sample_table.with(parts: sample_table.parts.merge('round_8' => part('round_8', 8, hole_height: mm(1.5))))
-    added = [flat, sample_table].map { |table| Core::Sizing::Blueprint.new(bracelet, table).fit(mm(190), Core::Construction::Maker.new).target - mm(190) }
+    added = [flat, sample_table].map { |table| Core::Sizing::Blueprint.new(bracelet, table).fit(mm(190),
+      Core::Construction::Maker.new).target - mm(190) }
     expect(added.first).to be < added.last / 2
   end
 

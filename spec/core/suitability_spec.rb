@@ -22,8 +22,10 @@ RSpec.describe Core::Project::Suitability do
   it 'names whom it harms, whom no size fits and what cannot be built' do
     allergic = attendee(9, 170, needs: Core::People::Needs.new(allergies: [:nickel]))
     parts = sample_table.parts.merge('crimp' => sample_table.part('crimp').with(nickel_free: false))
-    expect(of(attendees: [*people, allergic], table: sample_table.with(parts: parts))).to have_attributes(reason: :harms, harmed: { 'Person 9' => [:nickel] })
-    expect(of(design: bracelet(centre: pattern(['round_12', 15])), attendees: [attendee(1, 120)])).to have_attributes(reason: :no_size, unfitted: ['Person 1'])
+    expect(of(attendees: [*people, allergic], table: sample_table.with(parts: parts))).to have_attributes(reason: :harms,
+      harmed: { 'Person 9' => [:nickel] })
+    expect(of(design: bracelet(centre: pattern(['round_12', 15])), attendees: [attendee(1, 120)])).to have_attributes(reason: :no_size,
+      unfitted: ['Person 1'])
     expect(of({ components: [] })).to have_attributes(reason: :cannot_be_built, chance: nil)
   end
 
@@ -45,7 +47,8 @@ RSpec.describe Core::Project::Suitability do
 
   it 'sorts what can be taught first, then by chance, lack, purchases and price' do
     price = Core::Money.new(minor: 900, currency: 'EUR')
-    rows = [plain(name: 'harms', harmed: { 'A' => [:nickel] }), plain(name: 'tight', chance: 0.6), plain(name: 'lacking', lacking: { 'A' => ['x'] }), plain(name: 'to buy', short: 3),
+    rows = [plain(name: 'harms', harmed: { 'A' => [:nickel] }), plain(name: 'tight', chance: 0.6),
+      plain(name: 'lacking', lacking: { 'A' => ['x'] }), plain(name: 'to buy', short: 3),
             plain(name: 'cheap', seat: price), plain(name: 'dear', seat: price * 2)]
     expect(rows.shuffle(random: Random.new(2)).sort_by(&:rank).map(&:name)).to eq(['cheap', 'dear', 'to buy', 'lacking', 'tight', 'harms'])
   end

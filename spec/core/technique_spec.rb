@@ -18,7 +18,8 @@ RSpec.describe Core::Technique do
   def random_steps(rng, number)
     (0...number).map do |i|
       before = (0...i).to_a.sample([i, rng.rand(0..2)].min, random: rng).map { |k| "s#{k}" }
-      step("s#{i}", table.techniques.keys.sample(random: rng), after: before, rather_after: rng.rand < 0.2 && i.positive? ? ["s#{rng.rand(i)}"] : [],
+      step("s#{i}", table.techniques.keys.sample(random: rng), after: before,
+        rather_after: rng.rand < 0.2 && i.positive? ? ["s#{rng.rand(i)}"] : [],
         waits: rng.rand < 0.2 ? 10 : 0)
     end
   end

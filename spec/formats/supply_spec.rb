@@ -55,7 +55,8 @@ RSpec.describe Formats do
   end
 
   it 'knows again what was matched before, and tells a row that stands twice' do
-    studio.market.save([Core::Supply::Offer.new(supplier: 'post_findings', kind: :part, item: 'clasp_12_steel', unit: :piece, amount: 3, price: studio.market.all.money(9),
+    studio.market.save([Core::Supply::Offer.new(supplier: 'post_findings', kind: :part, item: 'clasp_12_steel', unit: :piece, amount: 3,
+      price: studio.market.all.money(9),
       article: 'Z9 · fancy thing')])
     rows = prices("#{head}Z9,fancy thing,pieces,10,1,EUR\nZ9,fancy thing,pieces,10,2,EUR").rows
     expect([rows.first.offer.item, rows.first.certainty, rows.last.problem]).to eq(['clasp_12_steel', :sure, [:row_twice, { first: 2 }]])
@@ -75,7 +76,8 @@ RSpec.describe Formats do
   end
 
   it 'writes an order that a spreadsheet opens, without formulas' do
-    studio.market.save([Core::Supply::Offer.new(supplier: 'stall', kind: :part, item: 'round_12_moon', unit: :piece, amount: 50, price: studio.market.all.money(1),
+    studio.market.save([Core::Supply::Offer.new(supplier: 'stall', kind: :part, item: 'round_12_moon', unit: :piece, amount: 50,
+      price: studio.market.all.money(1),
       article: '=HYPERLINK("x")')])
     supply = supply_of(1)
     table = CSV.parse(Formats::OrderCsv.write(supply.order, studio.market.all), headers: true)

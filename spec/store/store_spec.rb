@@ -70,7 +70,8 @@ RSpec.describe Store do
     seen = classes.find(id).revision
     set_level('1', 3, revision: seen)
     expect(set_level('2', 5, revision: seen).merged).to eq([%w[attendees 1 level]])
-    expect { set_level('1', 4, revision: seen) }.to raise_error(Store::Conflict) { |e| expect([e.conflicts.first.mine, e.conflicts.first.theirs]).to eq([4, 3]) }
+    expect { set_level('1', 4, revision: seen) }.to raise_error(Store::Conflict) { |e| expect([e.conflicts.first.mine,
+      e.conflicts.first.theirs]).to eq([4, 3]) }
     set_level('1', 4, revision: seen, take_over: true)
     expect(levels.first(2)).to eq([4, 5])
   end

@@ -81,7 +81,8 @@ RSpec.describe Store::Ledger do
   end
 
   it 'gives a pack that is offered again its new price' do
-    offer = ->(price) { Core::Supply::Offer.new(supplier: 'a', kind: :part, item: 'round_8_smoke', unit: :piece, amount: 25, price: studio.market.all.money(price)) }
+    offer = ->(price) { Core::Supply::Offer.new(supplier: 'a', kind: :part, item: 'round_8_smoke', unit: :piece, amount: 25,
+      price: studio.market.all.money(price)) }
     studio.market.save_supplier(Core::Supply::Supplier.new(key: 'a', name: 'A', delivery: studio.market.all.money(0),
       minimum: studio.market.all.money(0)))
     studio.market.save([offer.(100)])

@@ -30,7 +30,8 @@ module Samples
              part('chain', 3, 2, kind: :chain),
              part('drop', 10, 6, kind: :pendant)]
     Core::Catalogue::Table.new(parts: parts.to_h { |p| [p.key, p] }, techniques: sample_techniques,
-      lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5], 'wire' => [:wire, 0.4] }
+      lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5],
+      'wire' => [:wire, 0.4] }
           .to_h { |key, (kind, mm)|
         [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(mm))]
       },
@@ -109,7 +110,8 @@ module Samples
   end
 
   def workshop(title: 'Class', **rest)
-    Core::Workshop.new(key: 'class', title: title, date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'), minutes: 120,
+    Core::Workshop.new(key: 'class', title: title, date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'),
+      minutes: 120,
       tool_sets: 12, **rest)
   end
 

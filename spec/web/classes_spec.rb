@@ -8,7 +8,8 @@ RSpec.describe Web::Routes::Bench, type: :request do
 
   def classes(number)
     state = studio.classes.find(1).state
-    number.times { |i| studio.classes.create(state.with(workshop: state.workshop.with(title: "Class #{i}", date: state.workshop.date + i))) }
+    number.times { |i| studio.classes.create(state.with(workshop: state.workshop.with(title: "Class #{i}",
+      date: state.workshop.date + i))) }
   end
 
   it 'leads each next thing to the place where it is done' do

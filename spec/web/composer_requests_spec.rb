@@ -100,7 +100,8 @@ RSpec.describe Web::Routes::Composer, type: :request do
       ankle: [180, 220, 250, 300],
       length: [40, 60, 80, 120]
     }
-    people = (0..3).map { |i| Core::People::Attendee.new(key: '0', name: "Person #{i}", level: i + 1, measures: sizes.transform_values { |all| mm(all[i]) }) }
+    people = (0..3).map { |i| Core::People::Attendee.new(key: '0', name: "Person #{i}", level: i + 1,
+      measures: sizes.transform_values { |all| mm(all[i]) }) }
     studio.projects.newest.each do |saved|
       id = studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name),
         project_version_id: saved.id, attendees: people))

@@ -8,7 +8,8 @@ RSpec.describe Web::App, 'fields', type: :request do
   good = {
     '/classes/1/settings' => { title: 'First light', date: '2026-12-03', start: '18:30', minutes: '120', venue: 'Hall', tool_sets: '10' },
     '/classes/1/session' => {
-      demonstrations: 'together', assistants: '0', stagger: '0', break_at: '0', break_minutes: '10', late: '10', late_minutes: '5', assistant_hour: '20', tool_hire: '3', target: '90'
+      demonstrations: 'together', assistants: '0', stagger: '0', break_at: '0', break_minutes: '10', late: '10', late_minutes: '5',
+        assistant_hour: '20', tool_hire: '3', target: '90'
     },
     '/classes/1/people/1/needs' => { age: '', guardian: '', other_allergy: '' },
     '/classes/1/people/1/more' => { ease: '', tails: '' },

@@ -70,7 +70,8 @@ RSpec.describe Web::Routes::Gauge, type: :request do
       table = studio.catalogue.table
       check = Core::Fit::Check.new(table)
       pieces = studio.projects.newest.flat_map do |saved|
-        ['', *saved.design.colourways.keys].map { |name| Core::Sizing::Blueprint.new(saved.design, table.in_colourway(saved.design.colourways.fetch(name, {}))).fit_usual }
+        ['', *saved.design.colourways.keys].map { |name| Core::Sizing::Blueprint.new(saved.design,
+          table.in_colourway(saved.design.colourways.fetch(name, {}))).fit_usual }
       end
       seen = pieces.grep(Core::Sizing::Piece).flat_map { |piece| check.piece(piece) }.group_by(&:rule).transform_values { |all| all.map(&:status).uniq }
       expect(seen.keys + [:suits_person]).to match_array(Core::Fit::Check::KEYS)

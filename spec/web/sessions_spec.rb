@@ -13,7 +13,8 @@ RSpec.describe Web::Routes::Sessions, type: :request do
   end
 
   {
-    { assistants: '9' } => 'from 0 to 6', { target: '100' } => 'from 50 to 99', { late: '-1' } => 'from 0 to 100', { break_at: 'noon' } => 'from 0 to 720', { demonstrations: 'never' } => 'Choose one', { tool_hire: '-2' } => 'not below zero'
+    { assistants: '9' } => 'from 0 to 6', { target: '100' } => 'from 50 to 99', { late: '-1' } => 'from 0 to 100',
+      { break_at: 'noon' } => 'from 0 to 720', { demonstrations: 'never' } => 'Choose one', { tool_hire: '-2' } => 'not below zero'
   }.each do |typed, message|
     it("answers #{typed} with #{message.inspect} and keeps it") {
       choose(**typed) && expect([last_response.status, page]).to(match([422, a_string_including(message)]))

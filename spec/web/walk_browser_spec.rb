@@ -6,7 +6,8 @@ require_relative '../browser_helper'
 # under something else that can, and no word is missing. Widths and overlaps are measured by the browser.
 RSpec.describe 'A walk through every page', type: :feature do
   widths = [390, 820, 1280]
-  places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste', '/notes', '/projects', '/live']
+  places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste',
+    '/notes', '/projects', '/live']
   pages = ['/',
            '/classes/new',
            '/import',

@@ -132,12 +132,15 @@ Sequel.migration do
       from(:classes).all.each do |row|
         state = JSON.parse(from(:class_revisions).where(class_id: row[:id], revision: row[:revision]).get(:document))
         own = state.fetch('class')
-        from(:classes).where(id: row[:id]).update(minutes: own.fetch('minutes'), venue: own.fetch('venue', ''), tool_sets: own.fetch('tool_sets', 0),
+        from(:classes).where(id: row[:id]).update(minutes: own.fetch('minutes'), venue: own.fetch('venue', ''),
+          tool_sets: own.fetch('tool_sets', 0),
           choices: JSON.generate(own.slice('supply', 'teaching', 'session')))
         state.fetch('attendees').each_value do |person|
           sizes = measures.to_h { |body| [:"#{body}_nm", nanometres.(person.dig('measures', body))] }
-          from(:attendees).insert(class_id: row[:id], key: person['key'].to_i, name: person['name'], level: person['level'], mind: person.fetch('mind', ''),
-            ease_nm: nanometres.(person['ease']), colourway: person['colourway'], brings: JSON.generate(person.fetch('brings', [])), tails: person['tails'],
+          from(:attendees).insert(class_id: row[:id], key: person['key'].to_i, name: person['name'], level: person['level'],
+            mind: person.fetch('mind', ''),
+            ease_nm: nanometres.(person['ease']), colourway: person['colourway'], brings: JSON.generate(person.fetch('brings', [])),
+            tails: person['tails'],
             experience: JSON.generate(person.fetch('experience', {})), **sizes)
         end
       end

@@ -276,7 +276,8 @@ module Web
         shapes = [closure.first, closure.last].each_with_index.flat_map do |row, side|
           next [] if row.empty?
 
-          layout = Core::Construction::Findings.build({ 'parts' => row }, table).call(target: nil, maker: Core::Construction::Maker.new).layout
+          layout = Core::Construction::Findings.build({ 'parts' => row }, table).call(target: nil,
+            maker: Core::Construction::Maker.new).layout
           layout.map { |s| side.zero? ? s.with(x: 40.0 - s.x, turn: 180) : s.moved(64.0) }
         end
         Formats::PieceSvg.new(shapes, title: closure.name, span_mm: 104.0, labels: false, ruler: false).to_s

@@ -13,7 +13,8 @@ module Web
       # @return [Core::Project::Design]
       def apply(design)
         untouched = Formats::LengthPrint.printed?(value(:ease), design.ease)
-        design.with(name: value(:name), body: value(:body).to_sym, ease: untouched ? design.ease : Core::Measure::Length.parse(value(:ease), default_unit: :mm),
+        design.with(name: value(:name), body: value(:body).to_sym,
+          ease: untouched ? design.ease : Core::Measure::Length.parse(value(:ease), default_unit: :mm),
           wraps: value(:wraps).to_i, made: value(:made).to_i, tails: value(:tails).to_sym, note: value(:note))
       end
     end

@@ -16,7 +16,8 @@ module Web
 
       # @return [Array<Formats::PieceSvg::Mark>]
       def marks(piece, unit)
-        [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :asked, text: "asked for: #{Formats::LengthPrint.call(piece.worn, unit)} inside"),
+        [Formats::PieceSvg::Mark.new(at: piece.target.to_mm, status: :asked,
+          text: "asked for: #{Formats::LengthPrint.call(piece.worn, unit)} inside"),
          Formats::PieceSvg::Mark.new(at: piece.on_line.to_mm, status: piece.status, text: "finished: #{words(piece, unit)}")]
       end
     end

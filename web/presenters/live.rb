@@ -8,8 +8,8 @@ module Web
     class Live
       include Printing
 
-      # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths, nil before
-      # it is known · codes: why they need somebody
+      # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths,
+      # nil before it is known · codes: why they need somebody
       Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first)
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
@@ -94,7 +94,8 @@ module Web
 
       # @return [Array<Tap>] the newest first
       def taps
-        @evening.taken.last(UNDOABLE).reverse.map { |event| Tap.new(key: event.key, words: [say("taps.#{event.kind}"), (name(event.person) if event.person)].compact.join(': ')) }
+        @evening.taken.last(UNDOABLE).reverse.map { |event| Tap.new(key: event.key,
+          words: [say("taps.#{event.kind}"), (name(event.person) if event.person)].compact.join(': ')) }
       end
 
       # @return [Array<Core::Live::Record::Row>]
@@ -115,8 +116,10 @@ module Web
       def card(one, person)
         task = person.task
         minutes = person.minutes(@now)
-        Card.new(key: person.key, name: one.attendee.name, level: one.attendee.level, number: [person.place + 1, person.tasks.size].min, all: person.tasks.size,
-          step: task && step_words(task.step), minutes: minutes.floor, usual: task && task.minutes.ceil, share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
+        Card.new(key: person.key, name: one.attendee.name, level: one.attendee.level, number: [person.place + 1, person.tasks.size].min,
+          all: person.tasks.size,
+          step: task && step_words(task.step), minutes: minutes.floor, usual: task && task.minutes.ceil,
+          share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
           chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?)
       end
 

@@ -22,7 +22,8 @@ module Web
         return if Core::Live::Event::ABOUT_PEOPLE.include?(kind) && !PERSON.match?(text('person'))
         return if kind == :undo && !KEY.match?(text('undoes'))
 
-        Core::Live::Event.new(key: text('key'), kind: kind, at: at, person: (text('person') unless text('person').empty?), undoes: (text('undoes') if kind == :undo))
+        Core::Live::Event.new(key: text('key'), kind: kind, at: at, person: (text('person') unless text('person').empty?),
+          undoes: (text('undoes') if kind == :undo))
       end
 
       private

@@ -14,7 +14,8 @@ module Web
 
       # @return [Array<(String, String, Boolean)>] value, words, whether it is ticked
       def allergies
-        Core::People::Needs::ALLERGIES.map { |name| [name.to_s, Formats::Wording.say("allergies.#{name}"), chosen?('allergies', @needs.allergies, name)] }
+        Core::People::Needs::ALLERGIES.map { |name| [name.to_s, Formats::Wording.say("allergies.#{name}"),
+          chosen?('allergies', @needs.allergies, name)] }
       end
 
       def help

@@ -33,7 +33,8 @@ module Web
 
       # @return [Application::Tasks::PrintPdf]
       def task
-        Application::Tasks::PrintPdf.new(kind: @kind, plan: @result.plan, supply: @result.supply, market: @result.market, seat: @result.seat_costs, unit: @unit, paper: @paper, grid: @grid,
+        Application::Tasks::PrintPdf.new(kind: @kind, plan: @result.plan, supply: @result.supply, market: @result.market,
+          seat: @result.seat_costs, unit: @unit, paper: @paper, grid: @grid,
           skip: @skip, span: span)
       end
 

@@ -113,11 +113,13 @@ module Web
       def kept?(one)
         level = chosen(:level)
         [level.empty? || one.level <= level.to_i, most.nil? || (!one.seat.nil? && one.seat <= most),
-         chosen(:body).empty? || one.body.to_s == chosen(:body), chosen(:technique).empty? || one.techniques.include?(chosen(:technique))].all?
+         chosen(:body).empty? || one.body.to_s == chosen(:body),
+         chosen(:technique).empty? || one.techniques.include?(chosen(:technique))].all?
       end
 
       def words(one)
-        say("suits.#{one.reason}", chance: hundredths(one.chance.to_f), target: one.target, names: names(one.unfitted), harmed: names(one.harmed.keys), unsure: names(one.unsure.keys),
+        say("suits.#{one.reason}", chance: hundredths(one.chance.to_f), target: one.target, names: names(one.unfitted),
+          harmed: names(one.harmed.keys), unsure: names(one.unsure.keys),
           count: one.wrong, techniques: one.new_to_most.join(', '), problem: one.problem.to_s)
       end
 
@@ -147,7 +149,8 @@ module Web
       def drawing(one)
         design = @result.projects.find { |saved| saved.design.key == one.key }&.design or return ''
         piece = Core::Sizing::Blueprint.new(design, @result.catalogue).fit_usual
-        piece.is_a?(Core::Sizing::Piece) ? Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: [piece.on_line.to_mm, 220].max, unit: unit).to_s : ''
+        piece.is_a?(Core::Sizing::Piece) ? Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: [piece.on_line.to_mm, 220].max,
+          unit: unit).to_s : ''
       rescue Core::Error
         ''
       end

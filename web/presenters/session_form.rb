@@ -53,7 +53,8 @@ module Web
       def problem(name)
         if name == :break_at && value(name).match?(/\A\d{1,3}\z/) && value(name).to_i >= @minutes then "The class lasts #{@minutes} minutes. Give a break before its end, or 0 for none."
         elsif (range = WHOLE[name]) then "Give a whole number from #{range.begin} to #{range.end}." unless value(name).match?(/\A\d{1,3}\z/) && range.cover?(value(name).to_i)
-        elsif MONEY.include?(name) then 'Give an amount such as 12.50, not below zero.' unless Core::Money.parse(value(name), @currency)&.minor&.between?(
+        elsif MONEY.include?(name) then 'Give an amount such as 12.50, not below zero.' unless Core::Money.parse(value(name),
+          @currency)&.minor&.between?(
           0, SupplyForm::MOST_MINOR
         )
         elsif name == :demonstrations then 'Choose one of the list.' unless C::DEMONSTRATIONS.map(&:to_s).include?(value(name))

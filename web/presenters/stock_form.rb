@@ -45,7 +45,8 @@ module Web
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
         rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000),
         reel_length: Field.new(label: 'Length of a reel, hank or coil', type: :reel, options: nil),
-        give: Field.new(label: 'Thinner when pulled through a hole, in hundredths (empty: usual for its kind)', type: :integer, options: 0..60),
+        give: Field.new(label: 'Thinner when pulled through a hole, in hundredths (empty: usual for its kind)', type: :integer,
+        options: 0..60),
         material: Field.new(label: 'Material (latex, polyurethane, nylon, cotton, copper, brass, steel …)', type: :text, options: 40)
       }.freeze
       TOOL = {
@@ -255,7 +256,8 @@ module Web
       end
 
       def reel_problem(text)
-        'Give the length of a reel from 10 cm to 1000 m, such as 10 m.' unless Core::Measure::Length.parse(text, default_unit: :m).to_mm.between?(
+        'Give the length of a reel from 10 cm to 1000 m, such as 10 m.' unless Core::Measure::Length.parse(text,
+          default_unit: :m).to_mm.between?(
           100, 1_000_000
         )
       rescue Core::Measure::NotALength

@@ -58,14 +58,16 @@ module Web
       def part_row(part)
         shelf = @stock.part(part.key)
         measures = "#{length(part.along)} along, #{length(part.outer)} across, #{part.hole ? "hole #{fine(part.hole)}" : 'hole not measured'}"
-        row(part, "/stockroom/parts/#{part.key}", stock: true, kind: part.kind.to_s, kind_words: say("kinds.#{part.kind}"), measures: measures, material: part.material || 'not known',
+        row(part, "/stockroom/parts/#{part.key}", stock: true, kind: part.kind.to_s, kind_words: say("kinds.#{part.kind}"),
+          measures: measures, material: part.material || 'not known',
           shelf: shelf.zero? ? 'none' : shelf.to_s, low: shelf < 1, part: true)
       end
 
       def line_row(line)
         bars = @stock.bars(line.key).select { |_, count| count.positive? }
         measures = "#{fine(line.thickness)} thick, #{line.rated_load_grams ? "bears #{line.rated_load_grams} g" : 'load not known'}"
-        row(line, "/stockroom/lines/#{line.key}", stock: true, kind: 'line', kind_words: say('kinds.line'), measures: measures, material: line.material || 'not known',
+        row(line, "/stockroom/lines/#{line.key}", stock: true, kind: 'line', kind_words: say('kinds.line'), measures: measures,
+          material: line.material || 'not known',
           shelf: bars.empty? ? 'none' : bars.sort.reverse.map { |bar, count|
             "#{count} × #{length(bar)}"
           }.join(', '), low: bars.empty?, line: true)

@@ -11,7 +11,8 @@ module Web
       end
 
       def self.list(app)
-        app.get('/classes/:id/people/paste') { page(:paste, title: 'Paste a list', list: Presenters::PeopleList.new(studio.classes.find(id), params)) }
+        app.get('/classes/:id/people/paste') { page(:paste, title: 'Paste a list',
+          list: Presenters::PeopleList.new(studio.classes.find(id), params)) }
         app.post('/classes/:id/people/paste') do
           list = Presenters::PeopleList.new(studio.classes.find(id), params)
           status 422 if list.problem

@@ -17,7 +17,8 @@ module Web
           tell('The paces are saved. Every class is worked out with them. To undo this, set the old numbers again.')
           redirect to('/techniques'), 303
         end
-        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', list: Presenters::StockList.new(library, studio.ledger.stock, params, unit)) }
+        app.get('/stockroom') { page(:stockroom, title: 'Stockroom',
+          list: Presenters::StockList.new(library, studio.ledger.stock, params, unit)) }
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
         app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'])) }
         app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }

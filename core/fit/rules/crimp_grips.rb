@@ -15,7 +15,8 @@ module Core
 
           needed = bundle(join.inner, join.passes)
           judged = Passage.judge(:crimp, needed, bore)
-          found(join, judged.status, CODES.fetch(judged.outcome), margin: judged.margin, defaults: [:loose], cures: judged.status == :fits ? [] : cures(join, needed),
+          found(join, judged.status, CODES.fetch(judged.outcome), margin: judged.margin, defaults: [:loose],
+            cures: judged.status == :fits ? [] : cures(join, needed),
             values: { crimp: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore,
                       loosest: Passage.loosest(:crimp, needed) })
         end

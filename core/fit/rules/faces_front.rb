@@ -14,7 +14,8 @@ module Core
 
           right = (wanted == :odd) == join.passes.odd?
           ring = others(join.inner) { |o| o.faces_with && o.faces_with != wanted }
-          found(join, right ? :fits : :will_not, right ? :faces_front : :faces_aside, values: { part: join.inner.name, rings: join.passes, wanted: wanted },
+          found(join, right ? :fits : :will_not, right ? :faces_front : :faces_aside,
+            values: { part: join.inner.name, rings: join.passes, wanted: wanted },
             cures: right ? [] : [rings(join),
                                  *ring.map { |o|
                                    swap_part(join.inner, o)

@@ -37,7 +37,8 @@ module Core
                    else share > 0.8 ? :tight : :fits
                    end
           found(join, status, :"load_#{status}", defaults: [:safety], cures: status == :fits ? [] : cures(line, strands, grams),
-            values: { line: line.name, grams: grams.round, asked: (grams * SAFETY).round, rated: line.rated_load_grams * strands, strands: strands })
+            values: { line: line.name, grams: grams.round, asked: (grams * SAFETY).round,
+            rated: line.rated_load_grams * strands, strands: strands })
         end
 
         def cures(line, strands, grams)

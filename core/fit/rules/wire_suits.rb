@@ -31,8 +31,10 @@ module Core
           thick, thin = USUAL.fetch(technique).map { |gauge| Measure::Gauge.diameter(gauge, :awg) }
           join = Construction::Join.new(kind: :wire, inner: wire, outer: wire, at: 0.0, component: component)
           code = wire_code(wire.thickness, thick, thin)
-          values = { wire: wire.name, technique: technique.tr('_', ' '), thick: thick, thin: thin, gauge: Measure::Gauge.nearest(wire.thickness, :awg) }
-          found(join, code == :wire_fits ? :fits : :tight, code, margin: [thick - wire.thickness, wire.thickness - thin].min, defaults: [:wire_range],
+          values = { wire: wire.name, technique: technique.tr('_', ' '), thick: thick, thin: thin,
+            gauge: Measure::Gauge.nearest(wire.thickness, :awg) }
+          found(join, code == :wire_fits ? :fits : :tight, code, margin: [thick - wire.thickness, wire.thickness - thin].min,
+            defaults: [:wire_range],
             values: values, cures: code == :wire_fits ? [] : suited(wire, thick, thin))
         end
 

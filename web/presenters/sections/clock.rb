@@ -106,7 +106,8 @@ module Web
 
         def lever_words(lever)
           values = lever.values
-          say("levers.#{lever.code}", count: values.fetch(:count, 1), levels: Section.up_to(none: 'nobody')[values[:level]].to_s, name: values[:name].to_s.downcase, to: values[:to].to_s,
+          say("levers.#{lever.code}", count: values.fetch(:count, 1), levels: Section.up_to(none: 'nobody')[values[:level]].to_s,
+            name: values[:name].to_s.downcase, to: values[:to].to_s,
             minutes: values.fetch(:minutes, 0), step: values[:work] ? bare_words(values[:work]) : values.fetch(:works, []).map { |work|
                                                   bare_words(work)
                                                 }.join('; '),
@@ -173,10 +174,12 @@ module Web
         def row(person)
           key = person.attendee.key
           sums = forecast.typical.rows.fetch(key).group_by(&:kind).transform_values { |same| same.sum(&:minutes) }
-          Row.new(name: person.attendee.name, level: person.attendee.level, work: sums.fetch(:work, 0.0), watching: sums.fetch(:demonstration, 0.0),
+          Row.new(name: person.attendee.name, level: person.attendee.level, work: sums.fetch(:work, 0.0),
+            watching: sums.fetch(:demonstration, 0.0),
             waits: WAITS.map { |kind|
               sums.fetch(kind, 0.0)
-            }, middle: clock(forecast.finish_at(key, 0.5)), late: clock(forecast.finish_at(key, 0.9)), chance: hundredths(forecast.chance_of(key)))
+            }, middle: clock(forecast.finish_at(key, 0.5)), late: clock(forecast.finish_at(key, 0.9)),
+              chance: hundredths(forecast.chance_of(key)))
         end
       end
     end

@@ -22,7 +22,8 @@ module Web
 
         # @return [Array<Bag>]
         def bags
-          @bags ||= Core::Supply::Kits.new(plan).all.map { |kit| Bag.new(key: kit.key, letter: kit.letter, person: kit.person, items: kit.items.map { |item| packed(kit, item) }) }
+          @bags ||= Core::Supply::Kits.new(plan).all.map { |kit| Bag.new(key: kit.key, letter: kit.letter, person: kit.person,
+            items: kit.items.map { |item| packed(kit, item) }) }
         end
 
         def full

@@ -80,7 +80,8 @@ module Web
           found = draft(more_form)
           plan.order.steps.map { |step| plan.technique_of(step) }.uniq.map do |skill|
             done = chosen.attendee.experience[skill.key]
-            Done.new(skill: skill, times: found ? found.value("times_#{skill.key}") : done&.times.to_s, last: found ? found.value("last_#{skill.key}") : done&.last&.iso8601.to_s,
+            Done.new(skill: skill, times: found ? found.value("times_#{skill.key}") : done&.times.to_s,
+              last: found ? found.value("last_#{skill.key}") : done&.last&.iso8601.to_s,
               errors: %w[times last].filter_map { |name| found&.error("#{name}_#{skill.key}") })
           end
         end

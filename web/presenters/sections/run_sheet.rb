@@ -35,8 +35,10 @@ module Web
         # @return [Array<Line>]
         def lines
           plain_lines.map do |line|
-            Line.new(code: line.code, about: clock(line.minute), words: words(line), range: line.range ? "#{clock(line.range.first)}\u2013#{clock(line.range.last)}" : '',
-              latest: line.latest ? clock(line.latest) : '', points: line.technique ? line.technique.points : [], goes_wrong: line.technique ? line.technique.goes_wrong : [])
+            Line.new(code: line.code, about: clock(line.minute), words: words(line),
+              range: line.range ? "#{clock(line.range.first)}\u2013#{clock(line.range.last)}" : '',
+              latest: line.latest ? clock(line.latest) : '', points: line.technique ? line.technique.points : [],
+              goes_wrong: line.technique ? line.technique.goes_wrong : [])
           end
         end
 

@@ -78,7 +78,8 @@ module Web
 
           chosen.tasks.select(&:working).map do |task|
             working = task.working
-            Minutes.new(step: step_words(task.step), times: working.repeats * plan.design.made, seconds: format('%g', working.seconds), factors: factors(working),
+            Minutes.new(step: step_words(task.step), times: working.repeats * plan.design.made, seconds: format('%g', working.seconds),
+              factors: factors(working),
               minutes: task.minutes)
           end
         end
