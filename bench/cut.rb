@@ -38,7 +38,7 @@ rows = Array.new(20) do
   reel = 2000
   lengths = Array.new(8) { rng.rand(60..190) * 5 }.uniq
   ordered = Array.new(300) { lengths.sample(random: rng) }
-  pieces = ordered.map { |length| Core::Cutting::Piece.new(owner: 'x', length: Bench.mm(length)) }
+  pieces = ordered.map { |length| Core::Cutting::WantedCut.new(owner: 'x', length: Bench.mm(length)) }
   plan = nil
   first = nil
   ours = Bench.milliseconds(1) { plan = Core::Cutting::Reels.plan(pieces, [Bench.mm(reel)]) }.first

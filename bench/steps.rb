@@ -17,7 +17,7 @@ end
 people = (1..24).map { |i| Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5)) }
 run = lambda do |list|
   order = Core::Technique::Order.of(list, table)
-  lists = Core::Technique::Lists.new(table, Core::Technique::Choices.new, Date.new(2026, 12, 3))
+  lists = Core::Technique::Lists.new(table, Core::Technique::Teaching.new, Date.new(2026, 12, 3))
   people.each { |attendee| lists.for(attendee, order.steps) }
 end
 { 40 => 30, 200 => 3 }.each do |number, times|

@@ -53,9 +53,9 @@ module Core
       people + extras
     end
 
-    # @return [Array<Cutting::Piece>] every cut of one line in the class
+    # @return [Array<Cutting::WantedCut>] every cut of one line in the class
     def pieces(line)
-      kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.flat_map { |cut| [Cutting::Piece.new(owner: person.attendee.name, length: cut.length)] * cut.count } }
+      kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.flat_map { |cut| [Cutting::WantedCut.new(owner: person.attendee.name, length: cut.length)] * cut.count } }
     end
 
     # @param line [Catalogue::Line]

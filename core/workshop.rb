@@ -3,11 +3,11 @@
 module Core
   # A dated class, as an instructor plans it ("class" on the screens; Ruby keeps that word).
   # date: Date · start: Measure::ClockTime · minutes: its length · tool_sets: sets of tools laid ready · assumed_size: Measure::Length for
-  # people not measured yet, nil for what is usual in the group · supply: Supply::Choices · teaching: Technique::Choices · session:
-  # Session::Choices
-  Workshop = Value.define(:key, :title, :date, :start, :minutes, venue: '', tool_sets: 0, assumed_size: nil, supply: Supply::Choices.new,
-    teaching: Technique::Choices.new,
-    session: Session::Choices.new) do
+  # people not measured yet, nil for what is usual in the group · supply: Supply::Provision · teaching: Technique::Teaching · session:
+  # Session::Running
+  Workshop = Value.define(:key, :title, :date, :start, :minutes, venue: '', tool_sets: 0, assumed_size: nil, supply: Supply::Provision.new,
+    teaching: Technique::Teaching.new,
+    session: Session::Running.new) do
     def ends
       start + minutes
     end

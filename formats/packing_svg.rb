@@ -5,7 +5,7 @@ require 'cgi'
 module Formats
   # Lines in a hole, in cross-section: where they lie when packed, and the hole there is. A line that stands out is drawn open.
   class PackingSvg
-    # @param lines [Array<Core::Measure::Length>] thickest first, as packed @param packed [Core::Fit::Packing::Packed]
+    # @param lines [Array<Core::Measure::Length>] thickest first, as packed @param packed [Core::Fit::CirclePacking::Packed]
     def initialize(lines, packed, hole, title:)
       @lines = lines
       @packed = packed

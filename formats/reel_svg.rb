@@ -8,7 +8,7 @@ module Formats
     WIDTH = 1000.0
     HEIGHT = 34
 
-    # @param pieces [Array<Core::Cutting::Piece>] @param reel_length [Core::Measure::Length] @param unit [Symbol]
+    # @param pieces [Array<Core::Cutting::WantedCut>] @param reel_length [Core::Measure::Length] @param unit [Symbol]
     def initialize(pieces, reel_length, unit:, title:)
       @pieces = pieces
       @reel = reel_length

@@ -14,7 +14,7 @@ module Core
       LIFTS = [0.0, 0.3, 0.5, 0.7].freeze
       MOST_COMBINATIONS = 400
 
-      # @param pieces [Array<Piece>] @param reel_lengths [Array<Measure::Length>] of reels that can be bought; may be empty
+      # @param pieces [Array<WantedCut>] @param reel_lengths [Array<Measure::Length>] of reels that can be bought; may be empty
       # @param on_hand [Hash{Measure::Length=>Integer}] bars in stock, offcuts and reels
       # @return [CutPlan] every piece that fits anything stands in exactly one bar
       def self.plan(pieces, reel_lengths, on_hand: {}, usable: USABLE)
@@ -89,7 +89,7 @@ module Core
         some.tally.all? { |length, number| others.count(length) >= number }
       end
 
-      # @return [Array(Array<Bar>, Integer, Array<Piece>)] bars, bound on new reels, pieces without a place
+      # @return [Array(Array<Bar>, Integer, Array<WantedCut>)] bars, bound on new reels, pieces without a place
       def best(pieces)
         return from_stock_alone(pieces) if @reel.nil?
 
@@ -161,7 +161,7 @@ module Core
         taken
       end
 
-      # @param pieces [Array<Piece>] longest first
+      # @param pieces [Array<WantedCut>] longest first
       def first_fit(pieces)
         room = []
         held = pieces.each_with_object([]) do |piece, reels|

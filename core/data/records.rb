@@ -31,14 +31,14 @@ module Core
         article: :text)
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
         class_id: :integer)
-      SUPPLY = Record.new(Supply::Choices, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
+      SUPPLY = Record.new(Supply::Provision, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
         tails_by_line: :policies,
         off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
         rounding: :integer, fill_up: :boolean, reels: :symbol)
-      TEACHING = Record.new(Technique::Choices, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
+      TEACHING = Record.new(Technique::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
         extra: :integer,
         extra_text: :text, extra_minutes: :integer)
-      SESSION = Record.new(Session::Choices, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
+      SESSION = Record.new(Session::Running, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
         break_at: :integer, break_minutes: :integer,
         late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
         tool_hire: :integer)

@@ -12,10 +12,10 @@ module Core
         spacer: %i[bead finishing]
       }.freeze
       MOST_LINES = 10
-      MOST_UNEQUAL = Packing::MOST_UNEQUAL
+      MOST_UNEQUAL = CirclePacking::MOST_UNEQUAL
 
       # status: :fits, :tight or :will_not · margin: room left, or what is lacking · needed: the hole these lines need
-      # loosest: the widest that still holds, nil without a limit · packed: Packing::Packed in millimetres
+      # loosest: the widest that still holds, nil without a limit · packed: CirclePacking::Packed in millimetres
       # lines: [Catalogue::Line] of the studio that would do with as many passes, parts: [Catalogue::Part] that would do
       Answer = Value.define(:status, :code, :margin, :needed, :loosest, :packed, :lines, :parts)
 
@@ -28,13 +28,13 @@ module Core
         judged = Passage.judge(purpose, needed, hole)
         Answer.new(status: judged.status, code: judged.outcome, needed: needed, loosest: Passage.loosest(purpose, needed),
           margin: judged.margin,
-          packed: Packing.pack(lines.map(&:to_mm)), lines: suited_lines(purpose, lines.size, hole, table),
+          packed: CirclePacking.pack(lines.map(&:to_mm)), lines: suited_lines(purpose, lines.size, hole, table),
           parts: suited_parts(purpose, needed, table))
       end
 
       # @return [Measure::Length]
       def needed_for(lines)
-        Measure::Length.mm(Packing.diameter(lines.map(&:to_mm)))
+        Measure::Length.mm(CirclePacking.diameter(lines.map(&:to_mm)))
       end
 
       def suited_lines(purpose, passes, hole, table)

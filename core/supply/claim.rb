@@ -2,8 +2,8 @@
 
 module Core
   module Supply
-    # What one class wants of the stock. parts: [Wanted] · lines: {Catalogue::Line => [Cutting::Piece]}
-    # fill_up: whether its orders are filled up to a supplier's minimum · reels: how new ones are chosen, see Choices
+    # What one class wants of the stock. parts: [Wanted] · lines: {Catalogue::Line => [Cutting::WantedCut]}
+    # fill_up: whether its orders are filled up to a supplier's minimum · reels: how new ones are chosen, see Provision
     Claim = Value.define(:parts, :lines, fill_up: true, reels: :price) do
       # @return [Hash] plain, for keeping
       def to_data
@@ -37,7 +37,7 @@ module Core
           lines: data['lines'].to_h { |key, pieces|
             [table.line(key),
              pieces.map { |owner, nm|
-               Cutting::Piece.new(owner: owner, length: Measure::Length.new(nm))
+               Cutting::WantedCut.new(owner: owner, length: Measure::Length.new(nm))
              }]
           })
       rescue UnknownKey

@@ -12,7 +12,7 @@ module Core
       # Combinations of the choices for several lines that are priced one by one.
       MOST = 300
 
-      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of Choices::REELS
+      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of Provision::REELS
       def initialize(parts, lines, market, by)
         @parts = parts
         @lines = lines

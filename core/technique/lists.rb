@@ -10,7 +10,7 @@ module Core
       # items: [Item] · spared: [(Construction::StepUse, reason)] steps this attendee does not do
       List = Value.define(:items, :spared)
 
-      # @param table [Catalogue::Table] @param choices [Choices] @param on [Date]
+      # @param table [Catalogue::Table] @param choices [Teaching] @param on [Date]
       def initialize(table, choices, on)
         @table = table
         @choices = choices

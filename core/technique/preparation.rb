@@ -6,7 +6,7 @@ module Core
     class Preparation
       # One step that could be, or is, prepared. saved: minutes in class, added over the people · taken: minutes of the instructor
       # levels: those it saves · chosen: highest level it is prepared for, 0 for none · people: how many it is prepared for, or would be
-      Offer = Value.define(:step, :skill, :saved, :taken, :chosen, :people) do
+      Candidate = Value.define(:step, :skill, :saved, :taken, :chosen, :people) do
         # @return [Float] minutes saved for one minute of preparing
         def worth
           taken.zero? ? 0.0 : saved / taken
@@ -31,7 +31,7 @@ module Core
         @people = plan.people.select(&:fitted?)
       end
 
-      # @return [Array<Offer>] worth most first
+      # @return [Array<Candidate>] worth most first
       def offers
         @offers ||= @plan.order.steps.select(&:preparable).map { |step| offer(step) }.sort_by { |offer| -offer.worth }
       end
@@ -56,7 +56,7 @@ module Core
         doing = @people.select { |person| chosen.zero? || person.attendee.level <= chosen }
         each = @times.minutes(step, skill, INSTRUCTOR) * @plan.design.made
         saved = doing.sum { |person| @times.minutes(step, skill, person.attendee) * @plan.design.made }
-        Offer.new(step: step, skill: skill, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
+        Candidate.new(step: step, skill: skill, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
       end
 
       def before

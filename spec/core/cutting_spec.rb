@@ -4,7 +4,7 @@ require 'highs'
 
 RSpec.describe Core::Cutting::Reels do
   def pieces(lengths)
-    lengths.map { |length| Core::Cutting::Piece.new(owner: 'x', length: mm(length)) }
+    lengths.map { |length| Core::Cutting::WantedCut.new(owner: 'x', length: mm(length)) }
   end
 
   def plan(lengths, reel)
@@ -141,7 +141,7 @@ RSpec.describe Core::Cutting::Reels do
 
   it 'leaves tails as the person, the line or the project says, in this order' do
     cut = lambda do |own, by_line|
-      supply = Core::Supply::Choices.new(tails_by_line: by_line)
+      supply = Core::Supply::Provision.new(tails_by_line: by_line)
       Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170, tails: own)],
         table: sample_table).people.first.cuts.first.tails.to_mm
     end
@@ -149,7 +149,7 @@ RSpec.describe Core::Cutting::Reels do
   end
 
   it 'saves one of two tails when the reel itself is held' do
-    tails = [false, true].map { |off| Core::Plan.for(workshop: workshop.with(supply: Core::Supply::Choices.new(off_reel: off)),
+    tails = [false, true].map { |off| Core::Plan.for(workshop: workshop.with(supply: Core::Supply::Provision.new(off_reel: off)),
       design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
     expect(tails.last * 2).to eq(tails.first)
   end

@@ -252,7 +252,7 @@ RSpec.describe Core::Fit do
     end
   end
 
-  describe Core::Fit::Packing do
+  describe Core::Fit::CirclePacking do
     def gaps(packed, diameters)
       radii = diameters.map { |d| d / 2.0 }.sort.reverse
       apart = packed.centres.zip(radii).combination(2).map { |((ax, ay), ar), ((bx, by), br)|

@@ -52,7 +52,7 @@ RSpec.describe Core::Session::Levers do
   it 'has no tool to borrow where there are enough, and no extra to drop where there is none' do
     studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
       state.with(workshop: state.workshop.with(tool_sets: 60,
-        teaching: state.workshop.teaching.with(extra: Core::Technique::Choices::EXTRA.end)))
+        teaching: state.workshop.teaching.with(extra: Core::Technique::Teaching::EXTRA.end)))
     end
     codes = described_class.all(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
     expect(codes & %i[more_tool drop_extra]).to eq([])

@@ -19,7 +19,7 @@ RSpec.describe Core::Supply::ReelChoice do
   end
 
   def supply(cuts, market, by: :price)
-    pieces = cuts.map { |length| Core::Cutting::Piece.new(owner: 'x', length: mm(length)) }
+    pieces = cuts.map { |length| Core::Cutting::WantedCut.new(owner: 'x', length: mm(length)) }
     claim = Core::Supply::Claim.new(parts: [], lines: { line => pieces }, reels: by)
     Core::Supply::Allocation.new(Core::Supply::Stock.new, market).call({ 1 => claim }).fetch(1)
   end

@@ -271,8 +271,8 @@ RSpec.describe Core::Session do
     end
 
     def inputs(people, minutes: 120, teaching: {}, **session)
-      shop = workshop.with(minutes: minutes, session: described_class::Choices.new(**session),
-        teaching: Core::Technique::Choices.new(**teaching))
+      shop = workshop.with(minutes: minutes, session: described_class::Running.new(**session),
+        teaching: Core::Technique::Teaching.new(**teaching))
       Core::Inputs.new(workshop: shop, design: bracelet, attendees: people, table: sample_table)
     end
 

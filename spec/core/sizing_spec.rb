@@ -102,7 +102,7 @@ RSpec.describe Core::Sizing do
 
   it 'offers ways to close the gap, best first by deviation, then by change to the design' do
     piece = fit(bracelet(pattern: pattern({ fill: ['round_12'] })), 176)
-    offers = Core::Sizing::Offers.for(piece, sample_table)
+    offers = Core::Sizing::NearerSizes.for(piece, sample_table)
     expect(offers.map { |o| [o.deviation.abs, o.change] }).to eq(offers.map { |o| [o.deviation.abs, o.change] }.sort)
     expect(offers.map(&:code)).to include(:as_designed, :rings, :extender)
     ring = offers.find { |o| o.code == :rings }
@@ -114,7 +114,7 @@ RSpec.describe Core::Sizing do
     once, thrice = [1, 3].map { |wraps| fit(design(component('cord', :knotted_cord, **slider), wraps: wraps), 170) }
     expect([once.play, thrice.play]).to eq([mm(60), mm(20)])
     wrapped = fit(design(strung(pattern: pattern({ fill: ['round_12'] })), wraps: 3), 168)
-    ring = Core::Sizing::Offers.for(wrapped, sample_table).find { |offer| offer.code == :rings }
+    ring = Core::Sizing::NearerSizes.for(wrapped, sample_table).find { |offer| offer.code == :rings }
     lengths = { wrapped.repeats => wrapped.inside, **wrapped.options.to_h { |option| [option.repeats, option.length] } }
     # The opening ring takes 4 mm of the line, a third of it at each turn.
     expect(ring.inside - lengths.fetch(ring.repeats)).to eq(mm(4) * ring.count / 3)

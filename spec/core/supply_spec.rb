@@ -153,7 +153,7 @@ RSpec.describe Core::Supply do
   it 'keeps kits for late sign-ups in every sum, at the size asked for' do
     people = [150, 170, 210].each_with_index.map { |wrist, i| attendee(i, wrist) }
     measures = %i[median largest].map do |size|
-      supply = described_class::Choices.new(extra_kits: 2, extra_size: size)
+      supply = described_class::Provision.new(extra_kits: 2, extra_size: size)
       plan = Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: people, table: sample_table)
       expect(plan.needs.find { |need| need.part.key == 'clasp' }.count).to eq(5)
       plan.extras.map { |extra| extra.measure.to_mm }

@@ -141,7 +141,7 @@ RSpec.describe Core::Technique do
     }
 
     def list(level, **choices)
-      described_class::Lists.new(table, described_class::Choices.new(**choices), Date.new(2026, 12, 3)).for(attendee(1, 170, level: level),
+      described_class::Lists.new(table, described_class::Teaching.new(**choices), Date.new(2026, 12, 3)).for(attendee(1, 170, level: level),
         steps)
     end
 
@@ -193,7 +193,7 @@ RSpec.describe Core::Technique do
 
   it 'prepares what saves most for a minute, on a day that leaves glue time to cure' do
     people = (1..4).map { |i| attendee(i, 170, level: 1) }
-    teaching = described_class::Choices.new(prepared: { 'front/cut_line' => 2 })
+    teaching = described_class::Teaching.new(prepared: { 'front/cut_line' => 2 })
     plan = Core::Plan.for(workshop: workshop.with(teaching: teaching), design: bracelet, attendees: people, table: table)
     preparation = described_class::Preparation.new(plan, Core::Session::Calibration.new(learning: 1.0), short: 3)
     # Pace by level, from memory: 2.2 against the instructor's 0.8, where nothing gets faster with repeats.

@@ -33,7 +33,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     get '/classes/1'
     expect(page).to match(/Undo: [^"]* and \d more/)
     send_form('/classes/1/undo')
-    expect(session).to eq(Core::Session::Choices.new)
+    expect(session).to eq(Core::Session::Running.new)
   end
 
   it 'says that the forecast is being worked out, never a plain sum, then what came of it and why' do
@@ -77,7 +77,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     workshop = studio.classes.find(1).state.workshop
     expect([workshop.session.assistants, workshop.minutes, workshop.teaching.extra]).to eq([1, 135, 6])
     send_form('/classes/1/undo')
-    expect(studio.classes.find(1).state.workshop).to have_attributes(minutes: 120, session: Core::Session::Choices.new)
+    expect(studio.classes.find(1).state.workshop).to have_attributes(minutes: 120, session: Core::Session::Running.new)
     choose('levers/apply', levers: 'fewer-2 nonsense')
     expect(page).to include('no longer possible')
   end

@@ -127,7 +127,7 @@ module Web
       end
 
       def offers
-        Core::Sizing::Offers.for(piece, table)
+        Core::Sizing::NearerSizes.for(piece, table)
       end
 
       # @return [Array<(Core::Construction::Parameter)>] constructions that can be added

@@ -6,7 +6,7 @@ module Web
     class SessionForm
       include Fields
 
-      C = Core::Session::Choices
+      C = Core::Session::Running
       WHOLE = {
         assistants: C::ASSISTANTS,
         stagger: C::STAGGER,

@@ -6,7 +6,7 @@ module Web
     class SupplyForm
       include Fields
 
-      C = Core::Supply::Choices
+      C = Core::Supply::Provision
       TEXTS = %i[confidence extra_kits venue tools_share hour around_minutes margin rounding].freeze
       CHOICES = { spares: C::SPARES, extra_size: C::SIZES, off_reel: %i[0 1], fill_up: %i[0 1], reels: C::REELS }.freeze
       WHOLE = { confidence: C::CONFIDENCES, extra_kits: (0..C::MOST_EXTRA), around_minutes: (0..1440), margin: (0..80) }.freeze

@@ -6,7 +6,7 @@ module Web
     class TeachingForm
       include Fields
 
-      C = Core::Technique::Choices
+      C = Core::Technique::Teaching
       LONGEST = 300
 
       # @param steps [Array<Construction::StepUse>] of the class @param techniques [Hash{String=>Skill}]

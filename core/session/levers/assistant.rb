@@ -8,7 +8,7 @@ module Core
         code :assistant
 
         def self.in_room(room)
-          return [] if room.session.assistants >= Choices::ASSISTANTS.end
+          return [] if room.session.assistants >= Running::ASSISTANTS.end
 
           [new(number: room.session.assistants + 1, cost: Rational(room.session.assistant_hour * room.workshop.minutes, 60).ceil)]
         end

@@ -8,7 +8,7 @@ module Core
         code :demonstrations
 
         def self.in_room(room)
-          (Choices::DEMONSTRATIONS - [room.session.demonstrations]).map { |mode| new(mode: mode) }
+          (Running::DEMONSTRATIONS - [room.session.demonstrations]).map { |mode| new(mode: mode) }
         end
 
         def apply(workshop)

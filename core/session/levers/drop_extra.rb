@@ -13,7 +13,7 @@ module Core
         end
 
         def apply(workshop)
-          teaching(workshop, extra: Technique::Choices::EXTRA.end)
+          teaching(workshop, extra: Technique::Teaching::EXTRA.end)
         end
       end
     end

@@ -145,7 +145,7 @@ module Web
         # --- settings
 
         def demonstrations
-          Core::Session::Choices::DEMONSTRATIONS
+          Core::Session::Running::DEMONSTRATIONS
         end
 
         def numbers

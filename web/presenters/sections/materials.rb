@@ -8,7 +8,7 @@ module Web
         include Supplied
 
         def modes
-          Core::Supply::Choices::SPARES
+          Core::Supply::Provision::SPARES
         end
 
         # @return [Array<Core::PersonPlan>] who gets a kit

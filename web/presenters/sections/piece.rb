@@ -40,7 +40,7 @@ module Web
         end
 
         def offers(person)
-          Core::Sizing::Offers.for(person.piece, @reading.catalogue)
+          Core::Sizing::NearerSizes.for(person.piece, @reading.catalogue)
         end
       end
     end

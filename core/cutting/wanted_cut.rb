@@ -3,6 +3,6 @@
 module Core
   module Cutting
     # One piece to cut. owner: whom it is for
-    Piece = Value.define(:owner, :length)
+    WantedCut = Value.define(:owner, :length)
   end
 end

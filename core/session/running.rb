@@ -8,11 +8,11 @@ module Core
     # break_at: minute, 0 for none · break_minutes · late: hundredths of people who come late · late_minutes: by how much on average
     # poor_light · target: chance wanted that everybody finishes, in hundredths · fixed_end: the room is not to be had longer
     # assistant_hour, tool_hire: minor units
-    Choices = Value.define(demonstrations: :together, assistants: 0, more_tools: {}.freeze, stagger: 0, break_at: 0, break_minutes: 10,
+    Running = Value.define(demonstrations: :together, assistants: 0, more_tools: {}.freeze, stagger: 0, break_at: 0, break_minutes: 10,
       late: 10, late_minutes: 5,
       poor_light: false, target: 90, fixed_end: false, assistant_hour: 1500, tool_hire: 300)
 
-    class Choices
+    class Running
       DEMONSTRATIONS = %i[together carry_on at_start].freeze
       ASSISTANTS = (0..6).freeze
       STAGGER = (0..120).freeze

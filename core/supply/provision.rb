@@ -10,10 +10,10 @@ module Core
     # venue, tools_share: minor units for the class · hour: minor units an hour of the instructor's time
     # around_minutes: preparing and clearing, paid beside the class itself · margin: hundredths of the price · rounding: minor units the
     # seat is rounded up to
-    Choices = Value.define(spares: :shared, confidence: 95, extra_kits: 0, extra_size: :median, tails_by_line: {}.freeze, off_reel: false,
+    Provision = Value.define(spares: :shared, confidence: 95, extra_kits: 0, extra_size: :median, tails_by_line: {}.freeze, off_reel: false,
       venue: 4000, tools_share: 1000, hour: 2500, around_minutes: 90, margin: 10, rounding: 50, fill_up: true, reels: :price)
 
-    class Choices
+    class Provision
       REELS = %i[price fewest waste].freeze
       SPARES = %i[shared bagged].freeze
       SIZES = %i[median largest].freeze

@@ -3,17 +3,17 @@
 module Core
   module Sizing
     # Ways to come nearer to a wished length: other repeats, one or two rings more, an extender.
-    module Offers
+    module NearerSizes
       # code: :as_designed, :rings or :extender · inside: worn length it comes to (at its shortest) · deviation: from the wish
       # part, count: what is added · change: how much of the design is touched, smaller is less
-      Offer = Value.define(:code, :repeats, :inside, :deviation, :change, part: nil, count: 0)
+      NearerSize = Value.define(:code, :repeats, :inside, :deviation, :change, part: nil, count: 0)
 
       MOST = 5
 
       module_function
 
       # @param piece [Piece] @param table [Catalogue::Table] whose rings and extenders may be used
-      # @return [Array<Offer>] best first: by deviation, then by change
+      # @return [Array<NearerSize>] best first: by deviation, then by change
       def for(piece, table)
         made = [[piece.repeats, piece.inside], *piece.options.map { |option| [option.repeats, option.length] }].uniq
         offers = made.flat_map { |repeats, inside| ways(repeats, inside, piece, table) }
@@ -21,7 +21,7 @@ module Core
       end
 
       def ways(repeats, inside, piece, table)
-        plain = Offer.new(code: :as_designed, repeats: repeats, inside: inside, deviation: piece.deviation_of(inside),
+        plain = NearerSize.new(code: :as_designed, repeats: repeats, inside: inside, deviation: piece.deviation_of(inside),
           change: repeats == piece.repeats ? 0 : 1)
         return [plain] unless inside < piece.worn
 

@@ -3,7 +3,7 @@
 module Core
   module Fit
     # The smallest round hole that takes several round lines at once.
-    module Packing
+    module CirclePacking
       # How close a found radius is to the least one, as a share.
       PRECISION = 1e-5
       MOST_UNEQUAL = 7

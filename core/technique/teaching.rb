@@ -7,10 +7,10 @@ module Core
     # easier: {technique key => highest level that works it in the easier school} · practice: whether what is new is practised first
     # shorter: highest level that leaves out what is optional, 0 for none · extra: lowest level that gets something more, 6 for none
     # extra_text: what that is · extra_minutes: about how long it takes
-    Choices = Value.define(order: [].freeze, prepared: {}.freeze, easier: {}.freeze, practice: true, shorter: 0, extra: 6, extra_text: '',
+    Teaching = Value.define(order: [].freeze, prepared: {}.freeze, easier: {}.freeze, practice: true, shorter: 0, extra: 6, extra_text: '',
       extra_minutes: 15)
 
-    class Choices
+    class Teaching
       LEVELS = (0..5).freeze
       EXTRA = (1..6).freeze
       EXTRA_MINUTES = (1..240).freeze
