@@ -24,7 +24,6 @@ VIEWS = {
   'choosing' => ['/classes/1/projects'],
   'afterwards' => ['/classes/6/afterwards'],
   'learnt' => ['/techniques/learnt'],
-  'telephone' => ['/classes/1', nil, [390, 844]],
   'live' => ['/classes/1/live', :under_way, [390, 844]]
 }.freeze
 LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
