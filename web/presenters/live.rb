@@ -83,7 +83,7 @@ module Web
         Core::Live::Attention.new(@plan, @evening, @now).needs.map do |need|
           person = @evening.people.fetch(need.person)
           Need.new(key: need.person, name: name(need.person), code: need.code, trouble: person.task.technique.goes_wrong.first(2),
-            words: say("live.#{need.code}", minutes: need.minutes.floor, step: step_words(person.task.step)))
+            words: say("live.#{need.code}", minutes: need.minutes.floor, step: first_sentence(step_words(person.task.step))))
         end
       end
 
@@ -104,6 +104,11 @@ module Web
       end
 
       private
+
+      # What must be told apart at arm's length; the card has the whole.
+      def first_sentence(words)
+        words[/\A.*?[.](?=\s|\z)/] || words
+      end
 
       def forecast
         @forecasts.known(id)
