@@ -4,6 +4,9 @@ module Web
   module Routes
     # What held classes teach about the times of techniques, and using it.
     module Learning
+      # What was learnt is mostly known when somebody uses it; after another change it is worked out anew.
+      WAIT_SECONDS = 2
+
       def self.registered(app)
         app.get('/techniques/learnt') do
           settings.lessons.ask unless polled?
@@ -11,7 +14,9 @@ module Web
           show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'What classes taught', kind: 'wide')
         end
         app.post('/techniques/learnt') do
-          settings.lessons.ask.wait(Sessions::WAIT_SECONDS)
+          known = settings.lessons.ask
+          known.wait(WAIT_SECONDS)
+          tell('That is still being worked out. Use it again in a moment.') && redirect(to('/techniques/learnt'), 303) unless known.ended?
           keys = text(:all) == '1' ? settings.lessons.rows.map { |row| row.skill.key } : [text(:technique)]
           number = settings.lessons.use(keys)
           tell(number.zero? ? 'No time changed.' : "#{count_of(number, 'time')} changed. Plans follow; “Take back” goes back to what it was before.")
