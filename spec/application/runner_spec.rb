@@ -71,12 +71,15 @@ RSpec.describe Application::Work::Runner do
   end
 
   it 'serves first what somebody looks at' do
-    ended = Queue.new
-    submit = ->(name, urgent) { runner.submit(task(60), urgent: urgent, changed: ->(job) { ended << name if job.ended? }) }
-    jobs = [*(1..4).map { |i| submit.("later #{i}", false) }, submit.('now', true)]
+    begun = Queue.new
+    # Both workers are busy until all wait in the queue.
+    busy = Array.new(2) { runner.submit(task(40, 100_000)).tap { |job| job.first_news(30) } }
+    submit = ->(name, urgent) { runner.submit(task(20), urgent: urgent, changed: ->(job) { begun << name if job.running? }) }
+    jobs = [submit.('later', false), submit.('later still', false), submit.('now', true)]
+    busy.first.stop
     jobs.each { |job| job.wait(60) }
-    order = Array.new(ended.size) { ended.pop }
-    expect(order.index('now')).to be < order.index('later 4')
+    busy.last.stop
+    expect(begun.pop).to eq('now')
   end
 
   it 'leaves no process behind' do

@@ -7,7 +7,7 @@ require_relative '../browser_helper'
 RSpec.describe 'A walk through every page', type: :feature do
   widths = [390, 820, 1280]
   places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste',
-    '/notes', '/projects', '/live']
+    '/notes', '/live']
   pages = ['/',
            '/classes/new',
            '/import',
@@ -15,6 +15,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/projects/new',
            '/techniques?class=1',
            '/techniques/learnt',
+           '/classes/1/projects',
            '/fit-check',
            '/stockroom',
            '/stockroom/suppliers',
