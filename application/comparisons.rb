@@ -4,45 +4,33 @@ module Application
   # How well the projects suit the classes, by the digest of all that it is worked out from. Nothing is worked out before it is asked for.
   class Comparisons
     MOST = 16
+    # People of a usual group, where nobody has signed up yet.
+    USUAL_GROUP = 8
 
     # @param studio [Store::Studio] @param runner [Work::Runner] @param results [Results]
     def initialize(studio, runner, results)
       @studio = studio
-      @runner = runner
       @results = results
-      @jobs = Kept.new(MOST)
+      @once = Work::Once.new(runner, MOST)
     end
 
     # @return [Work::Job::State] found: [Core::Project::Suitability] as far as it has come, or nil
     def state(id)
-      @jobs[digest(@results.of(id))]&.state || Work::Job::UNASKED
+      @once.state(digest(@results.of(id)))
     end
 
     # @return [Work::Job] @raise [Store::NotFound]
     def ask(id)
       result = @results.of(id)
-      named = digest(result)
-      known = @jobs[named]
-      return known if known && !known.failed? && !known.stopped?
-
-      task = Tasks::CompareProjects.new(inputs: group(result), designs: result.projects.map(&:design), market: result.market,
-        stock: free_stock(id))
-      @jobs[named] = @runner.submit(task, title: 'Projects for this group', about: [:compare, id])
+      @once.ask(digest(result), title: 'Projects for this group', about: [:compare, id]) {
+        Tasks::CompareProjects.new(inputs: group(result), designs: result.projects.map(&:design), market: result.market, stock: free_stock(id))
+      }
     end
 
     # The class is gone: nothing about it is worked out any more.
     def drop(id)
-      @runner.drop([:compare, id])
+      @once.drop([:compare, id])
     end
-
-    # A usual group, where nobody has signed up yet.
-    # @return [Core::Inputs]
-    def group(result)
-      inputs = result.library.inputs(result.state)
-      inputs.attendees.empty? ? inputs.with(attendees: Core::Session::ProjectTime.usual_group(USUAL_GROUP)) : inputs
-    end
-
-    USUAL_GROUP = 8
 
     private
 
@@ -51,11 +39,18 @@ module Application
         result.digest(:supply)])
     end
 
+    # @return [Core::Inputs]
+    def group(result)
+      inputs = result.library.inputs(result.state)
+      inputs.attendees.empty? ? inputs.with(attendees: Core::Session::ProjectTime.usual_group(USUAL_GROUP)) : inputs
+    end
+
     # What lies on the shelf after all other classes have taken theirs.
     def free_stock(id)
       @results.now.supplies.except(id).values.reduce(@studio.ledger.stock) do |left, supply|
-        left.less(Core::Supply::Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] },
-          lines: supply.lines.to_h { |one| [one.line.key, one.from_stock] }))
+        parts = supply.parts.to_h { |one| [one.part.key, one.from_stock] }
+        lines = supply.lines.to_h { |one| [one.line.key, one.from_stock] }
+        left.less(Core::Supply::Stock.new(parts: parts, lines: lines))
       end
     end
   end

@@ -3,31 +3,27 @@
 module Application
   # What the held classes teach about the techniques, and using it. Nothing changes before it is used.
   class Lessons
-    # One technique. seconds: as reckoned with now · before: before anything was learnt · learnt, low, high: seconds · used: whether now
+    MOST = 4
+
+    # One technique. before: seconds before anything was learnt · learnt, low, high: seconds · used: whether now
     # comes from it
     Row = Core::Value.define(:skill, :tries, :classes, :before, :learnt, :low, :high, :used)
 
     # @param studio [Store::Studio] @param runner [Work::Runner] @param results [Results]
     def initialize(studio, runner, results)
       @studio = studio
-      @runner = runner
       @results = results
-      @jobs = Kept.new(4)
+      @once = Work::Once.new(runner, MOST)
     end
 
     # @return [Work::Job]
     def ask
-      named = digest
-      known = @jobs[named]
-      return known if known && !known.failed? && !known.stopped?
-
-      task = Tasks::Learn.new(classes: held, calibration: library.calibration)
-      @jobs[named] = @runner.submit(task, title: 'What classes taught', about: [:lessons])
+      @once.ask(digest, title: 'What classes taught', about: [:lessons]) { Tasks::Learn.new(classes: held, calibration: library.calibration) }
     end
 
     # @return [Work::Job::State] found: lessons or nil
     def state
-      @jobs[digest]&.state || Work::Job::UNASKED
+      @once.state(digest)
     end
 
     # @return [Array<Row>] as far as they are known

@@ -10,8 +10,8 @@ module Application
     # Without a tap it is worked out anew after so many seconds, since minutes go by.
     OLD_SECONDS = 30
 
-    # known: Core::Session::Forecast or nil · finished: whether nobody has anything left to do
-    Asked = Struct.new(:taken, :at, :job, :before, :finished)
+    # taken: how many taps it counts · at: seconds · before: Core::Session::Forecast that was known until then, or nil
+    Asked = Struct.new(:taken, :at, :job, :before)
 
     # @param runner [Work::Runner]
     def initialize(runner)
@@ -29,7 +29,7 @@ module Application
         rest = Core::Live::Rest.new(model, evening, now).model
         job = rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?',
           about: [:live, id])
-        @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last), rest.nil?)
+        @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last))
       end
     end
 

@@ -7,28 +7,25 @@ module Application
 
     # @param runner [Work::Runner]
     def initialize(runner)
-      @runner = runner
-      @jobs = Kept.new(MOST)
+      @once = Work::Once.new(runner, MOST)
     end
 
     # @param digest [String] of the class's inputs
     # @return [Work::Job::State] found: Core::Session::LeverSearch::Found, Core::Session::Impossible or nil
     def state(digest)
-      @jobs[digest]&.state || Work::Job::UNASKED
+      @once.state(digest)
     end
 
     # @param seat [Integer] minor units a seat pays @return [Work::Job]
     def ask(class_id, digest, inputs, seat:)
-      known = @jobs[digest]
-      return known if known && !known.failed? && !known.stopped?
-
-      task = Tasks::SearchLevers.new(inputs: inputs, target: inputs.workshop.session.target / 100.0, seat: seat)
-      @jobs[digest] = @runner.submit(task, title: 'What would help', about: [:levers, class_id])
+      @once.ask(digest, title: 'What would help', about: [:levers, class_id]) {
+        Tasks::SearchLevers.new(inputs: inputs, target: inputs.workshop.session.target / 100.0, seat: seat)
+      }
     end
 
     # The class is gone: nothing about it is worked out any more.
     def drop(class_id)
-      @runner.drop([:levers, class_id])
+      @once.drop([:levers, class_id])
     end
   end
 end

@@ -91,19 +91,16 @@ module Core
         values: { number: short.sum(&:missing), kinds: short.size })
     end
 
-    # Less than half of the target is in the way; less than all of it is tight.
     def time
       return awaited if @outlook.nil?
       return Verdict.new(code: :time, status: :unknown, section: :clock, values: {}) if @outlook.is_a?(Session::Impossible)
 
       chance = (@outlook.chance * 100).round
       target = @plan.workshop.session.target
-      status = if chance >= target then :likely
-               else chance * 2 >= target ? :doubtful : :unlikely
-               end
-      Verdict.new(code: :time, status: { likely: :fits, doubtful: :tight, unlikely: :will_not }.fetch(status), section: :clock,
+      words = Session::Likelihood.of(@outlook.chance, target)
+      Verdict.new(code: :time, status: Session::Likelihood::STATUSES.fetch(words), section: :clock,
         subjects: [@outlook.last].compact,
-        values: { words: status, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end,
+        values: { words: words, number: chance, target: target, by: @plan.workshop.start + @outlook.late_end,
         planned: @plan.workshop.ends })
     end
 

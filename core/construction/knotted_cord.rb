@@ -101,8 +101,8 @@ module Core
           anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
       end
 
-      def tied(along = knot_length)
-        Element.new(along: along, height: bundle * Rational(KNOT_ACROSS, 2), width: bundle * KNOT_ACROSS, profile: :round)
+      def tied
+        Element.new(along: knot_length, height: bundle * Rational(KNOT_ACROSS, 2), width: bundle * KNOT_ACROSS, profile: :round)
       end
 
       # @return [(Array<Element>, Array<Element>)] before the first bare stretch and after the last

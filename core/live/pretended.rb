@@ -14,8 +14,9 @@ module Core
         taps = watched.ended.flat_map { |person, ended| steps_on(ended.values.sort, person) }
         last = taps.map(&:last).max.to_f
         rows = [['start', nil, 0.0], *taps, ['end', nil, last + 1]].sort_by { |kind, _, minute| [minute, kind == 'start' ? 0 : 1] }
-        rows.each_with_index.map { |(kind, person, minute), i| Event.new(key: format('%024x', i), kind: kind.to_sym,
-          at: start + (minute * 60).round, person: person) }
+        rows.each_with_index.map do |(kind, person, minute), i|
+          Event.new(key: format('%024x', i), kind: kind.to_sym, at: start + (minute * 60).round, person: person)
+        end
       end
 
       def steps_on(minutes, person)

@@ -31,8 +31,8 @@ module Core
         return if here.nil? || !here.here || here.done?
 
         first, *rest = person.tasks.drop(here.place)
-        person.with(begins: [minute, person.begins].max, tasks: [at_work(first, gone(here, person)),
-          *rest.map { |task| seen(task) }]) if first
+        tasks = [at_work(first, gone(here, person)), *rest.map { |task| seen(task) }]
+        person.with(begins: [minute, person.begins].max, tasks: tasks)
       end
 
       # Nobody begins before the welcome is over. @return [Float] minutes of work gone at the first thing left to do

@@ -16,12 +16,7 @@ module Core
 
       # technique: its key · tries, classes: how many · factor: of the time that is reckoned with now, and where it lies with a chance of
       # 8 in 10
-      Lesson = Value.define(:technique, :tries, :classes, :factor, :low, :high) do
-        # @return [Float] seconds that the technique should be reckoned with
-        def seconds(now)
-          now * factor
-        end
-      end
+      Lesson = Value.define(:technique, :tries, :classes, :factor, :low, :high)
 
       # @param calibration [Session::Calibration]
       def initialize(calibration)

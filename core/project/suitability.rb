@@ -18,9 +18,10 @@ module Core
         return :no_size if unfitted.any?
         return :harms if harmed.any?
         return :does_not_go_together if wrong.positive?
-        return :too_long if chance.nil? || chance * 200 < target
+        likely = chance ? Session::Likelihood.of(chance, target) : :unlikely
+        return :too_long if likely == :unlikely
         return :heavy if new_to_most.size > Technique::Readiness::MOST_NEW
-        return :tight if chance * 100 < target
+        return :tight if likely == :doubtful
 
         unsure.any? ? :unsure : :good
       end

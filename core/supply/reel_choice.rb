@@ -23,8 +23,7 @@ module Core
       # @return [Chosen]
       def call
         return Chosen.new(lines: @lines, proven: true) if @by == :fewest || @lines.none? { |line| choices(line).size > 1 }
-        return Chosen.new(lines: @lines.map { |line| line.with(cuts: choices(line).min_by { |cuts| over(cuts) }) },
-          proven: true) if @by == :waste
+        return Chosen.new(lines: least_over, proven: true) if @by == :waste
 
         options = @lines.map { |line| affordable(line) }
         exact = options.map(&:size).reduce(1, :*) <= MOST
@@ -49,6 +48,10 @@ module Core
         line.cuts.unplaced.any? ? [line.cuts] : line.choice.plans
       end
 
+      def least_over
+        @lines.map { |line| line.with(cuts: choices(line).min_by { |cuts| over(cuts) }) }
+      end
+
       # Ties go to what leaves less over, then to fewer reels.
       def over(cuts)
         [Measure::Length.sum(cuts.new_reels.map(&:left)).nm, cuts.new_reels.size]
@@ -65,8 +68,10 @@ module Core
 
       # @return [Integer, nil] minor units, where each length is cheapest; nil where nobody sells it
       def goods(line, reels)
-        prices = reels.map { |length, number| offers(line.line,
-          length).map { |offer| offer.price.minor }.min&.then { |price| price * number } }
+        prices = reels.map do |length, number|
+          least = offers(line.line, length).map { |offer| offer.price.minor }.min
+          least && (least * number)
+        end
         prices.include?(nil) ? nil : prices.sum
       end
 

@@ -74,6 +74,12 @@ RSpec.describe Core::Cutting::Reels do
     end
   end
 
+  it 'looks through a bounded number of choices where reels are sold in many lengths, and says so' do
+    cuts = Array.new(60) { |i| [1780, 890, 1500][i % 3] }
+    found = described_class.choices(pieces(cuts), (1..12).map { |i| mm(i * 2000) })
+    expect([found.all, found.plans.map { |plan| plan.bars.sum { |bar| bar.pieces.size } }.uniq]).to eq([false, [60]])
+  end
+
   it 'lays every cut of a class on reels' do
     table = sample_table.with(lines: sample_table.lines.merge('cable' => sample_table.lines['cable'].with(reel_length: mm(1000))))
     people = (1..9).map { |i| attendee(i, 140 + (i * 10)) }

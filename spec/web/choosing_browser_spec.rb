@@ -27,6 +27,6 @@ RSpec.describe 'Choosing a project for a group', type: :feature do
   it 'compares for a usual group where nobody has signed up' do
     open_studio
     visit '/classes/3/projects'
-    expect(page).to have_text('compared for eight people of usual sizes').and have_css('.choosing li', minimum: 2)
+    expect(page).to have_text('compared for 8 people of usual sizes').and have_css('.choosing li', minimum: 2)
   end
 end

@@ -64,8 +64,7 @@ module Web
       end
 
       def draw(design, piece)
-        span = ([piece.on_line.to_mm, 220].max / 20).ceil * 20.0
-        Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit).to_s
+        UsualDrawing.of(design, piece, unit)
       end
     end
   end

@@ -9,7 +9,7 @@ module Web
       include Printing
 
       # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths,
-      # nil before it is known · codes: why they need somebody
+      # nil before it is known
       Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first)
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
@@ -73,9 +73,7 @@ module Web
         return :fits if @evening.working.empty?
         return :awaited if forecast.nil?
 
-        chance = forecast.chance * 100
-        target = @result.workshop.session.target
-        chance >= target ? :fits : chance * 2 >= target ? :tight : :will_not
+        Core::Session::Likelihood.status(forecast.chance, @result.workshop.session.target)
       end
 
       # @return [Array<Need>]
@@ -94,13 +92,9 @@ module Web
 
       # @return [Array<Tap>] the newest first
       def taps
-        @evening.taken.last(UNDOABLE).reverse.map { |event| Tap.new(key: event.key,
-          words: [say("taps.#{event.kind}"), (name(event.person) if event.person)].compact.join(': ')) }
-      end
-
-      # @return [Array<Core::Live::Record::Row>]
-      def record
-        Core::Live::Record.new(@evening).rows
+        @evening.taken.last(UNDOABLE).reverse.map do |event|
+          Tap.new(key: event.key, words: [say("taps.#{event.kind}"), (name(event.person) if event.person)].compact.join(': '))
+        end
       end
 
       private

@@ -46,7 +46,7 @@ module Web
       # @return [String] who they are compared for
       def group
         people = @result.state.attendees
-        return 'Nobody has signed up yet, so they are compared for eight people of usual sizes and mixed levels.' if people.empty?
+        return "Nobody has signed up yet, so they are compared for #{Application::Comparisons::USUAL_GROUP} people of usual sizes and mixed levels." if people.empty?
 
         levels = people.map(&:level).minmax.uniq.join(' to ')
         "For #{count_of(people.size, 'person', 'people')}, #{levels.include?('to') ? 'levels' : 'level'} #{levels}, in #{@result.workshop.minutes} minutes."
@@ -127,7 +127,7 @@ module Web
         return [] if one.problem
 
         [*(finishing(one) if one.chance),
-         (one.seat ? "#{one.seat} a seat" : 'no price: nobody sells some of it'),
+         (one.seat ? "#{one.seat} a seat" : 'no price: some of it has no offer'),
          (one.short.zero? ? 'all in stock' : "#{count_of(one.short, 'thing')} to buy"),
          "level #{one.level}",
          (one.lacking.empty? ? 'nobody lacks a technique' : "#{count_of(one.lacking.size, 'person lacks', 'people lack')} a technique: #{names(one.lacking.keys)}"),
@@ -149,8 +149,7 @@ module Web
       def drawing(one)
         design = @result.projects.find { |saved| saved.design.key == one.key }&.design or return ''
         piece = Core::Sizing::Blueprint.new(design, @result.catalogue).fit_usual
-        piece.is_a?(Core::Sizing::Piece) ? Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: [piece.on_line.to_mm, 220].max,
-          unit: unit).to_s : ''
+        piece.is_a?(Core::Sizing::Piece) ? UsualDrawing.of(design, piece, unit) : ''
       rescue Core::Error
         ''
       end
