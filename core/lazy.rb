@@ -31,5 +31,7 @@ module Core
     def hash
       Lazy.hash
     end
+
+    NOTHING = new { [].freeze }
   end
 end

@@ -91,10 +91,17 @@ module Formats
 
     def outline(shape)
       drawn = SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
-      shape.turn == 90 ? %(<g transform="rotate(90 #{n(shape.x)} #{n(shape.y)})">#{drawn}</g>) : drawn
+      turned?(shape) ? %(<g transform="rotate(#{shape.turn} #{n(shape.x)} #{n(shape.y)})">#{drawn}</g>) : drawn
     end
 
-    HOLLOW = %i[ring clasp chain].freeze
+    # Most things look the same from both ends.
+    def turned?(shape)
+      shape.turn % 180 != 0 || (shape.turn == 180 && ONE_WAY.include?(shape.form))
+    end
+
+    HOLLOW = %i[ring clasp chain hook].freeze
+    # What looks otherwise from the other end.
+    ONE_WAY = %i[clasp hook drop path pin].freeze
     N = ->(number) { format(NUMBER, number).sub(/\.?0+\z/, '') }
     COLOUR = ->(item) { CGI.escapeHTML(item.colour.to_s) }
 
@@ -110,11 +117,16 @@ module Formats
     }
     CLASP = lambda { |s, _|
       left = s.x - (s.along / 2)
-      mouth = s.turn == 180 ? left + (s.along * 0.35) : left + (s.along * 0.65)
+      mouth = left + (s.along * 0.65)
       %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" ) +
         %(rx="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1.2"/>) +
         %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{COLOUR.(s.item)}" ) +
           %(stroke-width="1"/>)
+    }
+    HOOK = lambda { |s, _|
+      left, round = s.x - (s.along / 2), [s.across, s.along].min * 0.4
+      %(<path d="M#{N.(left + 1)} #{N.(s.y)}H#{N.(left + s.along - round)}a#{N.(round / 2)} #{N.(round / 2)} 0 0 1 0 #{N.(round)}h#{N.(-s.along * 0.3)}" ) +
+        %(fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.9" stroke-linecap="round"/>)
     }
     CHAIN = lambda { |s, _|
       links = [(s.along / 4).round, 1].max
@@ -146,6 +158,8 @@ module Formats
       cap: ->(s, fill) { RECT.(s, fill, 2.0) },
       ring: RING,
       clasp: CLASP,
+      hook: HOOK,
+      pin: ->(s, fill) { RECT.(s, fill, 0.2) },
       chain: CHAIN,
       knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" ) +
         %(height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{COLOUR.(s.item)}" stroke="currentColor" stroke-width="0.2"/>) },

@@ -39,7 +39,8 @@ module Formats
     end
 
     def step(step, unit: :mm)
-      said = say("steps.#{step.text}", unit: unit, **step.values, count: step.repeats)
+      said = say("steps.#{step.text}", unit: unit, **step.values, count: step.repeats / step.alike)
+      said = say('steps.alike', number: step.alike, said: said) if step.alike > 1
       slack = step.values[:slack]
       slack && slack > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
     end

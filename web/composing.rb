@@ -17,7 +17,7 @@ module Web
     # A change somebody else made meanwhile is kept; at the same place it goes before.
     def composed(id, gesture = nil, &block)
       studio.drafts.change(id, seen_state, &block)
-      answer(id, gesture && gesture.place)
+      answer(id, gesture&.place, notice: gesture&.problem)
     rescue Store::Conflict
       status 409 unless redraw?
       show_draft(id,
@@ -33,8 +33,10 @@ module Web
       answer(id, nil)
     end
 
-    def answer(id, place)
-      return show_draft(id, place: place) if redraw?
+    def answer(id, place, notice: nil)
+      return show_draft(id, place: place, notice: notice) if redraw?
+
+      tell(notice, kind: :wrong) if notice
 
       redirect to("/drafts/#{id}?#{Rack::Utils.build_query('at' => (place || text(:at)).to_s[0, 200], 'size' => text(:size)[0, 20])}"), 303
     end

@@ -3,8 +3,8 @@
 module Web
   # One gesture in the composer, read from a form into one change of the design.
   class Gesture
-    # Where the chosen place is after the gesture, as text; nil leaves it
-    attr_reader :place
+    # place: where the chosen place is after the gesture, as text; nil leaves it · problem: what could not be read, nil for nothing
+    attr_reader :place, :problem
 
     def initialize(studio, params)
       @studio = studio
@@ -25,7 +25,8 @@ module Web
     LONGEST = 2_100
     PATTERN = %w[insert earlier later more fewer remove group ungroup fill carry].freeze
     OTHERS = {
-      'set' => ->(design, edit) { edit.set(string('component'), settings(design)) },
+      'set' => ->(design, edit) { placed(edit.set(string('component'), settings(design))) },
+      'hang' => ->(_, edit) { hung_here(edit) },
       'add' => ->(design, edit) { added(design, edit) },
       'drop' => ->(_, edit) { edit.drop(string('component')) },
       'close' => ->(design, edit) { closed(design, edit) },
@@ -65,7 +66,7 @@ module Web
     end
 
     def inserted(design, edit)
-      return design unless @studio.catalogue.table.parts.key?(string('part'))
+      return design unless @studio.catalogue.table.parts.key?(string('part')) || design.makes.any? { |c| c.part_key == string('part') }
 
       @place = @at.path.empty? ? @place : @at.next.to_s
       edit.insert(@at, string('part'))
@@ -94,8 +95,44 @@ module Web
 
     def added(design, edit)
       construction = Core::Construction::Registry.keys.find { |key| key.to_s == string('construction') } or return design
-      parameters = Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), @studio.catalogue.table)
-      edit.add(construction, parameters, hung_at: (:centre if string('hung') == '1'))
+      case string('where')
+      when 'centre' then edit.add(construction, usual(construction), hung_at: 'centre')
+      when 'chosen' then edit.add(construction, usual(construction), hung_at: chosen)
+      when 'apart' then edit.add(construction, usual(construction), apart: true)
+      else edit.add(construction, usual(construction))
+      end
+    end
+
+    def usual(construction)
+      Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), @studio.catalogue.table)
+    end
+
+    # An empty row of findings begins with a ring.
+    def hung_here(edit)
+      edit.add(:findings, usual(:findings), hung_at: chosen)
+    end
+
+    # @return [String] the chosen item as a place to hang from: each of it, or the middle where only the component is chosen
+    def chosen
+      return 'centre' unless @at
+
+      @at.path.empty? ? "#{@at.component}@middle" : "#{@at}@each"
+    end
+
+    # Where a component hangs, and its own length, as its form says.
+    def placed(design)
+      key = string('component')
+      edit = Core::Project::Edit.new(design)
+      hanging = Core::Project::Hanging.parse([string('place'), string('which')].reject(&:empty?).join('@')) if @params.key?('place')
+      design = edit.hang(key, hanging) if hanging
+      @params.key?('own_length') ? lengthened(Core::Project::Edit.new(design), design, key) : design
+    end
+
+    def lengthened(edit, design, key)
+      edit.own_length(key, Core::Measure::Length.parse(string('own_length'), default_unit: :mm))
+    rescue Core::Measure::NotALength
+      @problem = %("#{string('own_length')[0, 40]}" does not read as a length, so it stays as it was. Write 30 mm, 3 cm or 1 1/4 in.)
+      design
     end
 
     def closed(design, edit)

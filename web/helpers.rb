@@ -135,11 +135,15 @@ module Web
     # A part drawn on its own, as it lies on the line.
     # @param scale [Float, nil] pixels to the millimetre; nil makes it fit a chip
     def part_picture(part, scale: nil)
-      PICTURES[[part, scale]] ||= begin
-        shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm,
-          across: part.outer.to_mm, form: part.form)
-        Formats::PieceSvg.picture(shape, scale)
-      end
+      return draw_part(part, scale) if part.made?
+
+      PICTURES[[part, scale]] ||= draw_part(part, scale)
+    end
+
+    def draw_part(part, scale)
+      shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm,
+        across: part.outer.to_mm, form: part.form)
+      Formats::PieceSvg.picture(shape, scale)
     end
 
     # A line as thick as it is, on the stockroom's scale.

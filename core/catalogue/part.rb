@@ -12,12 +12,13 @@ module Core
     # gap: opening left in a ring that is not soldered · mass_mg: weighed, else worked out from material and size
     # nickel_free: nil when not known
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
+    # made: key of the component that is made apart as this part, nil for what is bought
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
       lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
-      faces_with: nil
+      faces_with: nil, made: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)
@@ -25,12 +26,26 @@ module Core
 
       # @return [Measure::Length, nil] what of it lies in the ring or eye that it hangs in
       def wire_thickness
-        wire || (kind == :ring && hole ? (outer - hole) / 2 : nil)
+        wire || (%i[ring split_ring].include?(kind) && hole ? (outer - hole) / 2 : nil)
+      end
+
+      # @return [Measure::Length] what is lost of its length where another hangs in it: the wires lie one inside the other
+      def bite
+        wire_thickness || Measure::Length::ZERO
+      end
+
+      # @return [Boolean] whether another closed thing can be hung in it
+      def opens?
+        !soldered || Part::OPENING.include?(kind)
+      end
+
+      def made?
+        !made.nil?
       end
 
       # @return [Array<Symbol>] what contradicts itself among the measures, as wording keys
       def contradictions
-        [(:size_not_positive unless along.positive? && outer.positive?), (:hole_larger_than_part if hole && hole >= outer)].compact
+        [(:size_not_positive unless along.positive? && outer.positive?), (:hole_larger_than_part if hole && hole >= outer && !made?)].compact
       end
 
       def bead?
@@ -63,8 +78,16 @@ module Core
                  cord_end
                  slider
                  pendant
-                 tape].freeze
-      FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider].freeze
+                 tape
+                 split_ring
+                 ear_wire
+                 hook
+                 head_pin
+                 eye_pin].freeze
+      # Kinds that open by what they are.
+      OPENING = %i[split_ring ear_wire hook].freeze
+      PINS = %i[head_pin eye_pin].freeze
+      FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin].freeze
     end
   end
 end

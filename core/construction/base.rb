@@ -21,6 +21,15 @@ module Core
           @parameters ||= {}
         end
 
+        # Says that things can hang from it: its work-up answers anchors.
+        def takes_hanging
+          @takes_hanging = true
+        end
+
+        def takes_hanging?
+          @takes_hanging == true
+        end
+
         # Names a technique its steps use that every studio needs, with its starting values.
         # @param key [String] @param about [Hash] fields of Technique::Skill
         def technique(key, **about)
@@ -102,6 +111,12 @@ module Core
         solution.length
       end
 
+      # @param work_up [WorkUp] @param identity [Hash] key, name, made: of the part @return [Catalogue::Part, nil] what it is to those who
+      #   use it, once it is made; nil where it cannot be made apart
+      def as_part(_work_up, **_identity)
+        nil
+      end
+
       # @return [Boolean] whether it meets any length exactly
       def stretches?
         false
@@ -159,6 +174,26 @@ module Core
           middle = edge + (part.along.to_mm / 2)
           edge += part.along.to_mm
           middle
+        end
+      end
+
+      # @param rows [Array<(Catalogue::Part, String)>] parts with where in a pattern each comes from @param line [Catalogue::Line] they
+      #   hang on
+      # @return [Array<Anchor>]
+      def bead_anchors(rows, line, closing_step:, start: 0.0)
+        at = running(rows.map(&:first), start)
+        rows.each_with_index.map do |(part, origin), i|
+          Anchor.new(item: line, x: at[i], y: part.outer.to_mm / 2, origin: origin, closing_step: closing_step)
+        end
+      end
+
+      # @return [Array<Anchor>] one at each part of a row that hangs together, for what hangs in the part itself
+      def part_anchors(row, origins, shrink = 1)
+        edge = 0.0
+        row.zip(origins).map do |part, origin|
+          along = part.along.to_mm / (part.kind == :chain ? shrink : 1)
+          edge += along
+          Anchor.new(item: part, x: edge - (along / 2), y: part.outer.to_mm / 2, reach: along / 2, origin: origin)
         end
       end
 

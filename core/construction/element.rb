@@ -12,7 +12,7 @@ module Core
 
     class Element
       # Kinds that hang in one another.
-      LINKING = %i[ring connector clasp].freeze
+      LINKING = %i[ring split_ring connector clasp ear_wire hook].freeze
       BENDING = %i[chain extender].freeze
       PROFILES = { round: :round, oval: :round, drop: :round, petal: :round, cover: :round, bicone: :pointed }.freeze
 
@@ -33,7 +33,7 @@ module Core
       def self.height(part)
         return part.height_above_skin if part.hole_height || !LINKING.include?(part.kind)
 
-        part.kind == :ring && part.hole ? (part.outer - part.hole) / 4 : part.outer / 4
+        %i[ring split_ring].include?(part.kind) && part.hole ? (part.outer - part.hole) / 4 : part.outer / 4
       end
       private_class_method :height
 

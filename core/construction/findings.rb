@@ -6,6 +6,11 @@ module Core
     # The parts read outward from the work.
     class Findings < Base
       key :findings
+      takes_hanging
+
+      technique 'split_ring', name: 'Hanging in a split ring', level: 2, seconds: 45, demonstration_minutes: 2, tools: %w[flat_pliers],
+        points: ['Open the end with a fingernail or a thin tip, and slide the part round until it drops in.'],
+        goes_wrong: ['Bent apart, it no longer springs shut.'], easier: 'ring', practice: 'Slide three spare parts on and off', practice_minutes: 3
 
       parameter :parts, :pattern
       # Whether any link of the chain takes the clasp, which makes the piece adjustable by the chain's length.
@@ -47,17 +52,25 @@ module Core
 
       def work_up(_solution, _maker)
         WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new { layout },
-          lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: End.new(item: row.first), last: End.new(item: row.last) })
+          lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: row_end(row.first), last: row_end(row.last) },
+          anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts'), shrink) })
       end
 
       def shrink
         takes_clasp && chain_links.any? ? chain_links.size : 1
       end
 
-      # One opening ring joins the two parts beside it.
+      # What opens joins the two parts beside it: the step's key, and the technique that opens it.
+      JOINING = { ring: %w[join ring], split_ring: %w[join_split split_ring], ear_wire: %w[join_ear_wire opening_eye] }.freeze
+
       def steps
-        rings = row.count { |part| part.kind == :ring && !part.soldered }
-        rings.zero? ? [] : [step('join', 'ring', rings, preparable: true, values: { rings: rings })]
+        row.select(&:opens?).filter_map { |part| JOINING[part.kind] }.tally.map do |(key, technique), number|
+          step(key, technique, number, preparable: true, values: { rings: number })
+        end
+      end
+
+      def row_end(part)
+        End.new(item: part, opening_step: (JOINING[part.kind]&.first if part.opens?))
       end
 
       def joins

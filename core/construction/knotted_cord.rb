@@ -5,6 +5,7 @@ module Core
     # Large-holed beads held on one or several cords by knots before and after each, closed by a slider or a loop over a bead.
     class KnottedCord < Base
       key :knotted_cord
+      takes_hanging
 
       # A knot lies about this many bundle thicknesses along the cord (from memory).
       KNOT_ALONG = 3
@@ -98,7 +99,7 @@ module Core
         bead_uses = tally(beads.expand.map { |part| [part, :bead] }, n)
         WorkUp.new(parts: bead_uses + closing_parts, cuts: cuts(solution, maker), steps: steps(n), joins: joins,
           drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-          anchors: { centre: Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close') })
+          anchors: Lazy.new { [Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close')] })
       end
 
       def tied
@@ -142,7 +143,7 @@ module Core
       def steps(repeats)
         skill = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
         [step('cut', 'cutting_line', cords - folded, preparable: true),
-         step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }),
+         step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }).then { |one| cords > 1 ? one : one.with(text: :knotted_cord_lay) },
          step('knot', skill, repeats * 2, after: %w[gather], values: { beads: repeats, knots: repeats * 2 }),
          step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: repeats }),
          closing_step,

@@ -4,7 +4,8 @@ module Core
   module Construction
     # One declared parameter of a construction: its type, default and bounds, and how its data is read.
     #
-    # type: :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern
+    # type: :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern,
+    #   :path (a bent wire, as text) or :work (steps in somebody's own words)
     # of: the choices (:choice) or the kinds of part allowed (:part) · range: bounds, both inclusive
     Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil) do
       # @param data [Object] as parsed from JSON, nil when absent
@@ -57,6 +58,21 @@ module Core
         reader = PatternReader.new(table)
         pattern = reader.read(data)
         [pattern, reader.problems.map { |found| found.under(name.to_s) }]
+      end
+
+      def read_path(data, _table)
+        bends = BentPath.read(data.to_s)
+        return [nil, [problem(:empty_path)]] if bends.empty?
+
+        bends.size > BentPath::MOST ? [nil, [problem(:path_too_long, limit: BentPath::MOST)]] : [bends, []]
+      rescue Measure::NotALength => e
+        [nil, [problem(:unreadable_path, text: e.text.to_s)]]
+      end
+
+      def read_work(data, table)
+        reader = WorkReader.new(table)
+        work = reader.read(data)
+        [work, reader.problems.map { |found| found.under(name.to_s) }]
       end
 
       def within(value)

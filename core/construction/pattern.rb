@@ -24,6 +24,11 @@ module Core
         Pattern.flatten(items, repeats)
       end
 
+      # @param name [String] of the parameter @return [Array<String>] where in the pattern each part of #expand comes from
+      def origins(repeats, name)
+        Pattern.trace(items, repeats, name)
+      end
+
       # @return [Integer] parts of #expand, without expanding anything
       def size(repeats = 0)
         Pattern.count(items, repeats)
@@ -68,6 +73,13 @@ module Core
           when Run then [item.part] * item.count
           else flatten(item.items, repeats) * (item.fill ? repeats : item.times)
           end
+        end
+      end
+
+      def self.trace(items, repeats, at)
+        items.each_with_index.flat_map do |item, index|
+          here = "#{at}.#{index}"
+          item.is_a?(Run) ? [here] * item.count : trace(item.items, repeats, here) * (item.fill ? repeats : item.times)
         end
       end
 

@@ -4,7 +4,8 @@ module Core
   module Construction
     # Every construction by its key. A new one is one file, one spec and one line here.
     module Registry
-      ALL = [Strung, TwoHole, Stretch, MemoryCoil, Stations, TwistedStrands, KnottedCord, BeadedFlower, Findings].to_h { |construction|
+      ALL = [Strung, TwoHole, Stretch, MemoryCoil, Stations, TwistedStrands, KnottedCord, BeadedFlower, Findings,
+             WireLink, Linked, Chain, Coil, JigForm, Framed, WireBail, OwnWork].to_h { |construction|
         [construction.key, construction]
       }.freeze
 

@@ -53,7 +53,7 @@ module Core
       def patterns(parameter, table)
         bead = table.parts.values.find(&:bead?)
         ring = table.parts.values.find { |part| part.kind == :ring }
-        item = { 'part' => (parameter.name == :parts ? ring : bead)&.key }
+        item = { 'part' => (%i[parts unit].include?(parameter.name) ? ring : bead)&.key }
         [[{ 'repeat' => [item], 'fill' => true }], [item]].then { |both| parameter.name == :pattern ? both : both.reverse }
       end
       private_class_method :mended, :mend, :clean?, :first, :candidates, :patterns

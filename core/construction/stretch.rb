@@ -8,6 +8,7 @@ module Core
       GLUE_MINUTES = 10
 
       key :stretch
+      takes_hanging
 
       parameter :elastic, :line
       parameter :pattern, :pattern
@@ -44,7 +45,12 @@ module Core
         beads = row(solution.repeats)
         WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.size),
           joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution),
-          anchors: { centre: Anchor.new(item: elastic, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'knot') })
+          anchors: Lazy.new { anchors(beads, solution) })
+      end
+
+      def anchors(beads, solution)
+        origins = [*(hider ? ['hider'] : []), *pattern.origins(solution.repeats, 'pattern')]
+        bead_anchors(beads.map(&:first).zip(origins), elastic, closing_step: 'knot')
       end
 
       def cut(solution, maker)

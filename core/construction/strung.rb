@@ -7,6 +7,7 @@ module Core
     # The pattern reads from the first end; mirrored, it reads from each end to the middle, where the centre stands once.
     class Strung < Base
       key :strung
+      takes_hanging
 
       SCHOOLS = %i[flat folded covered clamshell].freeze
       CRIMP_TECHNIQUES = { flat: 'flat_crimp', folded: 'folded_crimp', covered: 'flat_crimp', clamshell: 'clamshell' }.freeze
@@ -72,7 +73,7 @@ module Core
         beads = sequence(solution)
         WorkUp.new(parts: tally(beads, strands) + end_uses, cuts: [cut(beads, solution, maker)], steps: steps(beads, solution),
           joins: joins(beads),
-          drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: anchors(beads), lengths: lengths(solution))
+          drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: Lazy.new { anchors(beads, solution) }, lengths: lengths(solution))
       end
 
       def lengths(solution)
@@ -193,9 +194,16 @@ module Core
         }
       end
 
-      def anchors(beads)
-        middle = beads.size / 2
-        { centre: Anchor.new(item: line, x: positions(beads)[middle], y: beads[middle].first.outer.to_mm / 2, closing_step: 'second_end') }
+      def anchors(beads, solution)
+        bead_anchors(beads.map(&:first).zip(origins(solution)), line, closing_step: 'second_end', start: terminal.along.to_mm)
+      end
+
+      # @return [Array<String, nil>] where in its patterns each part of #sequence comes from
+      def origins(solution)
+        edge = ([nil] * solution.fillers) + finishing.origins(0, 'finishing')
+        side = pattern.origins(solution.repeats, 'pattern')
+        middle = centre.origins(0, 'centre')
+        mirror ? edge + side + middle + side.reverse + edge.reverse : edge + side + middle + edge.reverse
       end
     end
   end

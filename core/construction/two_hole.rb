@@ -5,6 +5,7 @@ module Core
     # Parallel lines through beads with a hole for each, small beads between on every line, and connectors from many lines to one.
     class TwoHole < Base
       key :two_hole
+      takes_hanging
 
       parameter :line, :line
       parameter :lines, :integer, default: 2, range: 2..4
@@ -56,8 +57,8 @@ module Core
       def work_up(solution, maker)
         WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)],
           steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
-          lengths: lengths(solution), ends: %i[first last].to_h { |place| [place, End.new(item: link || connector)] },
-          anchors: { centre: Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends') })
+          lengths: lengths(solution), ends: %i[first last].to_h { |place| [place, End.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
+          anchors: Lazy.new { [Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends')] })
       end
 
       def parts(repeats)
@@ -104,7 +105,8 @@ module Core
       def joins
         through(line, [bead, *between.expand], passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line,
           outer: crimp, at: 0.0, passes: 2),
-                                                  Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2)]
+                                                  Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2, in_place: true),
+                                                  (Join.new(kind: :hangs_in, inner: connector, outer: link, at: 0.0) if link)].compact
       end
 
       def layout(solution)

@@ -6,11 +6,25 @@ module Core
     # drawing and printing know of a construction.
     #
     # parts: [PartUse] · cuts: [Cut] · steps: [StepUse] · joins: [Join] · drawing: Lazy of [Shape] · lengths: Lengths
-    # ends: {first: End, last: End} where the neighbours on the path attach · anchors: {place => Anchor} where things hang
-    WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: {}.freeze) do
+    # ends: {first: End, last: End} where the neighbours on the path attach · anchors: Lazy of [Anchor] where things hang, in order
+    WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: Lazy::NOTHING) do
       # @return [Array<Shape>] what it looks like, laid flat
       def layout
         drawing.value
+      end
+
+      # @return [Array<Anchor>]
+      def places
+        anchors.value
+      end
+
+      # @param number [Integer] how often it is made in one piece @return [WorkUp]
+      def times(number)
+        return self if number == 1
+        return with(parts: [], cuts: [], steps: [], joins: []) if number.zero?
+
+        with(parts: parts.map { |use| use.with(count: use.count * number) }, cuts: cuts.map { |cut| cut.with(count: cut.count * number) },
+          steps: steps.map { |step| step.with(repeats: step.repeats * number, alike: number) })
       end
     end
   end

@@ -17,7 +17,8 @@ module Core
         tools: :texts,
         demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
         practice_minutes: :number, points: :texts, goes_wrong: :texts, left_hand: :text)
-      COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :symbol)
+      COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
+        apart: :boolean, length: :length)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
         overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
       NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,

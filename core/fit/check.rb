@@ -11,6 +11,7 @@ module Core
                     Rules::EndTakesCord,
                     Rules::SpacerHolds,
                     Rules::RingHolds,
+                    Rules::CanAssemble,
                     Rules::ElasticSuits,
                     Rules::FacesFront].freeze
       PIECE_RULES = [Rules::WireSuits, Rules::LineBears].freeze
@@ -55,7 +56,7 @@ module Core
       end
 
       def alike(join)
-        [join.kind, join.inner.key, join.outer.key, join.passes, join.component]
+        [join.kind, join.inner.key, join.outer.key, join.passes, join.component, join.in_place]
       end
     end
   end

@@ -3,7 +3,37 @@
 module Core
   module Project
     # One piece of work in a project. construction: a key of Construction::Registry · parameters: plain data, as saved
-    # hung_at: nil on the path, else a place that a path component names (:centre)
-    Component = Value.define(:key, :construction, :parameters, hung_at: nil)
+    # hung_at: nil on the path, else where it hangs, as a Hanging in text · apart: whether it is made first and then used like a part
+    # length: Measure::Length of what hangs or is made apart and repeats until a length is met; nil takes Component::LENGTH
+    Component = Value.define(:key, :construction, :parameters, hung_at: nil, apart: false, length: nil) do
+      # @return [String] the key by which patterns name what is made apart
+      def part_key
+        "#{Component::MADE}#{key}"
+      end
+
+      # @return [Array<String>] keys of the components made apart that its parameters name
+      def uses
+        Component.strings(parameters).filter_map { |text| text.delete_prefix(Component::MADE) if text.start_with?(Component::MADE) }.uniq
+      end
+
+      # @return [Measure::Length] its own, where no wearer gives it one
+      def own_length
+        length || Component::LENGTH
+      end
+    end
+
+    class Component
+      MADE = 'made:'
+      LENGTH = Measure::Length.mm(30)
+
+      def self.strings(data)
+        case data
+        when Hash then data.values.flat_map { |value| strings(value) }
+        when Array then data.flat_map { |value| strings(value) }
+        when String then [data]
+        else []
+        end
+      end
+    end
   end
 end

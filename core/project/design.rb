@@ -2,7 +2,7 @@
 
 module Core
   module Project
-    # A named design. components: those on the path stand in the order they lie along the piece; hung ones follow.
+    # A named design. components: those on the path stand in the order they lie along the piece; hung ones and those made apart stand among them.
     # body: which measure it is sized by, one of BODIES (:own has a size of its own, whoever makes it) · ease: added to the measure ·
     # wraps: times round the body
     # made: how many alike one attendee makes · tails: :by_level, :lean, :usual or :generous
@@ -20,12 +20,29 @@ module Core
         flat? ? Measure::Length::ZERO : own || ease
       end
 
+      # @param key [String] @return [Component, nil]
+      def component(key)
+        components.find { |component| component.key == key }
+      end
+
       def path
-        components.reject(&:hung_at)
+        components.reject { |component| component.hung_at || component.apart }
+      end
+
+      # Rows of findings before the work read outward from it, so they lie turned round.
+      # @return [Array<Component>]
+      def leading
+        first = path.take_while { |component| component.construction == :findings }
+        first.size == path.size ? [] : first
       end
 
       def hung
         components.select(&:hung_at)
+      end
+
+      # @return [Array<Component>] made first, then used like parts
+      def makes
+        components.select(&:apart)
       end
     end
 

@@ -66,15 +66,26 @@ module Core
       end
 
       # Adds a component after the others on the path, or hung at a place.
-      # @param construction [Symbol] @param parameters [Hash] @param hung_at [Symbol, nil]
-      def add(construction, parameters, hung_at: nil)
+      # @param construction [Symbol] @param parameters [Hash] @param hung_at [String, nil] a Hanging in text
+      # @param apart [Boolean] whether it is made first and used like a part
+      def add(construction, parameters, hung_at: nil, apart: false)
         key = (1..).lazy.map { |n| n == 1 ? construction.to_s : "#{construction}_#{n}" }.find { |k|
           @design.components.none? { |c|
             c.key == k
           }
         }
         @design.with(components: @design.components + [Component.new(key: key, construction: construction, parameters: parameters,
-          hung_at: hung_at)])
+          hung_at: hung_at, apart: apart)])
+      end
+
+      # Hangs what hangs somewhere else. @param hanging [Hanging]
+      def hang(component_key, hanging)
+        component(component_key) { |c| c.hung_at ? c.with(hung_at: hanging.to_s) : c }
+      end
+
+      # @param length [Measure::Length, nil] of what hangs or is made apart and repeats until a length is met
+      def own_length(component_key, length)
+        component(component_key) { |c| c.with(length: length) }
       end
 
       def drop(component_key)
@@ -84,7 +95,7 @@ module Core
       # Replaces both ends of the path by rows of findings; empty rows leave an end open.
       # @param first [Array<Hash>] @param last [Array<Hash>] patterns as data
       def close(first, last, takes_clasp: false)
-        middle = @design.components.reject { |c| c.construction == :findings && c.hung_at.nil? }
+        middle = @design.components.reject { |c| c.construction == :findings && c.hung_at.nil? && !c.apart }
         ends = [['first_end', first, false], ['last_end', last, takes_clasp]].map do |key, parts, any_link|
           next if parts.empty?
 
@@ -104,13 +115,33 @@ module Core
       end
 
       def pattern(place)
-        component(place.component) do |c|
-          items = c.parameters.fetch(place.parameter, [])
-          pattern?(c, place.parameter) && items.is_a?(Array) ? c.with(parameters: c.parameters.merge(place.parameter => yield(items))) : c
+        before = items(place)
+        after = nil
+        changed = component(place.component) do |c|
+          known = c.parameters.fetch(place.parameter, [])
+          next c unless pattern?(c, place.parameter) && known.is_a?(Array)
+
+          c.with(parameters: c.parameters.merge(place.parameter => after = yield(known)))
         end
+        after ? following(changed, place, before, after) : changed
       end
 
       private
+
+      # What hangs at an item goes along when the item moves.
+      def following(design, place, before, after)
+        design.with(components: design.components.map { |c| c.hung_at ? c.with(hung_at: followed(c.hung_at, place, before, after)) : c })
+      end
+
+      def followed(hung_at, place, before, after)
+        hanging = Hanging.parse(hung_at)
+        name, *path = hanging&.item.to_s.split('.')
+        return hung_at unless hanging && hanging.component == place.component && name == place.parameter && path.any?
+
+        item = PatternEdit.item(before, path.map(&:to_i))
+        moved = item && PatternEdit.path_of(after, item)
+        moved ? hanging.with(item: [name, *moved].join('.')).to_s : hung_at
+      end
 
       def pattern?(component, name)
         Construction::Registry.fetch(component.construction).parameters[name.to_sym]&.type == :pattern

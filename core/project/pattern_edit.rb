@@ -65,6 +65,17 @@ module Core
         path.drop(1).reduce(items[path.first]) { |found, at| found && found['repeat'] && found['repeat'][at] }
       end
 
+      # @return [Array<Integer>, nil] where this very item stands
+      def path_of(items, wanted)
+        items.each_with_index do |item, index|
+          return [index] if item.equal?(wanted)
+
+          inside = item['repeat'].is_a?(Array) && path_of(item['repeat'], wanted)
+          return [index, *inside] if inside
+        end
+        nil
+      end
+
       def within(items, path, &block)
         return items unless items.is_a?(Array) && path.any?
         return block.call(items, path.first) if path.size == 1

@@ -6,7 +6,7 @@ module Core
     class Assembly
       GIVING = %i[elastic memory_wire].freeze
 
-      # @param work_ups [Hash{String=>Construction::WorkUp}]
+      # @param work_ups [Hash{String=>Construction::WorkUp}] of one of each component
       # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line @param bend [Bend]
       def initialize(blueprint, worn, target, bend, work_ups)
         @blueprint = blueprint
@@ -14,7 +14,9 @@ module Core
         @worn = worn
         @target = target
         @bend = bend
-        @work_ups = loosened(work_ups)
+        @standing = Standing.new(@design, work_ups)
+        @drawn = LaidOut.new(@design, work_ups, @standing)
+        @work_ups = loosened(@standing.work_ups)
         @path = @design.path.map { |component| [component.key, work_ups.fetch(component.key)] }
       end
 
@@ -22,7 +24,7 @@ module Core
       def piece
         Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
-          drawing: Lazy.new { layout }, working: working, joins: placed_joins + meetings, steps: steps, options: options)
+          drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + meetings + hung_meetings, steps: steps, options: options)
       end
 
       private
@@ -52,98 +54,112 @@ module Core
         @inside ||= @blueprint.inside(on_line, @bend)
       end
 
-      def offsets
-        edge = 0.0
-        @offsets ||= @path.to_h do |key, work_up|
-          start = edge
-          edge += work_up.lengths.beaded.to_mm
-          [key, start]
-        end
-      end
-
-      # Components before the middle read outward from the work, so they are drawn turned round.
-      def layout
-        @path.flat_map { |key, work_up|
-          leading?(key) ? turned(work_up, offsets[key]) : work_up.layout.map { |s|
-            s.moved(offsets[key])
-          }
-        } + hung_layout
-      end
-
-      def turned(work_up, offset)
-        far = offset + work_up.lengths.beaded.to_mm
-        work_up.layout.map { |shape| shape.with(x: far - shape.x, turn: 180) }
-      end
-
-      def leading?(key)
-        @leading ||= @path.map(&:first).take_while { |k| @work_ups[k].lengths.repeats.nil? }
-        @leading.include?(key)
-      end
-
-      def hung_layout
-        @design.hung.flat_map do |component|
-          key, anchor = anchor_of(component)
-          anchor ? @work_ups[component.key].layout.map { |s| s.with(x: offsets[key] + anchor.x - s.y, y: anchor.y + s.x, turn: 90) } : []
-        end
-      end
-
-      def anchor_of(component)
-        @path.each do |key, work_up|
-          anchor = work_up.anchors[component.hung_at]
-          return [key, anchor] if anchor
-        end
-        nil
-      end
-
       # The components' own joins, told where on the piece they lie.
       def placed_joins
         @work_ups.flat_map do |key, work_up|
-          start = offsets.fetch(key) { hung_from(key) }
+          start = @drawn.along(key)
+          on_path = @design.path.any? { |component| component.key == key }
           far = start + work_up.lengths.beaded.to_mm
-          work_up.joins.map { |join|
-            join.with(component: key, at: offsets.key?(key) && leading?(key) ? far - join.at : offsets.key?(key) ? start + join.at : start)
-          }
+          work_up.joins.map { |join| join.with(component: key, at: on_path ? (@drawn.leading?(key) ? far - join.at : start + join.at) : start) }
         end
       end
 
-      # @return [Float] where a hung component hangs
-      def hung_from(key)
-        place, anchor = anchor_of(@design.hung.find { |component| component.key == key })
-        place ? offsets[place] + anchor.x : 0.0
-      end
-
-      # Where two components on the path meet: what lies outside hangs in, or takes, what lies inside.
+      # Where two components on the path meet.
       def meetings
-        @path.each_cons(2).flat_map do |(a_key, a), (b_key, b)|
-          ends = [leading?(a_key) ? a.ends[:first] : a.ends[:last], b.ends[:first]]
-          next [] if ends.any?(&:nil?) || ends.all? { |met| met.item.is_a?(Catalogue::Line) }
-
-          inner, outer = ends.first.item.is_a?(Catalogue::Line) ? ends : ends.reverse
-          [Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: offsets[b_key], passes: inner.passes,
-            component: b_key)]
+        @path.each_cons(2).filter_map do |(a_key, a), (b_key, b)|
+          ends = [facing(a_key, a), b.ends[:first]]
+          meeting(*ends, at: @drawn.start(b_key), component: b_key) unless ends.any?(&:nil?)
         end
+      end
+
+      # Where something hung meets what it hangs in: what is open until a later step takes it at any time before.
+      def hung_meetings
+        @design.hung.flat_map do |component|
+          _, anchors = @standing.hanging(component)
+          own = @work_ups.fetch(component.key).ends[:first] or next []
+          anchors.uniq(&:item).filter_map do |anchor|
+            place = Construction::End.new(item: anchor.item, closing_step: anchor.closing_step)
+            meeting(place, own, at: @drawn.along(component.key), component: component.key)
+          end
+        end
+      end
+
+      # What is thinner hangs in the other: a line in a part, and of two parts the one that is no ring.
+      # @param first [Construction::End] @param second [Construction::End] @return [Construction::Join, nil] nil between two lines
+      def meeting(first, second, at:, component:)
+        lines, parts = [first, second].partition { |one| one.item.is_a?(Catalogue::Line) }
+        return if parts.empty?
+
+        inner, outer = lines.any? ? [lines.first, parts.first] : parts.sort_by { |one| one.item.kind == :ring ? 1 : 0 }
+        Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: at, passes: inner.passes, component: component,
+          in_place: [first, second].any?(&:closing_step))
       end
 
       def steps
-        @work_ups.flat_map do |key, work_up|
-          placed = ->(keys) { keys.map { |step| "#{key}/#{step}" } }
-          work_up.steps.map { |step|
-            step = step.with(values: step.values.merge(slack: @bend.slack)) if step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
-            step.with(key: "#{key}/#{step.key}", after: placed.(step.after) + held_open.fetch([key, step.key], []),
-              rather_after: placed.(step.rather_after), keeps: step.keeps.transform_values { |till| "#{key}/#{till}" })
-          }
-        end
+        @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| placed_step(key, work_up, step) } }
+      end
+
+      def placed_step(key, work_up, step)
+        placed = ->(keys) { keys.map { |other| "#{key}/#{other}" } }
+        step = step.with(values: step.values.merge(slack: @bend.slack)) if step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
+        step.with(key: "#{key}/#{step.key}", rather_after: placed.(step.rather_after),
+          after: (placed.(step.after) + held_open.fetch([key, step.key], []) + hung_on_finished.fetch([key, step.key], []) +
+            made_before(work_up, step).flat_map { |made| last_steps(made) }).uniq,
+          keeps: step.keeps.transform_values { |till| "#{key}/#{till}" })
       end
 
       # What hangs on a component must be on before the step that closes it.
       # @return [Hash{(String, String)=>Array<String>}] component and closing step to the steps it waits for
       def held_open
         @held_open ||= @design.hung.each_with_object({}) do |component, held|
-          place, anchor = anchor_of(component)
-          next unless anchor
-
-          (held[[place, anchor.closing_step]] ||= []).concat(@work_ups[component.key].steps.map { |s| "#{component.key}/#{s.key}" })
+          place, anchors = @standing.hanging(component)
+          anchors.filter_map(&:closing_step).uniq.each do |closing|
+            (held[[place, closing]] ||= []).concat(@work_ups[component.key].steps.map { |step| "#{component.key}/#{step.key}" })
+          end
         end
+      end
+
+      # What opens to hang in something waits until that is finished. Only parts meet so: a line is closed where it hangs.
+      # @return [Hash{(String, String)=>Array<String>}] component and joining step to the steps it waits for
+      def hung_on_finished
+        @hung_on_finished ||= all_meetings.each_with_object({}) do |(first, second), waiting|
+          next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
+
+          (key, opener), (other, _) = second.last.closing_step || second.last.opening_step ? [second, first] : [first, second]
+          step = opener.opening_step || opener.closing_step or next
+          (waiting[[key, step]] ||= []).concat(last_steps(other))
+        end
+      end
+
+      # @return [Array<Array(Array(String, Construction::End))>] pairs of component and its end that meet, on the path and hung
+      def all_meetings
+        on_path = @path.each_cons(2).map { |(a_key, a), (b_key, b)| [[a_key, facing(a_key, a)], [b_key, b.ends[:first]]] }
+        hung = @design.hung.flat_map do |component|
+          parent, anchors = @standing.hanging(component)
+          anchors.uniq(&:item).map { |anchor|
+            [[parent, Construction::End.new(item: anchor.item)], [component.key, @work_ups.fetch(component.key).ends[:first]]]
+          }
+        end
+        (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
+      end
+
+      # The end of a component on the path that faces its next.
+      def facing(key, work_up)
+        @drawn.leading?(key) ? work_up.ends[:first] : work_up.ends[:last]
+      end
+
+      # @return [Array<String>] components made apart that a step needs: it puts them on, or begins work where no step says so
+      def made_before(work_up, step)
+        work_up.parts.select { |use| use.part.made? }.select { |use|
+          taking = work_up.steps.select { |other| other.adds.include?(use.role) }
+          taking.any? ? taking.include?(step) : step.after.empty?
+        }.map { |use| use.part.made }.uniq
+      end
+
+      # @return [Array<String>] steps of a component that nothing else of it waits for
+      def last_steps(key)
+        steps = @work_ups.fetch(key).steps
+        (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
       end
 
       def options

@@ -7,14 +7,18 @@ module Core
       # One component with its construction.
       Member = Value.define(:component, :construction)
 
-      attr_reader :design
+      # table: the catalogue, with what this design makes
+      attr_reader :design, :table
 
       # @raise [Construction::InvalidParameters] @raise [UnknownKey]
       def initialize(design, table)
         @design = design
-        @path = design.path.map { |component| member(component, table) }
+        @makes = {}
+        @table = with_makes(table)
+        @path = design.path.map { |component| member(component, @table) }
         refuse_fixed if @path.none? { |m| m.construction.fill } && design.body != :own
-        @hung = design.hung.map { |component| member(component, table) }
+        @hung = design.hung.map { |component| member(component, @table) }
+        @hung.each { |member| refuse_place(member.component) }
         @fixed_work_ups = {}
         @bends = {}
         filling, @fixed = @path.partition { |m| m.construction.fill }
@@ -90,7 +94,6 @@ module Core
         left = target - fixed_length - (play / 2)
         return ends_too_long(target, left) if @filling.any? && !left.positive?
 
-        share = left / [@filling.size, 1].max
         solutions = {}
         @filling.each_with_index do |member, i|
           found = solutions[member] = member.construction.solve(left / (@filling.size - i))
@@ -98,8 +101,8 @@ module Core
 
           left -= member.construction.path_length(found)
         end
-        @hung.select { |m| m.construction.fill }.each { |member| solutions[member] = member.construction.solve(share) }
-        solutions.values.grep(OutOfReach).first || solutions
+        @hung.each { |member| solutions[member] = own_solution(member) }
+        solutions.values.grep(OutOfReach).first || solutions.compact
       end
 
       def alike?(some, others)
@@ -111,14 +114,78 @@ module Core
 
       # @return [Hash{String=>Construction::WorkUp}]
       def made(solutions, maker)
-        (@path + @hung).to_h { |m| [m.component.key, work_up(m, solutions[m], maker)] }
+        (@path + @hung + @makes.keys).to_h { |m| [m.component.key, work_up(m, solutions[m] || @makes[m], maker)] }
       end
 
-      # What does not fill comes out the same for every wearer.
+      # What does not fill, or is made apart, comes out the same for every wearer.
       def work_up(member, solution, maker)
-        return member.construction.make(solution, maker) if solution
+        return member.construction.make(solution, maker) if solution && !member.component.apart
 
-        @fixed_work_ups[[member.component.key, maker.tails, maker.by_line]] ||= member.construction.make(nil, maker)
+        @fixed_work_ups[[member.component.key, maker.tails, maker.by_line]] ||= member.construction.make(solution, maker)
+      end
+
+      # @return [Solution, OutOfReach, nil] at its own length, nil where it is fixed
+      def own_solution(member)
+        member.construction.fill && member.construction.solve(member.component.own_length)
+      end
+
+      # Builds what is made apart, each after those that it uses, and puts each into the catalogue.
+      # @return [Catalogue::Table]
+      def with_makes(table)
+        waiting = design.makes
+        until waiting.empty?
+          ready = waiting.find { |component| (component.uses & waiting.map(&:key)).empty? } || refuse_cycle(waiting.first)
+          waiting -= [ready]
+          table = table.with(parts: table.parts.merge(ready.part_key => made_part(ready, table)))
+        end
+        table
+      end
+
+      def made_part(component, table)
+        member = member(component, table)
+        solution = own_solution(member)
+        refuse_length(component, solution) if solution.is_a?(OutOfReach)
+        @makes[member] = solution
+        work_up = member.construction.make(solution, Construction::Maker.new)
+        member.construction.as_part(work_up, key: component.part_key, name: component.key.tr('_', ' '), made: component.key) ||
+          refuse(component, [Construction::Problem.new(at: ['apart'], code: :cannot_be_made_apart)])
+      end
+
+      def refuse_cycle(component)
+        refuse(component, [Construction::Problem.new(at: ['apart'], code: :made_of_itself)])
+      end
+
+      def refuse_length(component, out_of_reach)
+        refuse(component, [Construction::Problem.new(at: ['length'], code: :length_out_of_reach, values: { length: out_of_reach.target })])
+      end
+
+      # Something hangs from a component that takes it, at an item that is there, and not from itself.
+      def refuse_place(component)
+        place = Project::Hanging.parse(component.hung_at)
+        return if place == Project::Hanging::CENTRE
+        return if place && hangs_well?(component, place)
+
+        refuse(component, [Construction::Problem.new(at: ['hung_at'], code: :no_such_place, values: { place: component.hung_at.to_s })])
+      end
+
+      def hangs_well?(component, place)
+        parent = (@path + @hung).find { |member| member.component.key == place.component }
+        return false if parent.nil? || !parent.construction.class.takes_hanging? || below?(component, parent.component)
+
+        name, *path = place.item.to_s.split('.')
+        path.empty? || !Project::PatternEdit.item(Array(parent.component.parameters[name]), path.map(&:to_i)).nil?
+      end
+
+      # @return [Boolean] whether other is component itself or hangs below it
+      def below?(component, other)
+        seen = []
+        while other && !seen.include?(other.key)
+          return true if other.key == component.key
+
+          seen << other.key
+          other = other.hung_at && design.component(Project::Hanging.parse(other.hung_at)&.component)
+        end
+        false
       end
 
       # A piece with a size of its own is not closed round anything. Whoever makes the same shares what was worked out.
@@ -136,13 +203,11 @@ module Core
         Bend.new(allowance: ((on_line - design.overlap) / design.wraps) - line.inside, slack: line.slack)
       end
 
-      # What lies before the first that fills reads outward from it, so it is turned round.
       # @return [Array<Construction::Element>] all that is on the path, in order
       def row(solutions)
-        leading = @path.take_while { |member| member.construction.fill.nil? }
         @path.flat_map do |member|
           elements = member.construction.on_line(solutions[member])
-          leading.include?(member) ? elements.reverse : elements
+          design.leading.include?(member.component) ? elements.reverse : elements
         end
       end
 

@@ -27,7 +27,15 @@ RSpec.describe Core::Construction do
     twisted_strands: { line: 'cable', pattern: fill.('seed'), crimp: 'crimp', ring: 'ring' },
     knotted_cord: { cord: 'cord', cords: 3, folded: 1, beads: list.('round_12'), button: 'round_8' },
     beaded_flower: { wire: 'wire', bead: 'seed', way: 'crossover', petals: 6, beads: 12 },
-    findings: { parts: list.('ring', 'open_ring', 'clasp') }
+    findings: { parts: list.('ring', 'open_ring', 'clasp') },
+    wire_link: { wire: 'wire_20', stack: list.('round_8', 'disc_2'), first: 'wrapped' },
+    linked: { unit: list.('connector_2'), ring: 'open_ring' },
+    chain: { chain: 'chain', halves: true },
+    coil: { wire: 'wire', mandrel: '2 mm', turns: 12 },
+    jig_form: { wire: 'wire_20', hammered: true },
+    framed: { wire: 'wire_18', binding: 'wire', beads: list.('round_6') },
+    wire_bail: { wire: 'wire_20', button: 'drop' },
+    own_work: { parts: list.('round_8'), line: 'cord', work: "cutting_line: Cut it.\n? stringing x 2: Put them on." }
   }
 
   it('has a sample for each') { expect(samples.keys).to match_array(Core::Construction::Registry.keys) }
@@ -302,6 +310,76 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
   end
 
+  describe 'wire work' do
+    def cut(key, samples, role = nil, **changes)
+      cuts = built(key, samples, **changes).cuts
+      (role ? cuts.find { |one| one.role == role } : cuts.first).length.to_mm
+    end
+
+    # Common practice, no source: what practice cuts, within 15 of 100.
+    {
+      'a frame of one large and two small loops in 1.02 wire' => [102, :frame, { large: '15 mm', small: '6 mm' }],
+      'its binding in 0.4 wire' => [152, :binding, { wraps: 18, beads: [] }]
+    }.each do |name, (usual, role, changes)|
+      it("cuts about #{usual} for #{name}") { expect(cut(:framed, samples[:framed], role, **changes)).to be_within(usual * 0.15).of(usual) }
+    end
+
+    # Common practice, no source: about 38 for an eye of 3 mm with three wraps and holding in 0.81 wire. The other eye is simple.
+    it 'cuts about 38 for a wrapped eye' do
+      beads, simple = [10, (Math::PI * 3.81) + 1]
+      expect(cut(:wire_link, samples[:wire_link], inner: '3 mm', wraps: 3) - beads - simple).to be_within(38 * 0.15).of(38)
+    end
+
+    # Common practice, no source: 355 to 380 for a 30 mm button in 0.64 wire.
+    it 'cuts 355 to 380 for a button hung from its shank' do
+      table = sample_table.with(lines: sample_table.lines.merge('w' => Core::Catalogue::Line.new(key: 'w', name: 'w', kind: :wire, thickness: mm(0.64))))
+      made = Core::Construction::Registry.fetch(:wire_bail).build({ 'wire' => 'w', 'button' => 'drop' }, table)
+      expect(made.call(target: nil, maker: Core::Construction::Maker.new).cuts.first.length.to_mm).to be_between(355, 380)
+    end
+
+    # The helix by adding up short chords of it, and arcs by the circle (plane geometry).
+    it 'winds as much wire as the helix is long' do
+      body = built(:coil, samples[:coil]).cuts.first.body.to_mm
+      points = (0..24_000).map { |i| i * 2 * Math::PI * 12 / 24_000 }.map { |t| [1.2 * Math.cos(t), 1.2 * Math.sin(t), 0.4 * t / (2 * Math::PI)] }
+      expect(body).to be_within(0.01).of(points.each_cons(2).sum { |a, b| Math.sqrt(a.zip(b).sum { |p, q| (p - q)**2 }) })
+    end
+
+    # A coil as wire: each turn costs π(D₂ + D + 2d) of it.
+    it 'winds a coil again as if it were wire' do
+      again = built(:coil, samples[:coil], second_turns: 5, second_mandrel: '3 mm')
+      coiled = 5 * Math.hypot(Math::PI * (3 + 2 + (2 * 0.4)), 2.8)
+      expect(again.lengths.working.first.values[:count]).to eq((coiled / 0.4).ceil)
+    end
+
+    { '10 mm' => 10, '4 mm x 360' => Math::PI * 4.81, '2 mm x 90; 5 mm; 2 mm x -90' => (Math::PI * 2.81 / 2) + 5 }.each do |path, long|
+      it("bends #{path} out of #{long.round(2)} of wire") do
+        form = built(:jig_form, samples[:jig_form], path: path)
+        expect(form.cuts.first.body.to_mm).to be_within(1e-3).of(long)
+      end
+    end
+
+    {
+      [:jig_form, { path: 'round and round' }] => /path unreadable_path/, [:jig_form, { path: '' }] => /path empty_path/,
+      [:wire_link, { last: 'pin', pin: 'pin', stack: [{ 'part' => 'round_12', 'count' => 4 }] }] => /pin pin_too_short/,
+      [:wire_link, { wire: 'cord' }] => /wire not_wire/, [:coil, { seed: 'seed', second_turns: 2 }] => /second_turns beads_in_second/,
+      [:framed, { large: '5 mm' }] => /beads beads_wider_than_frame/,
+      [:own_work, { work: 'sewing: Sew it.' }] => /work unknown_technique/, [:own_work, { work: "measuring: Look.\nand so on" }] => /work unreadable_work/,
+      [:own_work, { work: '' }] => /work no_work/
+    }.each do |(key, changes), problem|
+      it("refuses #{key} with #{changes}") { expect { built(key, samples[key], **changes) }.to raise_error(Core::Construction::InvalidParameters, problem) }
+    end
+
+    it 'takes the number of links that comes nearest, less what is lost where one hangs in another' do
+      [40, 95, 151, 180].each do |target|
+        parameters = { unit: list.('clasp'), ring: nil }
+        work_up = built(:linked, samples[:linked], target: target, **parameters)
+        # Two clasps of 12 mm with eyes 1 mm thick lose both thicknesses in each joint.
+        best = (1..30).min_by { |n| ((n * 12) - ((n - 1) * 2) - target).abs }
+        expect([target, work_up.lengths.repeats]).to eq([target, best])
+      end
+    end
+  end
+
   it 'makes a piece adjustable by a chain whose every link takes the clasp' do
     chain = component('end', :findings, parts: pattern(['chain', 20]), takes_clasp: true)
     piece = fit(design(strung, chain), 180)
@@ -309,7 +387,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
   end
 
   it 'puts what hangs on before the step that closes' do
-    hung = component('charm', :findings, hung_at: :centre, parts: pattern('open_ring'))
+    hung = component('charm', :findings, hung_at: 'centre', parts: pattern('open_ring'))
     order = Core::Technique::Order.of(fit(design(strung, hung), 180).steps, sample_table).steps.map(&:key)
     expect(order.index('charm/join')).to be < order.index('front/second_end')
   end

@@ -63,7 +63,7 @@ RSpec.describe Core::Project::Edit do
   end
 
   it 'closes the path anew on both sides, keeping what lies between and what hangs' do
-    hung = described_class.new(start).add(:findings, { 'parts' => pattern('drop') }, hung_at: :centre)
+    hung = described_class.new(start).add(:findings, { 'parts' => pattern('drop') }, hung_at: 'centre')
     closed = described_class.new(hung).close(pattern('ring', 'clasp'), pattern('ring', 'extender'))
     expect(closed.components.map(&:key)).to eq(%w[first_end front findings last_end])
     expect(described_class.new(closed).close([], []).components.map(&:key)).to eq(%w[front findings])

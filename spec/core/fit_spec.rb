@@ -152,7 +152,7 @@ RSpec.describe Core::Fit do
     end
 
     it 'adds a ring to the row that needs it' do
-      hung = component('drop', :findings, hung_at: :centre, parts: pattern('ring', 'pendant'))
+      hung = component('drop', :findings, hung_at: 'centre', parts: pattern('ring', 'pendant'))
       with_pendant = table.with(parts: table.parts.merge('pendant' => part('pendant', 14, 8, kind: :pendant,
         faces_with: :even)))
       whole = design(strung, hung)

@@ -28,10 +28,11 @@ module Samples
              part('connector_2', 6, 12, kind: :connector, lines: 2),
              part('bar_3', 2, 18, kind: :spacer_bar, lines: 3),
              part('chain', 3, 2, kind: :chain),
-             part('drop', 10, 6, kind: :pendant)]
+             part('drop', 10, 6, kind: :pendant),
+             part('pin', 40, 2, kind: :head_pin, wire: mm(0.6))]
     Core::Catalogue::Table.new(parts: parts.to_h { |p| [p.key, p] }, techniques: sample_techniques,
       lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5],
-      'wire' => [:wire, 0.4] }
+      'wire' => [:wire, 0.4], 'wire_20' => [:wire, 0.81], 'wire_18' => [:wire, 1.02] }
           .to_h { |key, (kind, mm)|
         [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(mm))]
       },
@@ -67,12 +68,17 @@ module Samples
       'continuous_loop' => 3,
       'crossover_loop' => 4,
       'frame_row' => 4
-    }.to_h do |key, level|
+    }.merge(construction_techniques).to_h do |key, level|
       tools = { 'ring' => %w[pliers pliers], 'cutting_line' => %w[cutters] }.fetch(key, [])
       [key,
        Core::Technique::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools,
          demonstration_minutes: level)]
     end
+  end
+
+  # What constructions bring along, without the tools of a studio.
+  def construction_techniques
+    Core::Construction::Registry::ALL.each_value.flat_map(&:techniques).to_h { |skill| [skill.key, skill.level] }
   end
 
   # @param items [Array] parts, or [part, count], or {fill: [...]}
@@ -86,9 +92,9 @@ module Samples
     end
   end
 
-  def component(key, construction, hung_at: nil, **parameters)
+  def component(key, construction, hung_at: nil, apart: false, length: nil, **parameters)
     Core::Project::Component.new(key: key, construction: construction, parameters: parameters.transform_keys(&:to_s),
-      hung_at: hung_at)
+      hung_at: hung_at, apart: apart, length: length)
   end
 
   def strung(**parameters)

@@ -11,6 +11,9 @@ module Web
       # One item of a pattern. place: where it stands · item: the part, or nil for a group · inner: [Chip]
       Chip = Core::Value.define(:place, :part, :count, :fill, :inner)
 
+      # A component as it stands in the list. depth: 0 on the path, more for each thing it hangs below
+      Row = Core::Value.define(:component, :depth)
+
       include Printing
 
       attr_reader :draft, :unit, :form, :notice
@@ -36,8 +39,70 @@ module Web
         draft.design
       end
 
+      # @return [Core::Catalogue::Table] with what the design makes, as far as it can be built
       def table
-        @library.table
+        @table ||= buildable? ? built.table : @library.table.with(parts: @library.table.parts.merge(unbuilt_makes))
+      end
+
+      # @return [Array<Row>] what is made first, then the path, each with what hangs from it below
+      def rows
+        design.makes.map { |component| Row.new(component: component, depth: 0) } + design.path.flat_map { |component| below(component, 0) } + astray
+      end
+
+      # @return [Array<Core::Catalogue::Part>] what this design makes, to be used like parts
+      def made_here
+        table.parts.values.select(&:made?)
+      end
+
+      # @return [Array<(String, String)>] what a component can hang from: whole components and the items of their patterns
+      def places_for(component)
+        [['', 'the middle of the piece']] + (design.components - [component]).reject(&:apart).select { |other| takes_hanging?(other) }.flat_map do |other|
+          [[other.key, name_of(other)], *item_places(other)]
+        end
+      end
+
+      # @return [Core::Project::Hanging] where it hangs
+      def hanging(component)
+        Core::Project::Hanging.parse(component.hung_at) || Core::Project::Hanging::CENTRE
+      end
+
+      WHICH = %w[each every_2 every_3 every_4 every_5 every_6 middle first last].freeze
+
+      def which
+        WHICH
+      end
+
+      # @return [String] one of WHICH
+      def which_of(component)
+        place = hanging(component)
+        place.which == :every ? "every_#{place.step}" : place.which.to_s
+      end
+
+      # @return [String] of places_for
+      def place_of(component)
+        place = hanging(component)
+        [place.component, *place.item].compact.join('.')
+      end
+
+      # Whether it repeats until a length of its own is met.
+      def own_length?(component)
+        (component.hung_at || component.apart) && Core::Construction::Registry.fetch(component.construction).method_defined?(:fill) &&
+          built_fill?(component)
+      end
+
+      # @return [String] what a component is and where it stands
+      def role_words(component)
+        return 'made first, used like a part' if component.apart
+        return '' unless component.hung_at
+
+        found = places_for(component).to_h[place_of(component)]
+        place_of(component).empty? ? 'hung at the middle' : "hung on #{say("places.#{which_of(component)}")}: #{found || 'nothing that is there'}"
+      end
+
+      def problems_of(component)
+        index = design.components.index(component)
+        problems.select { |p| p.at[0] == 'components' && p.at[1] == index && %w[hung_at length apart construction].include?(p.at[2].to_s) }
+          .map { |p| Formats::Wording.problem(p, unit: unit) }.uniq
       end
 
       # @return [Core::Sizing::Piece, Core::Sizing::OutOfReach, nil] nil when it cannot be built
@@ -165,6 +230,11 @@ module Web
         declared(component).reject { |p| p.type == :pattern }
       end
 
+      # Whether it is written over several lines.
+      def written?(parameter)
+        %i[path work].include?(parameter.type)
+      end
+
       # @return [Object] a parameter's data as saved, or its default
       def value(component, parameter)
         component.parameters.fetch(parameter.name.to_s, parameter.default)
@@ -186,7 +256,7 @@ module Web
       end
 
       def palette
-        table.parts.values.group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
+        @library.table.parts.values.group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
       end
 
       def closures
@@ -199,7 +269,7 @@ module Web
       end
 
       def alike(part)
-        table.parts.values.select { |other| other.kind == part.kind }
+        @library.table.parts.values.select { |other| other.kind == part.kind }
       end
 
       def saved_version
@@ -210,11 +280,56 @@ module Web
 
       private
 
+      def below(component, depth)
+        hung = design.hung.select { |other| (hanging(other).component || design.path.first&.key) == component.key }
+        [Row.new(component: component, depth: depth), *hung.flat_map { |other| depth > 8 ? [] : below(other, depth + 1) }]
+      end
+
+      # What hangs from nothing that is there must still be seen.
+      def astray
+        shown = design.makes + design.path.flat_map { |component| below(component, 0).map(&:component) }
+        (design.components - shown).map { |component| Row.new(component: component, depth: 1) }
+      end
+
+      def takes_hanging?(component)
+        Core::Construction::Registry.fetch(component.construction).takes_hanging?
+      end
+
+      def name_of(component)
+        "#{say("constructions.#{component.construction}")}#{" (#{component.key[/\d+\z/]})" if component.key.match?(/_\d+\z/)}"
+      end
+
+      def item_places(component)
+        patterns(component).flat_map { |_, chips| leaves(chips) }.filter_map do |chip|
+          [chip.place, "#{chip.part.name} of the #{name_of(component)}"] if chip.part
+        end
+      end
+
+      def leaves(chips)
+        chips.flat_map { |chip| chip.inner ? leaves(chip.inner) : [chip] }
+      end
+
+      def built_fill?(component)
+        construction = Core::Construction::Registry.fetch(component.construction).build(component.parameters, table)
+        !construction.fill.nil?
+      rescue Core::Construction::InvalidParameters, Core::UnknownKey
+        false
+      end
+
+      # What cannot be built yet still stands in patterns.
+      def unbuilt_makes
+        design.makes.to_h do |component|
+          size = Core::Measure::Length.mm(5)
+          [component.part_key, Core::Catalogue::Part.new(key: component.part_key, name: component.key.tr('_', ' '), kind: :connector, along: size,
+            outer: size, form: :connector, made: component.key)]
+        end
+      end
+
       def built
         return @built if defined?(@problems)
 
         @problems = []
-        @built = Core::Sizing::Blueprint.new(design, table)
+        @built = Core::Sizing::Blueprint.new(design, @library.table)
       rescue Core::Construction::InvalidParameters => e
         @problems = e.problems
         @built = nil

@@ -13,15 +13,22 @@ module Core
           'crossover_loop' => [24, 28],
           'frame_row' => [24, 28],
           'wrapped_loop' => [20, 24],
-          'simple_loop' => [20, 24]
+          'double_wrapped_loop' => [20, 24],
+          'simple_loop' => [20, 24],
+          'close_coil' => [18, 28],
+          'jig_forming' => [18, 22],
+          'frame_forming' => [16, 20],
+          'frame_binding' => [24, 28],
+          'shank_bail' => [21, 23]
         }.freeze
 
         # @param piece [Sizing::Piece] @return [Array<Finding>]
         def on(piece)
           piece.work_ups.flat_map do |key, work_up|
             wires = work_up.cuts.map(&:line).select { |line| line.kind == :wire }.uniq
-            techniques = work_up.steps.map(&:technique).uniq.select { |technique| USUAL.key?(technique) }
-            wires.product(techniques).map { |wire, technique| judge(wire, technique, key) }
+            steps = work_up.steps.select { |step| USUAL.key?(step.technique) }
+            wires.product(steps).select { |wire, step| step.line.nil? || step.line == wire }
+              .map { |wire, step| [wire, step.technique] }.uniq.map { |wire, technique| judge(wire, technique, key) }
           end
         end
 

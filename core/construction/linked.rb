@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Whole units that hang in one another, or in a ring between each two, as many as the length takes: links, motifs, short chains.
+    class Linked < Base
+      key :linked
+      takes_hanging
+
+      technique 'opening_eye', name: 'Opening and closing an eye', level: 1, seconds: 25, demonstration_minutes: 2,
+        tools: %w[flat_pliers round_pliers],
+        points: ['Swing the end sideways and back: never pull the eye apart.', 'Close it past the middle and back, until the ends touch.'],
+        goes_wrong: ['The eye was pulled open and is no longer round.', 'It gapes, and the next link slips out.'],
+        practice: 'One eye of scrap wire', practice_minutes: 3
+
+      parameter :unit, :pattern
+      parameter :ring, :part, of: %i[ring split_ring], required: false
+
+      def problems
+        [(trouble('unit', :pattern_of_nothing) if unit.empty?), (trouble('unit', :nothing_may_fill) if unit.fills?)].compact
+      end
+
+      # n units and what is between them, less what is lost where one hangs in the other.
+      def fill
+        @fill ||= Sizing::Fill.new(base: between * -1, step: one + between, height: tallest(parts), fewest: 1, most: 400)
+      end
+
+      def on_line(solution)
+        row = row(solution.repeats)
+        row.each_with_index.map do |part, i|
+          neighbours = [(row[i - 1] if i.positive?), row[i + 1]].compact
+          Element.of(part, along: part.along - (neighbours.map { |other| lost(part, other) }.reduce(Measure::Length::ZERO, :+) / 2))
+        end
+      end
+
+      def as_part(work_up, **identity)
+        outermost = [parts.first, parts.last]
+        Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: parts.map(&:outer).max, hole: parts.first.hole,
+          wire: outermost.map(&:bite).max, soldered: outermost.none?(&:opens?), form: :chain, colour: parts.first.colour, mark: 'L',
+          material: parts.first.material)
+      end
+
+      private
+
+      def parts
+        @parts ||= unit.expand
+      end
+
+      # Where one hangs in another the two wires lie beside each other: both are lost once (plane geometry).
+      def lost(part, other)
+        part.bite + other.bite
+      end
+
+      # @return [Measure::Length] of one unit on its own
+      def one
+        lengthwise(parts) - Measure::Length.sum(parts.each_cons(2).map { |a, b| lost(a, b) })
+      end
+
+      # @return [Measure::Length] what stands between two units, less what is lost in both joints
+      def between
+        return lost(parts.last, parts.first) * -1 unless ring
+
+        ring.along - lost(parts.last, ring) - lost(ring, parts.first)
+      end
+
+      def row(repeats)
+        Array.new(repeats) { parts }.reduce { |all, one| ring ? [*all, ring, *one] : all + one }
+      end
+
+      def work_up(solution, _maker)
+        n = solution.repeats
+        row = row(n)
+        roles = row.map { |part| [part, part == ring ? :ring : :unit] }
+        WorkUp.new(parts: tally(roles), cuts: [], steps: steps(n), joins: joins, drawing: Lazy.new { layout(roles, solution) },
+          lengths: lengths(solution), ends: { first: End.new(item: parts.first), last: End.new(item: parts.last) },
+          anchors: Lazy.new { anchors(row, n, solution) })
+      end
+
+      def lengths(solution)
+        n = solution.repeats
+        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
+          working: [term(:units_of, one * n, count: n, each: one), (term(:rings_between, between * (n - 1), count: n - 1) if n > 1)].compact)
+      end
+
+      def steps(units)
+        inner = (parts.size - 1) * units
+        joints = units - 1
+        [step('lay_out', 'measuring', 1, values: { units: units }, rather_after: []),
+         (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit]) if inner.positive?),
+         (step('join', ring ? 'ring' : joining([parts.last, parts.first]), ring ? joints : [joints, 1].max,
+           after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring], values: { units: units, rings: joints }) if joints.positive?),
+         step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true, values: { units: units })].compact
+      end
+
+      # Rings are opened like rings, all else by its eye.
+      def joining(parts)
+        parts.any? { |part| part.kind == :ring } ? 'ring' : 'opening_eye'
+      end
+
+      def joins
+        pairs = parts.each_cons(2).to_a + (ring ? [[parts.last, ring], [ring, parts.first]] : [[parts.last, parts.first]])
+        pairs.uniq.reject { |a, b| a == b && !a.made? && a.kind == :chain }.map do |a, b|
+          inner, outer = [a, b].sort_by { |part| part.kind == :ring ? 1 : 0 }
+          Join.new(kind: :hangs_in, inner: inner, outer: outer, at: 0.0)
+        end
+      end
+
+      # @return [Array<Float>] where the middle of each part lies
+      def places(row)
+        edge = 0.0
+        row.each_with_index.map do |part, i|
+          edge -= lost(row[i - 1], part).to_mm if i.positive?
+          edge += part.along.to_mm
+          edge - (part.along.to_mm / 2)
+        end
+      end
+
+      def layout(roles, _solution)
+        at = places(roles.map(&:first))
+        roles.each_with_index.map { |(part, role), i| part_shape(part, role, at[i]) }
+      end
+
+      def anchors(row, number, _solution)
+        at = places(row)
+        inner = unit.origins(0, 'unit')
+        origins = Array.new(number) { inner }.reduce { |all, one| ring ? [*all, 'ring', *one] : all + one }
+        row.each_index.map { |i| Anchor.new(item: row[i], x: at[i], y: row[i].outer.to_mm / 2, reach: row[i].along.to_mm / 2, origin: origins[i]) }
+      end
+    end
+  end
+end

@@ -1,0 +1,194 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Beads on a short wire that ends in an eye on either side, or in the head of a pin: a link, a drop or a charm.
+    class WireLink < Base
+      key :wire_link
+      takes_hanging
+
+      EYES = %i[simple wrapped double_wrapped].freeze
+      TECHNIQUES = { simple: 'simple_loop', wrapped: 'wrapped_loop', double_wrapped: 'double_wrapped_loop' }.freeze
+
+      technique 'simple_loop', name: 'Simple loop', level: 2, seconds: 45, demonstration_minutes: 4,
+        tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting],
+        points: ['Bend a right angle close to the bead, then roll the end back over the jaw.', 'The eye sits in the middle above the bead.',
+                 'Turn the cut side towards the back.'],
+        goes_wrong: ['The eye is a P: it leans to one side.', 'The eye gapes: close it sideways, never pull it apart.'],
+        practice: 'Three loops on scrap wire', practice_minutes: 5, left_hand: 'Roll with the left hand, so that the eye opens to the other side.'
+      technique 'wrapped_loop', name: 'Wrapped loop', level: 3, seconds: 90, demonstration_minutes: 6, prerequisites: %w[simple_loop],
+        easier: 'simple_loop', tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
+        points: ['Leave a neck for the wraps above the bead.', 'What hangs in the eye goes on before the first wrap.',
+                 'Wrap down the neck, turn beside turn, and press the end in.'],
+        goes_wrong: ['The loop was closed before its charm went on.', 'The wraps lie over each other.', 'A spike is left that catches.'],
+        practice: 'Two loops on scrap wire', practice_minutes: 8, left_hand: 'Wrap the other way round: the drawing mirrored.'
+      technique 'double_wrapped_loop', name: 'Double-wrapped loop', level: 3, seconds: 120, demonstration_minutes: 4,
+        prerequisites: %w[wrapped_loop], easier: 'wrapped_loop', tools: %w[round_pliers flat_pliers cutters],
+        cautions: %i[cutting sharp_tails], points: ['Take the wire round the jaw twice: two eyes side by side.'],
+        goes_wrong: ['One eye is larger than the other.'], practice: 'One loop on scrap wire', practice_minutes: 5
+
+      parameter :wire, :line
+      parameter :stack, :pattern
+      # Away from the wearer's end: what closes the link below.
+      parameter :last, :choice, of: [*EYES, :pin], default: :simple
+      parameter :first, :choice, of: EYES, default: :simple
+      parameter :pin, :part, of: Catalogue::Part::PINS, required: false
+      parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
+      parameter :wraps, :integer, default: 3, range: 1..12
+      parameter :quarter_turned, :boolean, default: false
+
+      def problems
+        [(trouble('stack', :pattern_of_nothing) if stack.empty?), (trouble('stack', :nothing_may_fill) if stack.fills?),
+         (trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire),
+         (trouble('pin', :pin_missing) if last == :pin && pin.nil?),
+         (trouble('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
+      end
+
+      def fixed_length
+        @fixed_length ||= [*ends, :stack].reduce(Measure::Length::ZERO) { |sum, one| sum + (one == :stack ? stack.fixed_length : standing(one)) }
+      end
+
+      def on_line(_solution)
+        [eye_element(first), *elements(beads), eye_element(last)]
+      end
+
+      # What hangs in an eye, or the eye itself, is as thick as the wire; a simple eye can be opened again.
+      def as_part(work_up, **identity)
+        Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, along: work_up.lengths.beaded, outer: widest,
+          hole: inner, wire: wire.thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
+          mark: beads.first.mark, material: wire.material, mass_mg: mass, faces_with: nil)
+      end
+
+      private
+
+      def beads
+        @beads ||= stack.expand
+      end
+
+      def ends
+        [first, last]
+      end
+
+      def thickness
+        last == :pin ? (pin.wire_thickness || wire.thickness) : wire.thickness
+      end
+
+      # @return [Integer] rounds of the eye itself
+      def rounds(kind)
+        kind == :double_wrapped ? 2 : 1
+      end
+
+      def neck(kind)
+        kind == :simple ? Measure::Length::ZERO : thickness * wraps
+      end
+
+      # What an end stands above or below the beads.
+      def standing(kind)
+        kind == :pin ? thickness : inner + (thickness * 2) + neck(kind)
+      end
+
+      # @return [Measure::Length] wire in one end, without what hands need
+      def bent(kind)
+        return Measure::Length::ZERO if kind == :pin
+
+        eye = Wire.eye(thickness, inner) * rounds(kind)
+        kind == :simple ? eye : eye + neck(kind) + Wire.wraps(thickness, wraps)
+      end
+
+      def held(kind, policy)
+        case kind
+        when :pin then Measure::Length::ZERO
+        when :simple then Measure::Length.mm(1)
+        else Wire.hold(policy, Wire.wraps(thickness, wraps))
+        end
+      end
+
+      # @return [Measure::Length] of a pin's stem that beads and eye take, and what is left to hold
+      def above_pin
+        stack.fixed_length + bent(first) + Measure::Length.mm(Wire::HOLD_MM.fetch(:lean))
+      end
+
+      def widest
+        [tallest_across(beads), inner + (thickness * 2)].max
+      end
+
+      def tallest_across(parts)
+        parts.map(&:outer).max
+      end
+
+      def eye_element(kind)
+        Element.new(along: standing(kind), height: (inner / 2) + thickness, width: inner + (thickness * 2), profile: :pointed)
+      end
+
+      def mass
+        each = beads.map { |bead| Catalogue::Mass.milligrams(bead) }
+        each.none?(&:nil?) ? each.sum : nil
+      end
+
+      def work_up(_solution, maker)
+        WorkUp.new(parts: tally(beads.map { |bead| [bead, :bead] }) + (last == :pin ? [count(pin, 1, :pin)] : []), cuts: cuts(maker),
+          steps: steps, joins: through(wire, beads), drawing: Lazy.new { layout },
+          lengths: Lengths.new(beaded: fixed_length, working: working), ends: own_ends, anchors: Lazy.new { anchors })
+      end
+
+      def own_ends
+        { first: wire_end('first_eye'), last: (wire_end('last_eye') unless last == :pin) }.compact
+      end
+
+      def wire_end(step)
+        End.new(item: eye_part, closing_step: step)
+      end
+
+      # The eye, as what others hang in.
+      def eye_part
+        @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector, along: inner + (wire.thickness * 2),
+          outer: inner + (wire.thickness * 2), hole: inner, wire: wire.thickness, form: :ring, colour: wire.colour)
+      end
+
+      def anchors
+        middle = { item: eye_part, y: eye_part.outer.to_mm / 2, x: fixed_length.to_mm - (eye_part.along.to_mm / 2) }
+        last == :pin ? [] : [Anchor.new(**middle, reach: eye_part.along.to_mm / 2, closing_step: 'last_eye')]
+      end
+
+      def cuts(maker)
+        return [] if last == :pin
+
+        policy = maker.tails_on(wire)
+        [Cut.new(line: wire, count: 1, role: :link, body: stack.fixed_length, consumption: bent(first) + bent(last),
+          tails: held(first, policy) + held(last, policy), measured_to: Wire::CUT_TO)]
+      end
+
+      def working
+        [term(:eyes, standing(first) + standing(last)), term(:fixed_beads, stack.fixed_length)]
+      end
+
+      def steps
+        [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
+         (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line]) unless last == :pin),
+         step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
+           values: { beads: beads.size }),
+         step('first_eye', TECHNIQUES.fetch(first), 1, after: %w[string], cautions: %i[cutting]),
+         step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true)].compact
+      end
+
+      def layout
+        start = standing(first).to_mm
+        at = running(beads, start)
+        [line_shape(wire, fixed_length.to_mm - start, from: start / 2), eye_shape(first, 0.0), *beads.each_with_index.map { |bead, i| part_shape(bead, :bead, at[i]) },
+         last == :pin ? pin_shape : eye_shape(last, fixed_length.to_mm - standing(last).to_mm, turned: true)]
+      end
+
+      # The eye lies outside, its neck towards the beads.
+      def eye_shape(kind, edge, turned: false)
+        size = eye_part.along.to_mm
+        neck = neck(kind).to_mm
+        Shape.new(item: eye_part, role: :line, x: edge + (turned ? neck + (size / 2) : size / 2), y: 0.0, along: size, across: size, form: :ring)
+      end
+
+      def pin_shape
+        across = pin.outer.to_mm
+        Shape.new(item: pin, role: :pin, x: fixed_length.to_mm - (thickness.to_mm / 2), y: 0.0, along: thickness.to_mm, across: across, form: :disc)
+      end
+    end
+  end
+end

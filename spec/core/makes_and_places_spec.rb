@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+RSpec.describe 'Pieces made of pieces' do
+  def link(key = 'link', **parameters)
+    component(key, :wire_link, apart: true, wire: 'wire_20', stack: pattern('round_6'), **parameters)
+  end
+
+  def charm(hung_at, key = 'charm')
+    component(key, :findings, hung_at: hung_at, parts: pattern('open_ring', 'drop'))
+  end
+
+  def counts(piece)
+    Core::Bill::Need.sum(piece.parts).to_h { |need| [need.part.key, need.count] }
+  end
+
+  def keys(piece)
+    Core::Technique::Order.of(piece.steps, sample_table).steps.map(&:key)
+  end
+
+  # Conservation: what is bought is what is drawn, however the pieces stand in each other, at any size.
+  it 'buys as many parts, and cuts as many wires, as it draws, over random trees' do
+    random = Random.new(5)
+    25.times do
+      places = %w[centre front@each front@every_2 front@middle front.pattern.0@first front@last]
+      inner = link('inner', first: %w[simple wrapped].sample(random: random))
+      outer = component('outer', :linked, apart: true, length: mm(random.rand(30..60)), unit: pattern('made:inner'), ring: 'open_ring')
+      unit = ['round_8', *%w[made:inner seed].sample(random.rand(0..2), random: random)]
+      hung = [charm(places.sample(random: random)), component('drop', :wire_link, hung_at: 'charm@last', wire: 'wire_20', stack: pattern('seed'))]
+      hung = hung.first(random.rand(0..2))
+      piece = fit(design(inner, *([outer] if outer), strung(pattern: pattern({ fill: unit })), *hung), random.rand(150..220))
+      drawn = piece.layout.select { |shape| shape.role != :line && shape.item.is_a?(Core::Catalogue::Part) }.map { |shape| shape.item.key }.tally
+      expect(drawn.except('crimp')).to eq(counts(piece).except('crimp'))
+      wires = piece.work_ups.values.flat_map(&:cuts).select { |cut| cut.line.key == 'wire_20' }.sum(&:count)
+      expect(wires).to eq(counts(piece).fetch('round_6', 0) + (hung.size == 2 ? counts(piece)['drop'] : 0))
+    end
+  end
+
+  # place => how many of the ten beads of a 80 mm front it means
+  { 'centre' => 1, 'front' => 10, 'front@each' => 10, 'front@every_3' => 3, 'front@middle' => 1, 'front@first' => 1, 'front.pattern.0@every_2' => 5,
+    'front.pattern.0.0@last' => 1 }.each do |place, number|
+    it "hangs #{number} at #{place}, before the step that closes" do
+      piece = fit(design(strung(mirror: false), charm(place)), 60)
+      expect(piece.work_ups['front'].parts.first.count).to eq(10)
+      expect(counts(piece)).to include('drop' => number, 'open_ring' => number)
+      expect(keys(piece).index('charm/join')).to be < keys(piece).index('front/second_end')
+    end
+  end
+
+  it 'lays two at one place side by side, and what hangs on them below' do
+    piece = fit(design(strung, charm('centre'), charm('centre', 'other'), component('tip', :findings, hung_at: 'other@last', parts: pattern('open_ring'))), 60)
+    drops = piece.layout.select { |shape| shape.item.key == 'drop' }
+    tip = piece.layout.reverse.find { |shape| shape.item.key == 'open_ring' }
+    expect((drops[0].x - drops[1].x).abs).to be_within(0.01).of(6)
+    expect(tip.y).to be > drops[1].y + 5
+    expect(tip.x).to be_within(0.01).of(drops[1].x)
+  end
+
+  it 'works what is made apart before the step that takes it, and as often as it is used' do
+    piece = fit(design(link, strung(pattern: pattern({ fill: %w[round_8 made:link] }))), 180)
+    order = keys(piece)
+    expect(order.index('link/check')).to be < order.index('front/string')
+    used = piece.work_ups['front'].parts.find { |use| use.part.made? }.count
+    expect(piece.steps.find { |step| step.key == 'link/first_eye' }.repeats).to eq(used)
+    expect(piece.work_ups['link'].cuts.map(&:count)).to eq([used])
+  end
+
+  # What is wrong, at its place.
+  {
+    'made of itself' => [-> { [link('a', stack: pattern('made:b')), link('b', stack: pattern('made:a')), strung] }, %w[components 0 apart], :made_of_itself],
+    'no part' => [-> { [strung(pattern: pattern({ fill: ['made:ghost'] }))] }, ['components', 0, 'parameters', 'pattern', 0, 'repeat', 0, 'part'], :unknown_part],
+    'on no component' => [-> { [strung, charm('ghost@each')] }, %w[components 1 hung_at], :no_such_place],
+    'on no item' => [-> { [strung, charm('front.pattern.7')] }, %w[components 1 hung_at], :no_such_place],
+    'in no words' => [-> { [strung, charm('front@sometimes')] }, %w[components 1 hung_at], :no_such_place],
+    'on itself' => [-> { [strung, charm('other@last'), charm('charm@last', 'other')] }, %w[components 1 hung_at], :no_such_place],
+    'not to be made apart' => [-> { [component('a', :stretch, apart: true, elastic: 'elastic', pattern: pattern({ fill: ['seed'] })), strung] },
+                               %w[components 0 apart], :cannot_be_made_apart],
+    'too short' => [-> { [component('a', :linked, apart: true, length: mm(1), unit: pattern('ring')), strung] }, %w[components 0 length], :length_out_of_reach]
+  }.each do |name, (components, place, code)|
+    it "refuses what is #{name}" do
+      expect { fit(design(*instance_exec(&components)), 180) }.to raise_error(Core::Construction::InvalidParameters) { |error|
+        expect(error.problems.map { |problem| [problem.at.map(&:to_s), problem.code] }).to include([place.map(&:to_s), code])
+      }
+    end
+  end
+
+  describe 'can it be assembled?' do
+    def findings(*components)
+      Core::Fit::Check.new(sample_table).piece(fit(design(*components), 180)).select { |finding| finding.rule == :can_assemble }
+    end
+
+    # Brute force over the orders: closed loops link only while one of both is open, so a row goes together where no two closed ones meet.
+    it 'agrees with trying every order of a row' do
+      opens = { 'ring' => false, 'open_ring' => true, 'clasp' => false, 'extender' => false }
+      opens.keys.product(opens.keys, opens.keys).each do |row|
+        possible = row.each_cons(2).to_a.permutation.any? { |order| order.all? { |pair| pair.uniq.size == 1 || pair.any? { |part| opens[part] } } }
+        found = findings(strung, component('end', :findings, parts: pattern(*row)))
+        expect([row, found.none?(&:wrong?)]).to eq([row, possible])
+      end
+    end
+
+    # A crimped loop is closed where it hangs; a finished one is not; wire eyes open where they are simple.
+    it 'knows what is closed in place' do
+      ends = component('end', :findings, parts: pattern('ring'))
+      expect(findings(strung, ends).map(&:status)).to eq([:fits])
+      twisted = component('drop', :twisted_strands, hung_at: 'end@last', length: mm(30), line: 'cable', pattern: pattern({ fill: ['seed'] }), crimp: 'crimp', ring: 'ring')
+      expect(findings(strung, ends, twisted).map(&:status)).to include(:will_not)
+      { 'simple' => true, 'wrapped' => false }.each do |eye, fits|
+        links = component('links', :linked, unit: pattern('made:link'))
+        expect([eye, findings(link(first: eye, last: eye), links).none?(&:wrong?)]).to eq([eye, fits])
+      end
+    end
+
+    it 'puts a ring between, and then nothing is wrong' do
+      whole = design(strung, component('end', :findings, parts: pattern('ring', 'extender')))
+      cure = findings(*whole.components).find(&:wrong?).cures.find { |one| one.code == :one_more_ring }
+      expect(cure.apply(whole).component('end').parameters['parts'].map { |item| item['part'] }).to eq(%w[ring open_ring extender])
+      expect(findings(*cure.apply(whole).components).count(&:wrong?)).to eq(0)
+    end
+  end
+
+  it 'keeps what hangs on an item with it when the pattern changes' do
+    whole = design(strung(pattern: [{ 'part' => 'seed' }, *pattern({ fill: ['round_8'] })]), charm('front.pattern.1.0@each'))
+    edit = Core::Project::Edit.new(whole)
+    place = ->(text) { Core::Project::Edit::Place.parse(text) }
+    { edit.insert(place.('front.pattern.0'), 'disc_2') => 'front.pattern.2.0@each', edit.move(place.('front.pattern.1'), -1) => 'front.pattern.0.0@each',
+      edit.pattern_change(:remove, place.('front.pattern.0')) => 'front.pattern.0.0@each' }.each do |changed, at|
+      expect(changed.component('charm').hung_at).to eq(at)
+    end
+  end
+end
