@@ -22,6 +22,18 @@ module Core
        *piece.working.drop(1)]
     end
 
+    # @param task [Session::Task] one of theirs @return [Array<Technique::Fault>] what goes wrong, told at a technique's first step
+    def faults_at(task)
+      return [] unless tasks.find { |other| other.technique.key == task.technique.key }.equal?(task)
+
+      task.technique.faults.first(PersonPlan::MOST_FAULTS)
+    end
+
+    # @param table [Catalogue::Table] @return [Array<Sizing::TryOn::Change>] none for what has a size of its own
+    def try_on(table)
+      body == :own ? [] : Sizing::TryOn.changes(piece, table)
+    end
+
     def bead_count
       needs.sum { |need| need.part.bead? ? need.count : 0 }
     end
@@ -30,5 +42,10 @@ module Core
     def working_minutes
       tasks.sum(&:minutes)
     end
+  end
+
+  class PersonPlan
+    # More would fill a handout.
+    MOST_FAULTS = 2
   end
 end

@@ -60,7 +60,7 @@ module Formats
     # @param standalone [Boolean] for a file of its own, which names its colours itself
     # @return [String]
     def to_s(standalone: false)
-      top = -half_height - (@marks.any? ? MARKS * scale : 1) - pins_height
+      top = -half_height - marks_height - pins_height
       height = half_height - top + (@ruler ? RULER * scale : 1)
       root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" ) +
@@ -111,7 +111,7 @@ module Formats
     }
     ELLIPSE = ->(s, fill) { %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" #{fill}/>) }
     RING = lambda { |s, _|
-      thick = [s.along * 0.14, 0.7].max
+      thick = s.item.respond_to?(:wire) && s.item.wire ? s.item.wire.to_mm : [s.along * 0.14, 0.7].max
       %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" ) +
         %(stroke="#{COLOUR.(s.item)}" stroke-width="#{N.(thick)}"/>)
     }
@@ -210,7 +210,7 @@ module Formats
 
     def pins
       @pins.map do |pin, row|
-        base = -half_height - (@marks.any? ? MARKS * scale : 1)
+        base = -half_height - marks_height
         y = base - ((row + 0.5) * PIN * scale)
         %(<g class="mark mark-#{pin.status}"><path d="M#{n(pin.at)} #{n(y + (2 * scale))}V#{n(-half_height * 0.4)}" ) +
           %(stroke="currentColor" stroke-width="0.25" fill="none"/>) +
@@ -257,15 +257,30 @@ module Formats
 
     def marks
       first, *others = @marks.sort_by(&:at)
-      [(mark(first, 'end', -3) if first), *others.map { |mark| mark(mark, 'start', 3) }].join
+      [(mark(first, 'end', -3) if first), *others.map { |mark| runs_over?(mark) ? mark(mark, 'end', -3, LIFT) : mark(mark, 'start', 3) }].join
+    end
+
+    # A second row of words, where there is no room for them to the right.
+    LIFT = 4.6
+    # Width of a letter for each unit of its size, about.
+    LETTER = 0.52
+
+    def runs_over?(mark)
+      mark.at + (scale * (3 + (mark.text.length * 3.4 * LETTER))) > @span + MARGIN
+    end
+
+    def marks_height
+      return 1 if @marks.empty?
+
+      (MARKS + (@marks.sort_by(&:at).drop(1).any? { |mark| runs_over?(mark) } ? LIFT : 0)) * scale
     end
 
     # Verdicts at the upper edge; the size asked for is a line across.
-    def mark(mark, anchor, aside)
+    def mark(mark, anchor, aside, lift = 0)
       top = -half_height - (6 * scale)
       line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" ) +
         %(#{'stroke-dasharray="1.2 0.8"' if mark.status == :asked} fill="none"/>)
-      words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" ) +
+      words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + ((1.2 - lift) * scale))}" font-size="#{n(3.4 * scale)}" ) +
         %(text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
       %(<g class="mark mark-#{mark.status}">#{line}#{ring(mark, top)}#{words}</g>)
     end

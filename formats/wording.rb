@@ -45,6 +45,21 @@ module Formats
       slack && slack > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
     end
 
+    # @param fault [Core::Technique::Fault] @return [String] what to look for, and what to do until when
+    def fault(fault)
+      return "#{fault.sign}." if fault.repair.empty?
+
+      say(fault.cheap_until.empty? ? 'faults.repair' : 'faults.cheap', sign: fault.sign, repair: fault.repair, until: fault.cheap_until)
+    end
+
+    # @param change [Core::Sizing::TryOn::Change]
+    def try_on(change, unit: :mm)
+      offer = change.offer
+      say("try_on.#{change.by.positive? ? 'longer' : 'shorter'}", unit: unit, by: change.by.abs,
+        way: say("offers.#{offer.code}", unit: unit, repeats: offer.repeats, count: offer.count, part: offer.part&.name.to_s),
+        comes_to: offer.inside)
+    end
+
     def term(term, unit: :mm)
       say("terms.#{term.code}", unit: unit, **term.values)
     end

@@ -10,7 +10,7 @@ module Core
 
       technique 'split_ring', name: 'Hanging in a split ring', level: 2, seconds: 45, demonstration_minutes: 2, tools: %w[flat_pliers],
         points: ['Open the end with a fingernail or a thin tip, and slide the part round until it drops in.'],
-        goes_wrong: ['Bent apart, it no longer springs shut.'], easier: 'ring', practice: 'Slide three spare parts on and off', practice_minutes: 3
+        goes_wrong: ['It no longer springs shut | bent apart | take a new one | at once | 1 | 1 ring'], easier: 'ring', practice: 'Slide three spare parts on and off', practice_minutes: 3
 
       parameter :parts, :pattern
       # Whether any link of the chain takes the clasp, which makes the piece adjustable by the chain's length.
@@ -81,11 +81,11 @@ module Core
         hanging + facing
       end
 
-      # A pendant faces front or aside by the number of rings it hangs from.
+      # A pendant faces front or aside by the number of quarter turns above it: rings, and links whose eyes stand across.
       def facing
         at = row.index { |part| part.kind == :pendant } or return []
-        rings = row.first(at).select { |part| part.kind == :ring }
-        [Join.new(kind: :faces, inner: row[at], outer: rings.last || row[at], at: 0.0, passes: rings.size)]
+        turning = row.first(at).select { |part| part.kind == :ring || part.quarter_turned }
+        [Join.new(kind: :faces, inner: row[at], outer: turning.last || row[at], at: 0.0, passes: turning.size)]
       end
 
       # A chain that takes the clasp is drawn drawn up to its tightest.

@@ -13,10 +13,10 @@ module Core
 
       technique 'jig_forming', name: 'Forming on a jig', level: 3, seconds: 180, demonstration_minutes: 5, tools: %w[jig round_pliers cutters],
         cautions: %i[cutting], points: ['Bend always round the peg, never before it.', 'Hold down what lies already, so that it stays flat.'],
-        goes_wrong: ['A corner comes where a curve should be.', 'Both are not alike: mark the pegs.'], practice: 'One form of scrap wire', practice_minutes: 6,
+        goes_wrong: ['A corner where a curve should be | bent before the peg | straighten it and bend round the peg | before the next turn | 2 | 0', 'Both are not alike | other pegs were used | mark the pegs and lay one on the other | before the ends are cut | 4 | 1 cut'], practice: 'One form of scrap wire', practice_minutes: 6,
         left_hand: 'Start from the last peg, or turn the finished form over.'
       technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer],
-        points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'], goes_wrong: ['A crossing is hammered through.'],
+        points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'], goes_wrong: ['A crossing is hammered through | wires lay over each other on the block | begin again | before the blow | 8 | 1 cut'],
         practice: 'A curve of scrap wire', practice_minutes: 3
 
       parameter :wire, :line

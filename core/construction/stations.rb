@@ -5,6 +5,9 @@ module Core
     # Small groups of beads held apart on the line by crimps or snug spacers. The gaps take up what whole stations leave over.
     # Layers hang together; in every second one the stations fall between those of the first, by half a gap.
     class Stations < Base
+      # Measuring a snug station and pushing it to its place takes as long as so many beads (from memory).
+      PLACING = 5
+
       key :stations
 
       parameter :line, :line
@@ -92,7 +95,8 @@ module Core
         snug = holder.kind != :crimp
         [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
          step('mark', 'measuring', layers, after: %w[cut], values: { stations: total }),
-         step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total }),
+         step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total },
+           effort: snug ? held.size + PLACING : 1),
          step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
          step('ends', 'flat_crimp', 2 * layers, after: %w[check_length]),
          step('trim_tails', 'trimming', 2 * layers, after: %w[ends], cautions: %i[cutting sharp_tails])]

@@ -94,6 +94,7 @@ module Core
         [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
          step('first_ends', 'flat_crimp', lines, after: %w[cut_lines]),
          step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
+           effort: Rational((repeats * lines) + small, repeats + small),
            values: { beads: repeats, small: small, lines: lines }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
          step('second_ends', 'flat_crimp', lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]),

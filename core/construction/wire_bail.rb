@@ -14,7 +14,7 @@ module Core
       technique 'shank_bail', name: 'Wire bail on a shank', level: 4, seconds: 240, demonstration_minutes: 6, prerequisites: %w[wrapped_loop],
         tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
         points: ['As many turns on either side of the shank, so that it hangs straight.', 'Tug before the coil goes on: nothing may move.'],
-        goes_wrong: ['The button hangs askew.', 'The stem turns in the shank.', 'The wire is bent to and fro at one spot and snaps.'],
+        goes_wrong: ['The button hangs askew | more turns on one side of the shank | wind one more on the other side | before the coil | 3 | 0', 'The stem turns in the shank | the first turns were slack | pull them tight with flat pliers | before the coil | 2 | 0', 'The wire snaps | bent to and fro at one spot | begin again with a new wire | stop when it turns stiff | 12 | 1 cut'],
         practice: 'Two turns and a bail of scrap wire', practice_minutes: 8
 
       parameter :wire, :line

@@ -6,13 +6,23 @@ module Core
     # tools: tool keys one maker uses at once, a key twice where both hands need one · demonstration_minutes: shown once to all
     # cautions: keys of Cautions · easier: key of a technique that an easier school uses in its place
     # practice: what to practise on, and from which scrap · practice_minutes · points: what to say when teaching it
-    # goes_wrong: what usually does · left_hand: what a left-hander does otherwise
+    # goes_wrong: what usually does, each a Fault on one line · left_hand: what a left-hander does otherwise
     Skill = Value.define(:key, :name, :level, :seconds, prerequisites: [].freeze, tools: [].freeze, demonstration_minutes: 0,
       cautions: [].freeze,
       easier: nil, practice: '', practice_minutes: 0, points: [].freeze, goes_wrong: [].freeze, left_hand: '')
 
     class Skill
       LEVELS = (1..5).freeze
+
+      # @return [Array<Fault>] what goes wrong, read line by line
+      def faults
+        goes_wrong.map { |line| Fault.read(line) }
+      end
+
+      # @param techniques [Hash{String=>Skill}] @return [Array<Skill>] that this one may stand in for, as their easier way
+      def harder(techniques)
+        techniques.values.select { |other| other.easier == key }
+      end
     end
   end
 end

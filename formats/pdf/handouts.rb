@@ -32,6 +32,7 @@ module Formats
         rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.inside)}</b> inside · <b>#{person.bead_count}</b> beads")
         bag(person)
         steps(person)
+        try_on(person)
         care(person)
         pdf.move_down(6)
         line('Local rules and licensed practice come first.', size: SMALL)
@@ -66,8 +67,18 @@ module Formats
               rich("<b>Caution:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL)
             }
           }
+          person.faults_at(task).each { |fault| pdf.indent(14) { line(Wording.fault(fault), size: SMALL) } }
           pdf.move_down(2)
         end
+      end
+
+      def try_on(person)
+        changes = person.try_on(@plan.table)
+        return if changes.empty?
+
+        heading('Try it on before the last end is closed')
+        rich("Measured inside: ________ Asked for: <b>#{length(person.piece.worn)}</b>. If it should be")
+        changes.each { |change| pdf.indent(14) { line(Wording.try_on(change, unit: unit), size: 9.5) } }
       end
 
       def care(person)

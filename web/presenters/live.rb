@@ -80,7 +80,7 @@ module Web
       def needs
         Core::Live::Attention.new(@plan, @evening, @now).needs.map do |need|
           person = @evening.people.fetch(need.person)
-          Need.new(key: need.person, name: name(need.person), code: need.code, trouble: person.task.technique.goes_wrong.first(2),
+          Need.new(key: need.person, name: name(need.person), code: need.code, trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
             words: say("live.#{need.code}", minutes: need.minutes.floor, step: first_sentence(step_words(person.task.step))))
         end
       end

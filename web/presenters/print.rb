@@ -60,6 +60,11 @@ module Web
         }
       end
 
+      # @return [Array<String>] what to change when it is tried on
+      def try_on(person)
+        person.try_on(plan.table).map { |change| try_on_words(change) }
+      end
+
       def cautions(task)
         (task.technique.cautions + task.step.cautions).uniq.map { |caution| say("cautions.#{caution}") }
       end

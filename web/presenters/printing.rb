@@ -24,6 +24,16 @@ module Web
         Formats::Wording.step(step, unit: unit)
       end
 
+      # @param fault [Core::Technique::Fault] @return [String] what to look for and what to do
+      def fault_words(fault)
+        Formats::Wording.fault(fault)
+      end
+
+      # @param change [Core::Sizing::TryOn::Change]
+      def try_on_words(change)
+        Formats::Wording.try_on(change, unit: unit)
+      end
+
       # @param verdict [Core::Verdict]
       def verdict_words(verdict)
         Formats::Wording.verdict(verdict, unit: unit)

@@ -6,7 +6,7 @@ module Web
       # The evening by the clock.
       class RunSheet < Section
         # One line as shown. about, range, latest: by the clock, '' where not known
-        Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :goes_wrong)
+        Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :faults)
 
         # @return [Core::Session::Forecast, nil]
         def forecast
@@ -38,7 +38,7 @@ module Web
             Line.new(code: line.code, about: clock(line.minute), words: words(line),
               range: line.range ? "#{clock(line.range.first)}\u2013#{clock(line.range.last)}" : '',
               latest: line.latest ? clock(line.latest) : '', points: line.technique ? line.technique.points : [],
-              goes_wrong: line.technique ? line.technique.goes_wrong : [])
+              faults: line.technique ? line.technique.faults : [])
           end
         end
 
