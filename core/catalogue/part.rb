@@ -81,6 +81,7 @@ module Core
                  pendant
                  tape
                  split_ring
+                 wire_guard
                  ear_wire
                  hook
                  head_pin

@@ -17,14 +17,14 @@ module Core
       parameter :holder, :part, of: %i[crimp bead finishing]
       # Common practice, no source: 50 to 75.
       parameter :gap, :length, default: '60 mm', range: Measure::Length.mm(5)..Measure::Length.mm(300)
-      parameter :crimp, :part, of: %i[crimp]
+      include CrimpedEnds
 
       def problems
-        [(trouble('station', :pattern_of_nothing) if station.empty?), (trouble('station', :nothing_may_fill) if station.fills?)].compact
+        [(trouble('station', :pattern_of_nothing) if station.empty?), (trouble('station', :nothing_may_fill) if station.fills?), *end_problems].compact
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: gap + (crimp.along * 2), step: held_length + gap, height: tallest(station.expand),
+        @fill ||= Sizing::Fill.new(base: gap + (terminal.along * 2), step: held_length + gap, height: tallest(station.expand),
           fewest: layers > 1 ? 2 : 1, most: 200)
       end
 
@@ -42,7 +42,7 @@ module Core
       def on_line(solution)
         bare = Element.bare(true_gap(solution), line.thickness)
         station = elements(held.map(&:first))
-        [Element.of(crimp), bare, *Array.new(solution.repeats) { [*station, bare] }.flatten, Element.of(crimp)]
+        [Element.of(terminal), bare, *Array.new(solution.repeats) { [*station, bare] }.flatten, Element.of(terminal)]
       end
 
       private
@@ -61,7 +61,7 @@ module Core
       end
 
       def true_gap(solution)
-        (solution.length - (crimp.along * 2) - (held_length * solution.repeats)) / (solution.repeats + 1)
+        (solution.length - (terminal.along * 2) - (held_length * solution.repeats)) / (solution.repeats + 1)
       end
 
       def all_stations(repeats)
@@ -70,7 +70,7 @@ module Core
 
       def work_up(solution, maker)
         total = all_stations(solution.repeats)
-        WorkUp.new(parts: tally(held, total) + [count(crimp, 2 * layers, :end_crimp)], cuts: [cut(solution, maker)], steps: steps(total),
+        WorkUp.new(parts: tally(held, total) + end_parts(2 * layers), cuts: [cut(solution, maker)], steps: steps(total),
           joins: joins,
           drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
           ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'),
@@ -79,14 +79,14 @@ module Core
 
       def cut(solution, maker)
         Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-          tails: Tails.at(Tails::CRIMPED_MM, maker, line) * 2)
+          tails: end_tail(maker, line, station.expand) * 2)
       end
 
       def lengths(solution)
         n = solution.repeats
-        gaps = solution.length - (crimp.along * 2) - (held_length * n)
+        gaps = solution.length - (terminal.along * 2) - (held_length * n)
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
-          working: [term(:crimps, crimp.along * 2),
+          working: [term(:crimps, terminal.along * 2),
                     term(:stations_of, held_length * n, count: n, each: held_length),
                     term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), asked: gap)])
       end
@@ -98,15 +98,14 @@ module Core
          step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total },
            effort: snug ? held.size + PLACING : 1),
          step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
-         step('ends', 'flat_crimp', 2 * layers, after: %w[check_length]),
-         step('trim_tails', 'trimming', 2 * layers, after: %w[ends], cautions: %i[cutting sharp_tails])]
+         closing(step('ends', way.technique, 2 * layers, after: %w[check_length])),
+         *end_steps(2 * layers, after: %w[ends])]
       end
 
       def joins
         kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
-        through(line, station.expand, passes: lines) + [Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines),
-                                                        Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0,
-                                                          passes: 2 * lines)]
+        through(line, station.expand, passes: lines) + [Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)] +
+          end_joins(line, passes: 2 * lines)
       end
 
       def layout(solution)
@@ -118,13 +117,13 @@ module Core
       end
 
       def end_shapes(length, y_mm)
-        half = crimp.along.to_mm / 2
-        [half, length - half].map { |x| part_shape(crimp, :end_crimp, x, y_mm) }
+        half = terminal.along.to_mm / 2
+        [half, length - half].map { |x| part_shape(terminal, :end_crimp, x, y_mm) }
       end
 
       def station_shapes(layer, solution, y_mm)
         step = held_length.to_mm + true_gap(solution).to_mm
-        first = crimp.along.to_mm + true_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
+        first = terminal.along.to_mm + true_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
         (0...stations_in(layer, solution.repeats)).flat_map do |i|
           at = running(held.map(&:first), first + (i * step))
           held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm) }

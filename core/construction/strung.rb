@@ -9,8 +9,6 @@ module Core
       key :strung
       takes_hanging
 
-      SCHOOLS = %i[flat folded covered clamshell].freeze
-      CRIMP_TECHNIQUES = { flat: 'flat_crimp', folded: 'folded_crimp', covered: 'flat_crimp', clamshell: 'clamshell' }.freeze
       # A seed bead by needle takes 7 s where a bead of 4 mm or more takes 5 (from memory).
       SMALL_BELOW = Measure::Length.mm(4)
       SMALL_EFFORT = Rational(7, 5)
@@ -21,13 +19,10 @@ module Core
       parameter :pattern, :pattern
       parameter :mirror, :boolean, default: true
       parameter :centre, :pattern, default: [].freeze
-      parameter :school, :choice, of: SCHOOLS, default: :flat
-      parameter :crimp, :part, of: %i[crimp]
-      parameter :cover, :part, of: %i[cover clamshell], required: false
+      include CrimpedEnds
+
       parameter :finishing, :pattern, default: [].freeze
-      parameter :start, :choice, of: %i[stopper first_end], default: :stopper
-      parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
-      parameter :bury_through, :integer, default: 3, range: 2..4
+      parameter :start, :choice, of: %i[stopper first_end middle], default: :stopper
       parameter :filler, :part, of: %i[bead finishing], required: false
       parameter :filler_most, :integer, default: 0, range: 0..4
       parameter :strands, :integer, default: 1, range: 1..7
@@ -39,7 +34,7 @@ module Core
           (trouble('centre', :centre_fills) if centre.fills?),
           (trouble('centre', :even_centre, count: centre.expand.size) if mirror && !centre.empty? && centre.expand.size.even?),
           (trouble('centre', :centre_not_mirrored) if mirror && !centre.palindrome?),
-          (trouble('cover', :cover_missing, school: school) if %i[covered clamshell].include?(school) && cover.nil?)
+          *end_problems
         ].compact
       end
 
@@ -64,14 +59,9 @@ module Core
         Sizing::Filler.new(part: filler, step: filler.along * 2, most: filler_most) if filler && filler_most.positive?
       end
 
-      # What the eye sees at each end of the beads: the crimp itself, or what hides it.
-      def terminal
-        %i[covered clamshell].include?(school) ? cover : crimp
-      end
-
       def work_up(solution, maker)
         beads = sequence(solution)
-        WorkUp.new(parts: tally(beads, strands) + end_uses, cuts: [cut(beads, solution, maker)], steps: steps(beads, solution),
+        WorkUp.new(parts: tally(beads, strands) + end_parts(2 * strands), cuts: [cut(beads, solution, maker)], steps: steps(beads, solution),
           joins: joins(beads),
           drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: Lazy.new { anchors(beads, solution) }, lengths: lengths(solution))
       end
@@ -99,39 +89,28 @@ module Core
         parts.map { |part| [part, role] }
       end
 
-      def end_uses
-        ends = [count(crimp, 2 * strands, :crimp)]
-        terminal == crimp ? ends : [*ends, count(cover, 2 * strands, cover.kind)]
-      end
-
       def cut(beads, solution, maker)
         Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-          tails: tail(beads, maker) * 2)
-      end
-
-      def tail(beads, maker)
-        Tails.crimped(maker, line, through: tails == :buried ? beads.first(bury_through).map(&:first) : [])
+          tails: end_tail(maker, line, beads.map(&:first)) * 2)
       end
 
       def steps(beads, solution)
-        StrungSteps.new(crimp_technique: CRIMP_TECHNIQUES.fetch(school), covered: school == :covered, start: start, strands: strands,
-          beads: beads.map(&:first), length: solution.length, buried: tails == :buried).to_a
+        work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads.map(&:first), length: solution.length).to_a
+        work.map { |step| %w[first_end second_end].include?(step.key) ? closing(step) : step } + end_steps(2 * strands, after: %w[second_end])
       end
 
       def joins(beads)
         through = passes_by_part(beads).map { |part, (at, passes)|
           Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes)
         }
-        through << Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: 2)
-        through << Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) unless terminal == crimp
-        through << Join.new(kind: :cover_beside, inner: beads.first.first, outer: cover, at: 0.0) if school == :covered
+        through.concat(end_joins(line, beside: beads.first.first))
         beads.any? { |part, _| part.kind == :cap } ? through + caps(beads, positions(beads)) : through
       end
 
       # @return [Hash{Catalogue::Part=>(Float, Integer)}] where each part first lies, and how often the line passes it at the most:
       #   twice where a tail is buried
       def passes_by_part(beads)
-        doubled = tails == :buried ? bury_through : 0
+        doubled = buried? ? bury_through : 0
         edge = terminal.along.to_mm
         beads.each_with_index.with_object({}) do |((part, _), index), found|
           passes = index < doubled || index >= beads.size - doubled ? 2 : 1

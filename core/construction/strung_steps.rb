@@ -2,29 +2,31 @@
 
 module Core
   module Construction
-    # The pieces of work in a strung component, with what each needs done before.
+    # The pieces of work in a strung component up to its closed ends, with what each needs done before.
     class StrungSteps
+      # What must be done before stringing, and before the first end is closed, by where the work starts.
+      BEFORE = {
+        stopper: { string: %w[lay_out stop_end], first_end: %w[check_length] },
+        first_end: { string: %w[lay_out first_end], first_end: %w[cut_line] },
+        middle: { string: %w[lay_out cut_line], first_end: %w[check_length] }
+      }.freeze
+
+      # @param technique [String] that closes an end @param start [Symbol] a key of BEFORE
       # @param beads [Array<Catalogue::Part>] on one line, in order
-      def initialize(crimp_technique:, covered:, start:, strands:, beads:, length:, buried:)
-        @crimp_technique = crimp_technique
-        @covered = covered
+      def initialize(technique:, start:, strands:, beads:, length:)
+        @technique = technique
         @start = start
         @strands = strands
         @beads = beads
         @length = length
-        @buried = buried
       end
 
       # @return [Array<StepUse>]
       def to_a
-        [cut_line, (stop_end if stopper?), lay_out, string, check, first_end, second_end, (covers if @covered), finish].compact
+        [cut_line, (stop_end if @start == :stopper), lay_out, string, check, first_end, second_end].compact
       end
 
       private
-
-      def stopper?
-        @start == :stopper
-      end
 
       def cut_line
         step('cut_line', 'cutting_line', @strands, preparable: true, cautions: %i[cutting])
@@ -42,9 +44,13 @@ module Core
       def string
         small = @beads.count { |bead| bead.outer < Strung::SMALL_BELOW }
         effort = Rational((@beads.size - small) + (small * Strung::SMALL_EFFORT), [@beads.size, 1].max)
-        step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands },
-          adds: %i[line bead centre filler finishing],
-          after: ['lay_out', stopper? ? 'stop_end' : 'first_end'])
+        worded(step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands },
+          adds: %i[line bead centre filler finishing], after: BEFORE[@start][:string]))
+      end
+
+      # From the middle outward, for a design that is still open.
+      def worded(step)
+        @start == :middle ? step.with(text: :strung_string_from_middle) : step
       end
 
       def check
@@ -52,20 +58,11 @@ module Core
       end
 
       def first_end
-        step('first_end', @crimp_technique, @strands, adds: %i[line crimp], after: [stopper? ? 'check_length' : 'cut_line'])
+        step('first_end', @technique, @strands, adds: %i[line crimp], after: BEFORE[@start][:first_end])
       end
 
       def second_end
-        step('second_end', @crimp_technique, @strands, adds: %i[crimp], effort: Strung::SECOND_END_EFFORT,
-          after: %w[first_end check_length])
-      end
-
-      def covers
-        step('covers', 'crimp_cover', 2 * @strands, optional: true, adds: %i[cover], after: %w[second_end])
-      end
-
-      def finish
-        step(@buried ? 'bury_tails' : 'trim_tails', 'trimming', 2 * @strands, after: %w[second_end], cautions: %i[cutting sharp_tails])
+        step('second_end', @technique, @strands, adds: %i[crimp], effort: Strung::SECOND_END_EFFORT, after: %w[first_end check_length])
       end
 
       def step(key, technique, repeats, **rest)

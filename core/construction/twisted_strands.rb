@@ -10,20 +10,19 @@ module Core
       parameter :line, :line
       parameter :strands, :integer, default: 2, range: 2..4
       parameter :pattern, :pattern
-      parameter :crimp, :part, of: %i[crimp]
+      include CrimpedEnds
+
       parameter :ring, :part, of: %i[ring]
       parameter :turns, :integer, default: 3, range: 1..12
-      parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
-      parameter :bury_through, :integer, default: 3, range: 2..4
 
       def problems
         [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
-         (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
+         (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?), *end_problems].compact
       end
 
       # In lengths of one strand, laid straight.
       def fill
-        @fill ||= Sizing::Fill.new(base: pattern.fixed_length + (crimp.along * 2), step: pattern.unit_length, height: Measure::Length::ZERO,
+        @fill ||= Sizing::Fill.new(base: pattern.fixed_length + (terminal.along * 2), step: pattern.unit_length, height: Measure::Length::ZERO,
           most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
       end
 
@@ -66,7 +65,7 @@ module Core
 
       def work_up(solution, maker)
         beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
-        WorkUp.new(parts: tally(beads, strands) + [count(crimp, 2 * strands, :crimp), count(ring, 1, :ring)],
+        WorkUp.new(parts: tally(beads, strands) + [*end_parts(2 * strands), count(ring, 1, :ring)],
           cuts: [cut(beads, solution, maker)],
           steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
                                                                         layout(beads, hanging(solution.length).to_mm)
@@ -76,7 +75,7 @@ module Core
 
       def cut(beads, solution, maker)
         Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-          tails: Tails.crimped(maker, line, through: tails == :buried ? beads.first(bury_through).map(&:first) : []) * 2)
+          tails: end_tail(maker, line, beads.map(&:first)) * 2)
       end
 
       def lengths(solution)
@@ -86,20 +85,19 @@ module Core
       end
 
       def steps(beads)
-        finish = tails == :buried ? 'bury_tails' : 'trim_tails'
+        done = end_steps(2 * strands, after: %w[second_loops])
         [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
-         step('first_loops', 'flat_crimp', strands, after: %w[cut]),
+         closing(step('first_loops', way.technique, strands, after: %w[cut])),
          step('string', 'stringing', beads * strands, after: %w[first_loops], values: { beads: beads }),
-         step('second_loops', 'flat_crimp', strands, effort: Strung::SECOND_END_EFFORT, after: %w[string]),
-         step(finish, 'trimming', 2 * strands, after: %w[second_loops], cautions: %i[cutting sharp_tails]),
+         closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string])),
+         *done,
          step('twist', 'twisting', 1, after: %w[second_loops], values: { turns: turns }),
-         step('hang', 'ring', 1, after: ['twist', finish], checkpoint: true, values: { loops: 2 * strands })]
+         step('hang', 'ring', 1, after: ['twist', done.last.key], checkpoint: true, values: { loops: 2 * strands })]
       end
 
       def joins(beads)
-        through(line, beads, passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0,
-          passes: 2),
-                                Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 4 * strands)]
+        through(line, beads, passes: buried? ? 2 : 1) + end_joins(line) +
+          [Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 4 * strands)]
       end
 
       # Out along one side and back along the other, each strand a phase further round the twist.
@@ -107,7 +105,7 @@ module Core
         start = ring.along.to_mm
         width = beads.map { |part, _| part.outer.to_mm }.max
         [part_shape(ring, :ring, start / 2)] + (0...strands).flat_map do |strand|
-          row = [[crimp, :crimp], *beads, [crimp, :crimp]]
+          row = [[terminal, :crimp], *beads, [terminal, :crimp]]
           row.each_with_index.map { |(part, role), i| twisted_shape(part, role, (i + 0.5) / row.size, strand, start, hanging_mm, width) }
         end
       end

@@ -13,17 +13,16 @@ module Core
       parameter :between, :pattern, default: [].freeze
       # Whether the small beads also stand between the last bead and the crimps.
       parameter :between_at_ends, :boolean, default: true
-      parameter :crimp, :part, of: %i[crimp]
+      include CrimpedEnds
+
       parameter :connector, :part, of: %i[connector]
       # Rings or wire links from each connector to the closure.
       parameter :link, :part, of: %i[ring connector], required: false
-      parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
-      parameter :bury_through, :integer, default: 3, range: 2..4
 
       def problems
         [(trouble('bead', :wrong_hole_count, lines: lines, holes: bead.lines) if bead.lines != lines),
          (trouble('connector', :wrong_hole_count, lines: lines, holes: connector.lines) if connector.lines != lines),
-         (trouble('between', :nothing_may_fill) if between.fills?)].compact
+         (trouble('between', :nothing_may_fill) if between.fills?), *end_problems].compact
       end
 
       def fill
@@ -42,7 +41,7 @@ module Core
       end
 
       def ends
-        (crimp.along + connector.along + (link ? link.along : Measure::Length::ZERO)) * 2
+        (terminal.along + connector.along + (link ? link.along : Measure::Length::ZERO)) * 2
       end
 
       # n beads have n - 1 gaps, or n + 1 with small beads at the ends too.
@@ -65,7 +64,7 @@ module Core
         small = between.expand.map { |part| [part, :between] }
         [count(bead, repeats, :bead),
          *tally(small, gaps(repeats) * lines),
-         count(crimp, 2 * lines, :crimp),
+         *end_parts(2 * lines),
          count(connector, 2, :connector),
          (count(link, 2, :link) if link)].compact
       end
@@ -73,12 +72,7 @@ module Core
       def cut(solution, maker)
         body = solution.length - ((connector.along + (link ? link.along : Measure::Length::ZERO)) * 2)
         Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO,
-          tails: Tails.crimped(maker, line, through: buried(solution.repeats)) * 2)
-      end
-
-      # @return [Array<Catalogue::Part>] beads that a tail goes back through
-      def buried(repeats)
-        tails == :buried ? body_row(repeats).first(bury_through).map(&:first) : []
+          tails: end_tail(maker, line, body_row(solution.repeats).map(&:first)) * 2)
       end
 
       def lengths(solution)
@@ -92,22 +86,20 @@ module Core
       def steps(repeats)
         small = between.expand.size * gaps(repeats) * lines
         [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
-         step('first_ends', 'flat_crimp', lines, after: %w[cut_lines]),
+         closing(step('first_ends', way.technique, lines, after: %w[cut_lines])),
          step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
            effort: Rational((repeats * lines) + small, repeats + small),
            values: { beads: repeats, small: small, lines: lines }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
-         step('second_ends', 'flat_crimp', lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]),
+         closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length])),
          (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
-         step(tails == :buried ? 'bury_tails' : 'trim_tails', 'trimming', 2 * lines, after: %w[second_ends],
-         cautions: %i[cutting sharp_tails])].compact
+         *end_steps(2 * lines, after: %w[second_ends])].compact
       end
 
       def joins
-        through(line, [bead, *between.expand], passes: tails == :buried ? 2 : 1) + [Join.new(kind: :crimp_on_lines, inner: line,
-          outer: crimp, at: 0.0, passes: 2),
-                                                  Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2, in_place: true),
-                                                  (Join.new(kind: :hangs_in, inner: connector, outer: link, at: 0.0) if link)].compact
+        through(line, [bead, *between.expand], passes: buried? ? 2 : 1) + end_joins(line) +
+          [Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2, in_place: true),
+           (Join.new(kind: :hangs_in, inner: connector, outer: link, at: 0.0) if link)].compact
       end
 
       def layout(solution)
@@ -127,7 +119,7 @@ module Core
       end
 
       def end_row
-        [([link, :link] if link), [connector, :connector], [crimp, :crimp]].compact
+        [([link, :link] if link), [connector, :connector], [terminal, :crimp]].compact
       end
 
       def body_row(repeats)
