@@ -29,6 +29,16 @@ module Core
       task.technique.faults.first(PersonPlan::MOST_FAULTS)
     end
 
+    # @return [Array<Construction::Threads>] the way of the thread, for work that has one
+    def thread_ways
+      piece.work_ups.values.filter_map { |work_up| work_up.threads&.value }
+    end
+
+    # @return [Array<(Integer, Array<(Catalogue::Part, Integer)>)>] strands with what is loaded on each
+    def loading
+      piece.work_ups.values.flat_map(&:loading)
+    end
+
     # @param table [Catalogue::Table] @return [Array<Sizing::TryOn::Change>] none for what has a size of its own
     def try_on(table)
       body == :own ? [] : Sizing::TryOn.changes(piece, table)

@@ -42,8 +42,7 @@ module Demo
 
     # Each construction names the techniques it needs, with their starting values.
     def of_constructions
-      Core::Construction::Registry::ALL.values.flat_map { |construction| construction.techniques.map { |skill| [:techniques, skill.key,
-        R::TECHNIQUE.write(skill)] } }
+      Core::Construction::Registry.techniques.map { |skill| [:techniques, skill.key, R::TECHNIQUE.write(skill)] }
     end
 
     def known?(kind, key)

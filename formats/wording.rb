@@ -52,6 +52,11 @@ module Formats
       say(fault.cheap_until.empty? ? 'faults.repair' : 'faults.cheap', sign: fault.sign, repair: fault.repair, until: fault.cheap_until)
     end
 
+    # @param strand [Integer] @param runs [Array<(Core::Catalogue::Part, Integer)>] @return [String] "Strand 1: 3 i, 1 w"
+    def loading(strand, runs)
+      say('loading.strand', number: strand, runs: runs.map { |part, count| "#{count} #{part.mark}" }.join(', '))
+    end
+
     # @param change [Core::Sizing::TryOn::Change]
     def try_on(change, unit: :mm)
       offer = change.offer

@@ -5,7 +5,7 @@ module Core
     # One declared parameter of a construction: its type, default and bounds, and how its data is read.
     #
     # type: :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern,
-    #   :path (a bent wire, as text) or :work (steps in somebody's own words)
+    #   :path (a bent wire, as text), :work (steps in somebody's own words) or :chart (colours on strands)
     # of: the choices (:choice) or the kinds of part allowed (:part) · range: bounds, both inclusive
     Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil) do
       # @param data [Object] as parsed from JSON, nil when absent
@@ -73,6 +73,12 @@ module Core
         reader = WorkReader.new(table)
         work = reader.read(data)
         [work, reader.problems.map { |found| found.under(name.to_s) }]
+      end
+
+      def read_chart(data, table)
+        reader = Chart::Reader.new(table)
+        chart = reader.read(data)
+        [chart, reader.problems.map { |found| found.under(name.to_s) }]
       end
 
       def within(value)

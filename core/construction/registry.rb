@@ -5,7 +5,8 @@ module Core
     # Every construction by its key. A new one is one file, one spec and one line here.
     module Registry
       ALL = [Strung, TwoHole, Stretch, MemoryCoil, Stations, TwistedStrands, KnottedCord, BeadedFlower, Findings,
-             WireLink, Linked, Chain, Coil, JigForm, Framed, WireBail, OwnWork].to_h { |construction|
+             WireLink, Linked, Chain, Coil, JigForm, Framed, WireBail, OwnWork,
+             FlowerChain, DiscBraid, TwistedVine, LoopedRope].to_h { |construction|
         [construction.key, construction]
       }.freeze
 
@@ -18,6 +19,11 @@ module Core
 
       def keys
         ALL.keys
+      end
+
+      # @return [Array<Technique::Skill>] that constructions bring along
+      def techniques
+        ALL.each_value.flat_map(&:techniques).uniq(&:key)
       end
     end
   end

@@ -7,7 +7,7 @@ module Core
     Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil) do
       # @return [Float] how far it reaches from the middle line, up or down
       def reach
-        y.abs + ((turn == 90 ? along : across) / 2)
+        y.abs + ((turn % 180 == 90 ? along : (turn % 180).zero? ? across : [along, across].max) / 2)
       end
 
       def moved(right, down = 0.0)

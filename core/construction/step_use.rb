@@ -6,11 +6,11 @@ module Core
     # effort: times the technique's usual time · preparable: can be done before class · optional: a shorter variant leaves it out
     # waits: minutes it must be left alone afterwards, for drying · adds: roles of what it puts on the piece, for a drawing of the state
     # keeps: {tool key => key of the step that frees it}, what stays with the piece until then
-    # line: the one it works, where a component has several; nil for any
+    # line: the one it works, where a component has several; nil for any · wires: of it worked as one
     # alike: how many of its component one piece has, all worked together
     # text: wording key · values: what its wording says
     StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false,
       checkpoint: false,
-      optional: false, line: nil, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
+      optional: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
   end
 end

@@ -32,6 +32,7 @@ module Formats
         rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.inside)}</b> inside · <b>#{person.bead_count}</b> beads")
         bag(person)
         steps(person)
+        weaving(person)
         try_on(person)
         care(person)
         pdf.move_down(6)
@@ -70,6 +71,18 @@ module Formats
           person.faults_at(task).each { |fault| pdf.indent(14) { line(Wording.fault(fault), size: SMALL) } }
           pdf.move_down(2)
         end
+      end
+
+      def weaving(person)
+        person.thread_ways.each do |threads|
+          heading('The way of the thread')
+          drawing(ThreadSvg.new(threads, title: 'The way of the thread', mirrored: person.attendee.left_handed?).to_s)
+          line('Black numbers for one needle, white numbers and a broken line for the other.', size: SMALL)
+        end
+        return if person.loading.empty?
+
+        heading('Load the strands in this order')
+        person.loading.each { |strand, runs| line(Wording.loading(strand, runs), size: 9.5) }
       end
 
       def try_on(person)

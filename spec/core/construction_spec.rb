@@ -35,6 +35,10 @@ RSpec.describe Core::Construction do
     jig_form: { wire: 'wire_20', hammered: true },
     framed: { wire: 'wire_18', binding: 'wire', beads: list.('round_6') },
     wire_bail: { wire: 'wire_20', button: 'drop' },
+    flower_chain: { thread: 'cord', colours: list.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp' },
+    disc_braid: { cord: 'cord', chart: { 'palette' => { 'A' => 'seed', 'B' => 'disc_2' }, 'rows' => %w[AAAABBBB ABABABAB] } },
+    twisted_vine: { wire: 'wire', left: list.('round_6'), right: list.('round_6', 'seed') },
+    looped_rope: { rope: 'cord', hook: 'clasp', whip: 'cable' },
     own_work: { parts: list.('round_8'), line: 'cord', work: "cutting_line: Cut it.\n? stringing x 2: Put them on." }
   }
 
@@ -48,7 +52,7 @@ RSpec.describe Core::Construction do
       it 'draws each counted thing where it lies, within its own length' do
         drawn = work_up.layout.reject { |shape| shape.role == :line }
         expect(drawn.map { |s| s.item.key }.tally.reject { |k, _| %w[crimp cover].include?(k) })
-          .to eq(work_up.parts.to_h { |p| [p.part.key, p.count] }.reject { |k, _| %w[crimp cover].include?(k) })
+          .to eq(counts(work_up).reject { |k, _| %w[crimp cover].include?(k) })
         expect(drawn).to all(satisfy { |s| s.x.between?(0, work_up.lengths.beaded.to_mm) })
       end
 
@@ -376,6 +380,91 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         # Two clasps of 12 mm with eyes 1 mm thick lose both thicknesses in each joint.
         best = (1..30).min_by { |n| ((n * 12) - ((n - 1) * 2) - target).abs }
         expect([target, work_up.lengths.repeats]).to eq([target, best])
+      end
+    end
+  end
+
+  describe 'threads and charts' do
+    def table_with(parts: [], lines: [])
+      sample_table.with(parts: sample_table.parts.merge(parts.to_h { |one| [one.key, one] }),
+        lines: sample_table.lines.merge(lines.to_h { |key, kind, thick| [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(thick))] }))
+    end
+
+    def made(key, data, table, target:)
+      Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(target), maker: Core::Construction::Maker.new)
+    end
+
+    let(:seeds) { table_with(parts: [part('s11', 1.45, 2.15), part('s8', 2.05, 3.05), part('r6', 6), part('hook19', 19, 8, kind: :hook)],
+      lines: [['rope', :rope, 8], ['thin', :cord, 0.4], ['wire4', :wire, 0.4]]) }
+    let(:chain) { { thread: 'thin', colours: list.('s11'), middle: 's11', separator: 's11', crimp: 'crimp' } }
+
+    # Common practice, no source: each within 15 of 100 of what makers cut.
+    it 'cuts what makers cut for a flower chain, a braid, a vine and a doubled rope' do
+      expect(made(:flower_chain, chain, seeds, target: 165).cuts.first.length.to_mm).to be_between(1300 * 0.85, 1800 * 1.15)
+      braid = made(:disc_braid, { cord: 'thin', strands: '12', chart: { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } }, seeds, target: 178).cuts.first
+      expect([braid.count, braid.length.to_mm / 2]).to match([6, be_within(75).of(500)])
+      vine = made(:twisted_vine, { wire: 'wire4', left: list.('r6'), right: list.('r6'), gap: '9 mm' }, seeds, target: 189)
+      expect([counts(vine)['r6'], vine.cuts.first.length.to_mm]).to match([20, be_within(91).of(610)])
+      rope = made(:looped_rope, { rope: 'rope', hook: 'hook19', whip: 'thin' }, seeds, target: 178 + 25 + (Math::PI * 8))
+      expect(rope.cuts.first.length.to_mm).to be_within(419 * 0.15).of(419)
+    end
+
+    it 'takes six petals, one middle and two separators for each flower, and runs both threads through three of its beads' do
+      work_up = made(:flower_chain, chain.merge(middle: 'seed', separator: 'disc_2'), seeds, target: 165)
+      n = work_up.lengths.repeats
+      expect(counts(work_up)).to eq('s11' => 6 * n, 'seed' => n, 'disc_2' => 2 * (n - 1), 'crimp' => 1)
+      passes = work_up.joins.select { |join| join.kind == :lines_through }.to_h { |join| [join.outer.key, join.passes] }
+      expect(passes).to eq('s11' => 2, 'seed' => 2, 'disc_2' => 1)
+    end
+
+    # An independent sum over the way that is drawn.
+    it 'cuts as much thread as the drawn way is long, also mirrored' do
+      work_up = made(:flower_chain, chain, seeds, target: 165)
+      drawn = work_up.layout.select { |shape| shape.form == :path }.sum do |shape|
+        points = shape.path.scan(/[ML](-?[\d.]+) (-?[\d.]+)/).map { |pair| pair.map(&:to_f) }
+        points.each_cons(2).sum { |(ax, ay), (bx, by)| Math.sqrt(((bx - ax)**2) + ((by - ay)**2)) }
+      end
+      expect(work_up.cuts.first.body.to_mm / 1.15).to be_within(1).of(drawn)
+      expect(work_up.threads.value.mirrored.length).to be_within(1e-6).of(work_up.threads.value.length)
+    end
+
+    # Conservation over random charts: what strands are loaded with is what is bought, and as many beads as n·L/(2d) (from memory).
+    it 'buys what its strands are loaded with' do
+      random = Random.new(3)
+      10.times do
+        strands = [8, 12, 16].sample(random: random)
+        rows = Array.new(random.rand(1..7)) { Array.new(strands) { %w[A B].sample(random: random) }.join }
+        work_up = made(:disc_braid, { cord: 'thin', strands: strands.to_s, chart: { 'palette' => { 'A' => 's8', 'B' => 's11' }, 'rows' => rows } }, seeds, target: 180)
+        loaded = work_up.loading.flat_map(&:last).group_by { |bead, _| bead.key }.transform_values { |runs| runs.sum(&:last) }
+        expect(loaded).to eq(counts(work_up))
+        expect(loaded.values.sum).to be_within(strands).of(strands * (180 - 24) / (2 * 3.05))
+        expect(work_up.loading.first.last.chunk_while { |a, b| a.first == b.first }.map(&:size)).to all(eq(1))
+      end
+    end
+
+    {
+      { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAB] } => /rows\/0\/7 not_in_palette/, { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAA AAA] } => /rows\/1 strands_differ/,
+      { 'palette' => { 'A' => 'ghost' }, 'rows' => [] } => /palette\/A unknown_part/, { 'palette' => {}, 'rows' => [] } => /rows chart_empty/, 'AAAA' => /chart not_a_chart/,
+      { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } => /chart chart_strands/, { 'palette' => { 'ab' => 's8' }, 'rows' => %w[A] } => /palette\/ab not_a_letter/
+    }.each do |chart, problem|
+      it("refuses the chart #{chart}") {
+        expect { made(:disc_braid, { cord: 'thin', chart: chart }, seeds, target: 180) }.to raise_error(Core::Construction::InvalidParameters, problem)
+      }
+    end
+  end
+
+  # Every school of ends, in every construction that ends in lines: what it buys and what shuts it.
+  Core::Construction::CrimpedEnds::SCHOOLS.each do |school, way|
+    it "ends in #{school} wherever lines end" do
+      shell = part('shell', 5, 4, kind: :clamshell)
+      table = sample_table.with(parts: sample_table.parts.merge('shell' => shell))
+      { strung: 2, two_hole: 4, stations: 4, twisted_strands: 4 }.each do |key, ends|
+        data = samples[key].merge(school: school.to_s, cover: { cover: 'cover', clamshell: 'shell' }[way.cover], tails: 'buried').compact
+        work_up = Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(180), maker: Core::Construction::Maker.new)
+        found = counts(work_up)
+        expect([key, found['cover'], found['shell']]).to eq([key, (ends if way.cover == :cover), (ends if way.cover == :clamshell)])
+        expect([key, work_up.steps.count { |step| step.technique == way.technique }]).to match([key, be >= 1])
+        expect([key, work_up.steps.map(&:key)]).to match([key, include('bury_tails', *('covers' if way.cover == :cover), *('glue' if way.glued))])
       end
     end
   end

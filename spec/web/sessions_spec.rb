@@ -84,7 +84,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
 
   it 'prints a run sheet and gives a calendar with the same times' do
     get '/classes/1/run-sheet'
-    expect(page).to include('Latest start', 'Show: Flattened crimp', 'Goes wrong: Crossed lines under the crimp break later',
+    expect(page).to include('Latest start', 'Show: Flattened crimp', 'Goes wrong: Crossed lines under the crimp: cut the crimp off',
       'From now on nobody starts this')
     get '/classes/1.ics'
     events = Icalendar::Calendar.parse(last_response.body).first.events

@@ -96,7 +96,7 @@ module Web
         return '' unless component.hung_at
 
         found = places_for(component).to_h[place_of(component)]
-        place_of(component).empty? ? 'hung at the middle' : "hung on #{say("places.#{which_of(component)}")}: #{found || 'nothing that is there'}"
+        place_of(component).empty? ? 'hung at the middle' : "hung on #{say("hanging.#{which_of(component)}")}: #{found || 'nothing that is there'}"
       end
 
       def problems_of(component)

@@ -60,6 +60,18 @@ module Web
         }
       end
 
+      # @return [Array<String>] drawings of the way threads take, mirrored for a left-hander
+      def thread_ways(person)
+        person.thread_ways.map do |threads|
+          Formats::ThreadSvg.new(threads, title: 'The way of the thread', mirrored: person.attendee.left_handed?).to_s
+        end
+      end
+
+      # @return [Array<String>] what each strand is loaded with, in the order of moves
+      def loading(person)
+        person.loading.map { |strand, runs| Formats::Wording.loading(strand, runs) }
+      end
+
       # @return [Array<String>] what to change when it is tried on
       def try_on(person)
         person.try_on(plan.table).map { |change| try_on_words(change) }

@@ -28,19 +28,21 @@ module Core
             wires = work_up.cuts.map(&:line).select { |line| line.kind == :wire }.uniq
             steps = work_up.steps.select { |step| USUAL.key?(step.technique) }
             wires.product(steps).select { |wire, step| step.line.nil? || step.line == wire }
-              .map { |wire, step| [wire, step.technique] }.uniq.map { |wire, technique| judge(wire, technique, key) }
+              .map { |wire, step| [wire, step.technique, step.wires] }.uniq.map { |wire, technique, wires| judge(wire, technique, key, wires) }
           end
         end
 
         private
 
-        def judge(wire, technique, component)
+        # Several wires twisted together bend like one of their thickness times the root of their number (equal area).
+        def judge(wire, technique, component, wires)
           thick, thin = USUAL.fetch(technique).map { |gauge| Measure::Gauge.diameter(gauge, :awg) }
           join = Construction::Join.new(kind: :wire, inner: wire, outer: wire, at: 0.0, component: component)
-          code = wire_code(wire.thickness, thick, thin)
+          together = wire.thickness * Math.sqrt(wires)
+          code = wire_code(together, thick, thin)
           values = { wire: wire.name, technique: technique.tr('_', ' '), thick: thick, thin: thin,
-            gauge: Measure::Gauge.nearest(wire.thickness, :awg) }
-          found(join, code == :wire_fits ? :fits : :tight, code, margin: [thick - wire.thickness, wire.thickness - thin].min,
+            gauge: Measure::Gauge.nearest(together, :awg) }
+          found(join, code == :wire_fits ? :fits : :tight, code, margin: [thick - together, together - thin].min,
             defaults: [:wire_range],
             values: values, cures: code == :wire_fits ? [] : suited(wire, thick, thin))
         end
