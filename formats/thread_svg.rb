@@ -9,10 +9,11 @@ module Formats
     LINES = [{ dash: nil, fill: '#12161f', ink: '#ffffff' }, { dash: '1.1 0.7', fill: '#ffffff', ink: '#12161f' }].freeze
     MARGIN = 3.0
     NUMBER_MM = 1.15
+    SPREAD = 2.0
 
     # @param threads [Core::Construction::Threads] @param title [String] @param mirrored [Boolean] for a left-hander
     def initialize(threads, title:, mirrored: false)
-      @threads = mirrored ? threads.mirrored : threads
+      @threads = spread(mirrored ? threads.mirrored : threads)
       @title = title
     end
 
@@ -27,6 +28,11 @@ module Formats
     end
 
     private
+
+    # Beads lie further apart than they will, so that the thread between them is seen.
+    def spread(threads)
+      Core::Construction::Threads.new(threads.slots.map { |slot| slot.with(x: slot.x * SPREAD, y: slot.y * SPREAD) }, threads.threads)
+    end
 
     def beads
       @threads.slots.map { |slot|

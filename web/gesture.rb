@@ -18,6 +18,7 @@ module Web
       edit = Core::Project::Edit.new(design)
       name = string('do')
       return in_pattern(design, edit, name) if @at && PATTERN.include?(name)
+      return in_chart(design, edit, name.delete_prefix('chart_')) if @at && name.start_with?('chart_')
 
       OTHERS.key?(name) ? instance_exec(design, edit, &OTHERS[name]) : design
     end
@@ -77,10 +78,49 @@ module Web
       target && target.path.any? && @at.path.any? ? edit.carry(@at, target) : design
     end
 
+    # @param name [String] paint, insert, remove, mirror, spiral, shift, colour, drop_colour, write or begin
+    def in_chart(design, edit, name)
+      return begun(design, edit) if name == 'begin'
+
+      row, strand = @at.path
+      edit.chart(@at) do |chart|
+        case name
+        when 'paint' then row && strand ? Core::Project::ChartEdit.paint(chart, row, strand, string('letter')) : chart
+        when 'insert', 'remove' then Core::Project::ChartEdit.public_send(name, chart, whole('row'))
+        when 'mirror', 'spiral' then Core::Project::ChartEdit.public_send(name, chart)
+        when 'shift' then Core::Project::ChartEdit.shift(chart, whole('strand'))
+        when 'colour' then known?(string('part')) ? Core::Project::ChartEdit.colour(chart, string('letter'), string('part')) : chart
+        when 'drop_colour' then Core::Project::ChartEdit.drop_colour(chart, string('letter'))
+        when 'strands' then Core::Project::ChartEdit.strands(chart, strands_of(design))
+        when 'write' then Core::Project::ChartEdit.write(chart, string('rows'))
+        else chart
+        end
+      end
+    end
+
+    # A chart of one colour, for as many strands as there are.
+    def begun(design, edit)
+      bead = @studio.catalogue.table.parts.values.find(&:bead?) or return design
+      edit.set(@at.component, @at.parameter => Core::Project::ChartEdit.begin(strands_of(design), bead.key))
+    end
+
+    def strands_of(design)
+      component = design.component(@at.component) or return 8
+      component.parameters.fetch('strands', '8').to_i.clamp(1, Core::Construction::Chart::MOST_STRANDS)
+    end
+
+    def whole(name)
+      string(name).match?(/\A\d{1,3}\z/) ? string(name).to_i - 1 : 0
+    end
+
+    def known?(part_key)
+      @studio.catalogue.table.parts.key?(part_key)
+    end
+
     # What a component's form holds, as its parameters' data. What does not read as its type stays text, and is marked.
     def settings(design)
       component = design.components.find { |c| c.key == string('component') } or return {}
-      Core::Construction::Registry.fetch(component.construction).parameters.each_value.reject { |p| p.type == :pattern }
+      Core::Construction::Registry.fetch(component.construction).parameters.each_value.reject { |p| %i[pattern chart].include?(p.type) }
         .select { |p| @params.key?(p.name.to_s) }.to_h { |p| [p.name.to_s, as_data(p)] }
     end
 

@@ -78,6 +78,14 @@ module Core
           hung_at: hung_at, apart: apart)])
       end
 
+      # Changes a chart. @param place [Place] of the chart @yieldparam data [Hash] @yieldreturn [Hash]
+      def chart(place)
+        component(place.component) do |c|
+          data = c.parameters[place.parameter]
+          data.is_a?(Hash) && data['rows'].is_a?(Array) ? c.with(parameters: c.parameters.merge(place.parameter => yield(data))) : c
+        end
+      end
+
       # Hangs what hangs somewhere else. @param hanging [Hanging]
       def hang(component_key, hanging)
         component(component_key) { |c| c.hung_at ? c.with(hung_at: hanging.to_s) : c }

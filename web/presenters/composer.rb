@@ -19,11 +19,13 @@ module Web
       attr_reader :draft, :unit, :form, :notice
 
       # @param place [String] the chosen place @param size [String] the measure to draw at, in millimetres
+      # @param letter [String] that paints charts
       # @param library [Application::Library]
-      def initialize(studio, library, draft, unit:, place: '', size: '', form: nil, notice: nil)
+      def initialize(studio, library, draft, unit:, place: '', size: '', form: nil, notice: nil, letter: '')
         @studio = studio
         @library = library
         @notice = notice
+        @letter = letter
         @draft = draft
         @unit = unit
         @asked = place.to_s
@@ -227,12 +229,34 @@ module Web
       end
 
       def settings(component)
-        declared(component).reject { |p| p.type == :pattern }
+        declared(component).reject { |p| %i[pattern chart].include?(p.type) }
       end
 
       # Whether it is written over several lines.
       def written?(parameter)
         %i[path work].include?(parameter.type)
+      end
+
+      # A chart to be painted. at: its place · letters: [(letter, part or nil)] · rows: [[letter]] · problems: [words]
+      ChartGrid = Core::Value.define(:at, :name, :label, :letters, :rows, :problems)
+
+      # @return [Array<ChartGrid>] empty rows where it was not begun
+      def charts(component)
+        declared(component).select { |p| p.type == :chart }.map do |parameter|
+          data = component.parameters[parameter.name.to_s]
+          data = nil unless data.is_a?(Hash) && data['rows'].is_a?(Array) && data['palette'].is_a?(Hash)
+          ChartGrid.new(at: "#{component.key}.#{parameter.name}", name: name_of(component).capitalize, label: say("parameters.#{parameter.name}"), rows: data ? data['rows'].map(&:chars) : [],
+            letters: data ? data['palette'].map { |letter, key| [letter, table.parts[key]] } : [], problems: problems_at(component, parameter.name))
+        end
+      end
+
+      # @return [String] the letter that paints
+      def letter(grid)
+        grid.letters.map(&:first).include?(@letter) ? @letter : grid.letters.first&.first
+      end
+
+      def beads
+        @library.table.parts.values.select(&:bead?).map { |part| [part.key, part.name] }
       end
 
       # @return [Object] a parameter's data as saved, or its default

@@ -18,6 +18,15 @@ module Web
           attachment "#{studio.drafts.find(id('draft')).design.key}.svg"
           drawing
         end
+        app.get('/drafts/:id/charts/:at.csv') do
+          place = Core::Project::Edit::Place.parse(params['at'])
+          chart = place && studio.drafts.find(id('draft')).design.component(place.component)&.parameters&.fetch(place.parameter, nil)
+          raise Store::NotFound.new(:chart, params['at']) unless chart.is_a?(Hash) && chart['rows'].is_a?(Array) && chart['rows'].any?
+
+          content_type 'text/csv'
+          attachment "chart-#{place.component}.csv"
+          Formats::ChartCsv.write(chart, library.table)
+        end
         app.get('/drafts/:id') { show_draft(id('draft')) }
       end
 

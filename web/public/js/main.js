@@ -9,6 +9,7 @@ import { anchors } from './anchors.js';
 import { filter } from './filter.js';
 import { guards } from './guards.js';
 import { taps } from './taps.js';
+import { chart } from './chart.js';
 
 document.documentElement.classList.add('scripted');
 guards(document);
@@ -21,3 +22,4 @@ poll(document);
 anchors();
 filter(document);
 taps(document);
+chart(document);
