@@ -15,6 +15,8 @@ gem 'puma', '~> 8.0'
 gem 'rack-protection', '~> 4.2'
 gem 'rack-session', '~> 2.1'
 gem 'rackup', '~> 2.3'
+# Works out the squares of a code that holds a text; drawn here.
+gem 'rqrcode_core', '~> 1.2'
 gem 'sequel', '~> 5.110'
 gem 'sinatra', '~> 4.2'
 # 1.7 ships a compiled library; 2.x compiles SQLite for minutes on a fresh machine.

@@ -11,7 +11,8 @@ module Application
     OLD_SECONDS = 30
 
     # taken: how many taps it counts · at: seconds · before: Core::Session::Forecast that was known until then, or nil
-    Asked = Struct.new(:taken, :at, :job, :before)
+    # levers: {step key => Work::Job} of what would come of leaving it out
+    Asked = Struct.new(:taken, :at, :job, :before, :levers)
 
     # @param runner [Work::Runner]
     def initialize(runner)
@@ -26,10 +27,8 @@ module Application
         last = @asked[id]
         next if last && last.taken == evening.taken.size && now - last.at < OLD_SECONDS
 
-        rest = Core::Live::Rest.new(model, evening, now).model
-        job = rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?',
-          about: [:live, id])
-        @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last))
+        job = submit([:live, id], model, evening, now)
+        @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last), levers(id, model, evening, now))
       end
     end
 
@@ -43,12 +42,30 @@ module Application
       @asked[id]&.job&.state&.running? || false
     end
 
+    # @param step [String] key of a step that could be left out @return [Core::Session::Forecast, nil]
+    def without(id, step)
+      found = @asked[id]&.levers&.fetch(step, nil)&.state&.found
+      found if found.is_a?(Core::Session::Forecast)
+    end
+
     # The class is gone: nothing about it is worked out any more.
     def drop(id)
-      @runner.drop([:live, id])
+      [[:live, id], *(0...Core::Live::Levers::MOST).map { |i| [:live, id, i] }].each { |about| @runner.drop(about) }
     end
 
     private
+
+    def submit(about, model, evening, now)
+      rest = Core::Live::Rest.new(model, evening, now).model
+      rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?', about: about)
+    end
+
+    # What would come of each lever, worked out after the forecast itself.
+    def levers(id, model, evening, now)
+      Core::Live::Levers.of(evening).each_with_index.to_h do |lever, i|
+        [lever.step.key, submit([:live, id, i], model, evening.with(lever.event("lever-#{i}", now)), now)]
+      end
+    end
 
     def forecast(asked)
       found = asked&.job&.state&.found

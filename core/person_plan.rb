@@ -29,6 +29,11 @@ module Core
       task.technique.faults.first(PersonPlan::MOST_FAULTS)
     end
 
+    # @return [Boolean] whether something glued or cemented must cure before it is worn
+    def cures?
+      tasks.any? { |task| task.step.waits.positive? && (task.step.cautions + task.technique.cautions).include?(:cement) }
+    end
+
     # @return [Array<Construction::Threads>] the way of the thread, for work that has one
     def thread_ways
       piece.work_ups.values.filter_map { |work_up| work_up.threads&.value }

@@ -11,7 +11,8 @@ module Store
     # @return [Array<Core::Live::Event>] in the order in which they came in
     def of(class_id)
       @database[:live_events].where(class_id: class_id).order(:id).all.map do |row|
-        Core::Live::Event.new(key: row[:key], kind: row[:kind].to_sym, at: row[:at], person: row[:person], undoes: row[:undoes])
+        Core::Live::Event.new(key: row[:key], kind: row[:kind].to_sym, at: row[:at], person: row[:person], undoes: row[:undoes],
+          detail: row[:detail])
       end
     end
 
@@ -35,7 +36,7 @@ module Store
     private
 
     def row(event)
-      { key: event.key, kind: event.kind.to_s, at: event.at, person: event.person, undoes: event.undoes }
+      { key: event.key, kind: event.kind.to_s, at: event.at, person: event.person, undoes: event.undoes, detail: event.detail }
     end
   end
 end

@@ -85,6 +85,7 @@ module Web
         set :searches, searches
         set :results, results
         set :lessons, Application::Lessons.new(studio, runner, results)
+        set :practice, Application::Practice.new(studio)
         set :live_forecasts, Application::LiveForecasts.new(runner)
         set :comparisons, Application::Comparisons.new(studio, runner, results)
         set :kits, Application::KitStock.new(studio, results)

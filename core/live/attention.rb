@@ -14,8 +14,9 @@ module Core
       STUCK = Session::Modelling::STUCK
       SHARP = %i[cutting sharp_tails flame needles].freeze
 
-      # @param plan [Plan] @param evening [Evening] @param now [Numeric] seconds
-      def initialize(plan, evening, now)
+      # @param plan [Plan] @param evening [Evening] @param now [Numeric] seconds @param welcome [Numeric] minutes before anybody begins
+      def initialize(plan, evening, now, welcome: 0)
+        @welcome = welcome
         @plan = plan
         @evening = evening
         @now = now
@@ -36,8 +37,13 @@ module Core
         if minor_at_risk?(person, task) then Need.new(person: person.key, code: :minor, minutes: minutes)
         elsif person.hand then Need.new(person: person.key, code: :hand, minutes: (@now - person.hand) / 60.0)
         elsif task.step.checkpoint then Need.new(person: person.key, code: :checkpoint, minutes: minutes)
-        elsif minutes > task.minutes * STUCK then Need.new(person: person.key, code: :stuck, minutes: minutes)
+        elsif minutes > before(person, task) + (task.minutes * STUCK) then Need.new(person: person.key, code: :stuck, minutes: minutes)
         end
+      end
+
+      # Minutes at a step in which nobody works at it: the welcome at the first, and what is shown.
+      def before(person, task)
+        (person.place.zero? ? @welcome.to_f : 0.0) + task.demonstration_minutes
       end
 
       def minor_at_risk?(person, task)

@@ -7,7 +7,9 @@ module Core
     class Evening
       # One attendee. place: which of their tasks, from 0; as many as there are when all is done · since: seconds at which they came to it
       # hand: seconds at which they called, nil when they do not · here · times: {place => [seconds spent]}, of what is done
-      Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze) do
+      # measured: Measure::Length inside at a checkpoint, nil before · spares: [part key] · left_out: [step key] of what is left out
+      Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze, measured: nil, spares: [].freeze,
+        left_out: [].freeze) do
         # @return [Session::Task, nil] nil when all is done
         def task
           tasks[place]
@@ -17,25 +19,33 @@ module Core
           place >= tasks.size
         end
 
+        # @return [Array<Session::Task>] what is still to do, the one they are at first
+        def left
+          tasks.drop(place).reject.with_index { |task, i| i.positive? && left_out.include?(task.step.key) }
+        end
+
         # @return [Float] minutes at their task
         def minutes(now)
           since ? [now - since, 0].max / 60.0 : 0.0
         end
       end
 
-      attr_reader :started, :ended, :people, :taken
+      # tools_in: {tool key => how many were counted in}
+      attr_reader :started, :ended, :people, :taken, :tools_in
 
-      # @param plan [Plan] @param events [Array<Event>] in the order in which they came in; told twice, they count once
-      # @return [Evening]
-      def self.of(plan, events)
-        new(plan, events)
+      # @param event [Event] @return [Evening] as it would stand after it
+      def with(event)
+        Evening.new(@plan, @taken + [event])
       end
 
+      # @param plan [Plan] @param events [Array<Event>] in the order in which they came in; told twice, they count once
       def initialize(plan, events)
+        @plan = plan
         once = events.uniq(&:key)
         undone = once.filter_map { |event| event.undoes if event.kind == :undo }
         @people = plan.people.select(&:fitted?).to_h { |one| [one.attendee.key, Person.new(key: one.attendee.key, tasks: one.tasks)] }
         @taken = []
+        @tools_in = Hash.new(0)
         once.reject { |event| event.kind == :undo || undone.include?(event.key) }.sort_by.with_index { |event, i| [event.at, i] }.each do |event|
           @taken << event if take(event)
         end
@@ -62,6 +72,8 @@ module Core
         case event.kind
         when :start then begin_at(event.at)
         when :end then running? && @ended = event.at
+        when :tool_in then started && @tools_in[event.detail] += 1
+        when :leave_out then running? && leave_out(event.detail)
         else about(event)
         end
       end
@@ -71,6 +83,15 @@ module Core
 
         @people = people.transform_values { |person| person.with(since: at) }
         @started = at
+      end
+
+      # Only what can be left out, and is still before somebody.
+      def leave_out(step)
+        changed = people.transform_values do |person|
+          ahead = person.tasks.drop(person.place + 1).any? { |task| task.step.key == step && task.step.optional }
+          ahead ? person.with(left_out: person.left_out | [step]) : person
+        end
+        changed != people && @people = changed
       end
 
       def about(event)
@@ -86,15 +107,30 @@ module Core
         when :here then person.with(here: true, since: started && event.at) unless person.here
         when :hand then person.with(hand: event.at) if person.here && person.hand.nil?
         when :helped then person.with(hand: nil) if person.hand
+        when :measured then measured(person, event.detail)
+        when :spare then person.with(spares: person.spares + [event.detail]) if person.here
         when :next then step(person, 1, event.at) if person.here && !person.done?
         when :back then step(person, -1, event.at) if person.here && person.place.positive?
         end
       end
 
+      def measured(person, text)
+        person.with(measured: Measure::Length.parse(text)) if person.here
+      rescue Measure::NotALength
+        nil
+      end
+
+      # @return [Integer] the next place in a direction that is not left out
+      def place_beyond(person, by)
+        place = person.place + by
+        place += by while person.tasks[place] && place.positive? && person.left_out.include?(person.tasks[place].step.key)
+        place
+      end
+
       # Time at a step that was left by mistake is added when it is gone back to.
       def step(person, by, at)
         spent = person.times.fetch(person.place, []) + [at - person.since]
-        person.with(place: person.place + by, since: at, hand: nil,
+        person.with(place: place_beyond(person, by), since: at, hand: nil,
           times: by.positive? ? person.times.merge(person.place => spent) : person.times)
       end
     end

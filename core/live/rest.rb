@@ -31,6 +31,7 @@ module Core
         return if here.nil? || !here.here || here.done?
 
         first, *rest = person.tasks.drop(here.place)
+        rest = rest.reject { |task| here.left_out.include?(task.label) }
         tasks = [at_work(first, gone(here, person)), *rest.map { |task| seen(task) }]
         person.with(begins: [minute, person.begins].max, tasks: tasks)
       end

@@ -16,7 +16,7 @@ module Core
       def self.of(inputs, events)
         plan = inputs.plan
         model = Session::Modelling.new(plan, inputs.calibration).model
-        evening = Live::Evening.of(plan, events)
+        evening = Live::Evening.new(plan, events)
         return [] if model.is_a?(Session::Impossible) || evening.started.nil?
 
         runs = Session::Simulation.new(model).watch(0...WATCHED)

@@ -23,6 +23,16 @@ module Core
         end
       end
 
+      # @param measured [Measure::Length] inside, as it came out before it is closed
+      # @return [Change, nil] what to change, or nil where it fits and goes on
+      def advice(piece, table, measured)
+        return if piece.deviation_of(measured).abs <= Piece::NEAR
+
+        by = piece.worn - measured
+        offer = NearerSizes.for(piece.with(worn: piece.inside + by), table).first
+        Change.new(by: by, offer: offer) if offer
+      end
+
       def change?(offer, piece)
         offer.code != :as_designed || offer.repeats != piece.repeats
       end

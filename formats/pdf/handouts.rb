@@ -95,6 +95,7 @@ module Formats
       end
 
       def care(person)
+        rich("<b>#{safe(Wording.say('wear_from', date: (@plan.workshop.date + 1).strftime('%A %-d %B')))}</b>") if person.cures?
         person.findings.select { |finding|
           finding.join.nil? && finding.worth_a_look?
         }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: unit))}</b>") }

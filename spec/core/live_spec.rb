@@ -18,7 +18,7 @@ RSpec.describe Core::Live do
   end
 
   def evening(*lines)
-    described_class::Evening.of(plan, events(*lines))
+    described_class::Evening.new(plan, events(*lines))
   end
 
   def places(evening)
@@ -42,8 +42,8 @@ RSpec.describe Core::Live do
   # Two devices: whatever comes in first, and however often, the same stands.
   it 'comes to the same in every order of arrival, and however often it is sent' do
     taps = events('0 start', '1 next 1', '2 hand 2', '3 next 1', '4 helped 2')
-    expected = places(described_class::Evening.of(plan, taps))
-    taps.permutation.each { |order| expect(places(described_class::Evening.of(plan, order + order.first(2)))).to eq(expected) }
+    expected = places(described_class::Evening.new(plan, taps))
+    taps.permutation.each { |order| expect(places(described_class::Evening.new(plan, order + order.first(2)))).to eq(expected) }
   end
 
   it 'puts a minor at a cutter before who called, who called before who waits for a look, and these before who is stuck' do
@@ -55,6 +55,61 @@ RSpec.describe Core::Live do
     expect(codes.(2, '2 hand 1')).to eq([['3', :minor], ['1', :hand], ['2', :checkpoint]])
     expect(codes.(90)).to eq([['3', :minor], ['2', :checkpoint], ['1', :stuck]])
     expect(codes.(90, '3 end')).to eq([])
+  end
+
+  # The welcome and what is shown are nobody's time at a step.
+  it 'calls nobody stuck who was welcomed and shown something first' do
+    task = plan.people.first.tasks.first
+    stuck = ->(minutes, welcome) { described_class::Attention.new(plan, evening('0 start', '0 absent 3'), start + (minutes * 60), welcome: welcome).needs.select { |need| need.person == '1' }.map(&:code) }
+    limit = task.demonstration_minutes + (task.minutes * 1.9)
+    expect([stuck.(limit - 0.1, 0), stuck.(limit + 0.1, 0), stuck.(limit + 7, 10)]).to match([[], include(:stuck), []])
+  end
+
+  describe 'with covers that can be left out' do
+    let(:inputs) { Core::Inputs.new(workshop: workshop, design: bracelet(school: 'covered', cover: 'cover'), attendees: people, table: sample_table) }
+    let(:covers) { plan.people.first.tasks.index { |task| task.step.key == 'front/covers' } }
+
+    def leave_out(*lines, step: 'front/covers')
+      taps = events(*lines) + [described_class::Event.new(key: 'out', kind: :leave_out, at: start + 60, detail: step)]
+      described_class::Evening.new(plan, taps)
+    end
+
+    it 'steps over it on the way on and back, for all who still have it before them, and can take that back' do
+      nexts = ->(number) { (0...number).map { |i| "#{2 + i} next 1" } }
+      expect(leave_out('0 start', *nexts.(covers)).people['1'].place).to eq(covers + 1)
+      expect(leave_out('0 start', *nexts.(covers), '40 back 1').people['1'].place).to eq(covers - 1)
+      expect(leave_out('0 start', step: 'front/string').people['1'].left_out).to eq([])
+      undone = described_class::Evening.new(plan, events('0 start') + [described_class::Event.new(key: 'out', kind: :leave_out, at: start + 60, detail: 'front/covers'),
+                                                                      described_class::Event.new(key: 'u', kind: :undo, at: start + 90, undoes: 'out')])
+      expect(undone.people['1'].left_out).to eq([])
+    end
+
+    it 'offers it with the minutes it saves, and forecasts that they are saved' do
+      standing = evening('0 start')
+      lever = described_class::Levers.of(standing).first
+      tasks = plan.people.map { |person| person.tasks[covers] }
+      expect([lever.step.key, lever.people, lever.minutes]).to eq(['front/covers', 3, tasks.sum(&:minutes)])
+      now = start + 60
+      work = ->(one) { described_class::Rest.new(model, one, now).model.people.sum { |person| person.tasks.sum(&:minutes) } }
+      expect(work.(standing) - work.(standing.with(lever.event('x', now)))).to be_within(1e-6).of(model.people.sum { |person| person.tasks[covers].minutes })
+    end
+  end
+
+  it 'keeps a measured length, spares and tools that are back, and nothing that is no length' do
+    taps = [[:measured, '1', '171 mm'], [:measured, '2', 'long'], [:spare, '1', 'crimp'], [:tool_in, nil, 'cutters'], [:tool_in, nil, 'cutters']]
+    said = taps.each_with_index.map { |(kind, person, detail), i| described_class::Event.new(key: "s#{i}", kind: kind, at: start + 60 + i, person: person, detail: detail) }
+    standing = described_class::Evening.new(plan, events('0 start') + said)
+    expect([standing.people['1'].measured, standing.people['2'].measured, standing.people['1'].spares, standing.tools_in['cutters']]).to eq([mm(171), nil, ['crimp'], 2])
+  end
+
+  # The same as the plan's own sizing: what it advises, made, is nearer to what was asked.
+  it 'advises what to change from the length that was measured' do
+    piece = plan.people.first.piece
+    advice = ->(off) { Core::Sizing::TryOn.advice(piece, sample_table, piece.worn + mm(off)) }
+    expect([advice.(0), advice.(5), advice.(-5)]).to eq([nil, nil, nil])
+    expect(advice.(-25).by).to eq(mm(25))
+    [25, -25].each { |off| expect(advice.(off).offer.deviation.abs).to be < mm(10) }
+    expect(advice.(25).offer.inside).to be < piece.inside
   end
 
   it 'notes what each step took, a step gone back to added up' do

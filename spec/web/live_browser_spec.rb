@@ -38,6 +38,57 @@ RSpec.describe 'Live', type: :feature do
     within_window(other) { other.close }
   end
 
+  it 'measures, notes a spare, leaves a step out, takes somebody new in, counts tools in and sends work home' do
+    open_studio
+    Browser.size(page, 390, 844)
+    visit '/classes/1/live'
+    click_on 'Start the class'
+    5.times { |i|
+      tap_on 'Next', 'Ilse Marrow'
+      expect(page).to have_css('#card-1', text: "#{i + 2} of")
+    }
+    within('#card-1') do
+      fill_in 'Inside, measured', with: '120'
+      click_on 'Check: Ilse Marrow'
+      expect(page).to have_css('.live-advice', text: '120 mm inside: make it')
+      fill_in 'Inside, measured', with: '171'
+      click_on 'Check: Ilse Marrow'
+      expect(page).to have_css('.live-advice', text: 'fits, goes on')
+      find('summary').click
+      click_on 'Used by Ilse Marrow'
+    end
+    expect(page).to have_text('Spares used:')
+    expect(page).to have_text(/Everybody finishes in \d+ of 100, now \d+/, wait: 30)
+    click_on 'Leave it out', match: :first
+    expect(page).to have_css('.taps li', text: 'Left out by everybody', visible: :all)
+    find('#new-fold summary').click
+    within('#new-here') { click_on 'Give a seat and a kit' }
+    expect(page).to have_css('#new-here .field-error')
+    within('#new-here') do
+      fill_in 'Name', with: 'Quillon Farrow'
+      fill_in 'Wrist, measured', with: '172'
+      click_on 'Give a seat and a kit'
+    end
+    expect(page).to have_css('.live-card', text: 'Quillon Farrow')
+    find('#tools-fold summary').click
+    click_on 'One is back', match: :first
+    expect(page).to have_css('#tools-fold li', text: /1 of|all back/)
+    visit '/classes/1/home'
+    expect(page).to have_css('.home-sheet', count: 13).and have_css('.home-sheet svg.code', count: 13)
+    visit '/classes/1/screen'
+    expect(page).to have_no_text('Ilse Marrow')
+    expect(page).to be_axe_clean
+  end
+
+  it 'can be practised on a pretended evening whose people go on by themselves' do
+    open_studio
+    visit '/classes/1/live'
+    click_on 'Practise first, on a pretended evening'
+    expect(page).to have_text('This is a practice evening')
+    expect(page).to have_css('.live-clock', text: /18:3[1-9]/, wait: 20)
+    expect(@studio.live_events.of(1)).to eq([])
+  end
+
   it 'keeps taps that are made without a connection, and sends each once when it is back' do
     open_studio
     visit '/classes/1/live'

@@ -10,16 +10,30 @@ module Web
 
       # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths,
       # nil before it is known
-      Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first)
+      # look: whether the step is a checkpoint · advice: words for what was measured there, nil before
+      # trouble: words for what goes wrong at the step · optional: whether it may be left out
+      Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first, :look,
+        :advice, :trouble, :notes)
+      # Those at one table, in order.
+      Table = Core::Value.define(:number, :cards)
+      # A step that could be left out. chance: hundredths then, nil before it is known
+      Lever = Core::Value.define(:step, :words, :people, :chance)
+      # What comes next by the clock.
+      Next = Core::Value.define(:at, :words, :late)
+      # A tool to be counted in. missing: how many are not back
+      ToolIn = Core::Value.define(:key, :name, :all, :back)
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
       Tap = Core::Value.define(:key, :words)
 
       UNDOABLE = 20
 
-      attr_reader :unit
+      attr_reader :unit, :draft
 
-      def initialize(result, evening, forecasts, now, unit)
+      # @param draft [Draft, nil] of somebody new, as it was refused @param practice [Boolean]
+      def initialize(result, evening, forecasts, now, unit, draft: nil, practice: false)
+        @draft = draft
+        @practice = practice
         @result = result
         @plan = result.plan
         @evening = evening
@@ -34,6 +48,26 @@ module Web
 
       def title
         @result.workshop.title
+      end
+
+      attr_reader :plan, :evening
+
+      def practice?
+        @practice
+      end
+
+      def body
+        @plan.design.body
+      end
+
+      # @return [Boolean] whether those who come are measured for this piece
+      def measured?
+        body != :own
+      end
+
+      # @return [Integer] kits that were made up for whoever comes without having signed up
+      def kits_over
+        @result.workshop.supply.extra_kits
       end
 
       def state
@@ -78,16 +112,69 @@ module Web
 
       # @return [Array<Need>]
       def needs
-        Core::Live::Attention.new(@plan, @evening, @now).needs.map do |need|
+        Core::Live::Attention.new(@plan, @evening, @now, welcome: @result.inputs.calibration.welcome_minutes).needs.map do |need|
           person = @evening.people.fetch(need.person)
           Need.new(key: need.person, name: name(need.person), code: need.code, trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
             words: say("live.#{need.code}", minutes: need.minutes.floor, step: first_sentence(step_words(person.task.step))))
         end
       end
 
-      # @return [Array<Card>] in seating order
-      def cards
-        @plan.people.select(&:fitted?).map { |one| card(one, @evening.people.fetch(one.attendee.key)) }
+      # @return [Array<Table>] as people sit in the room
+      def tables
+        by_key = @plan.people.select(&:fitted?).to_h { |one| [one.attendee.key, one] }
+        @plan.room.seats.group_by(&:table).sort.map do |number, seats|
+          Table.new(number: number + 1, cards: seats.sort_by(&:seat).filter_map { |seat|
+            one = by_key[seat.attendee.key]
+            card(one, @evening.people.fetch(one.attendee.key)) if one
+          })
+        end
+      end
+
+      # @return [Array<Lever>]
+      def levers
+        return [] unless @evening.running?
+
+        Core::Live::Levers.of(@evening).map do |lever|
+          then_ = @forecasts.without(id, lever.step.key)
+          Lever.new(step: lever.step.key, words: first_sentence(step_words(lever.step)), people: lever.people, chance: then_ && hundredths(then_.chance))
+        end
+      end
+
+      # @return [Integer, nil] hundredths
+      def chance_now
+        forecast && hundredths(forecast.chance)
+      end
+
+      # @return [Array<Next>] what comes next by the plan's clock
+      def coming
+        planned = @result.forecast or return []
+        minute = @evening.minute(@now)
+        lines = Core::Session::RunSheet.new(@plan, planned, @result.inputs.calibration).lines
+        ahead = lines.select { |line| line.minute >= minute && %i[demonstration break clearing end].include?(line.code) }.first(2)
+        (ahead + latest_starts(lines, minute)).map { |line| shown(line, minute) }
+      end
+
+      # @return [Array<(String, String)>] spares that are held back, by key
+      def spares
+        @plan.spares.keys.select { |part| @plan.held_back(part).positive? }.map { |part| [part.key, part.name] }
+      end
+
+      # @return [Array<String>] spares that were used
+      def spares_used
+        @evening.people.values.flat_map { |person| person.spares.map { |key| "#{@plan.table.parts[key]&.name || key} for #{name(person.key)}" } }
+      end
+
+      # @return [Array<ToolIn>] blades and needles first, then what is shared
+      def tools_in
+        @plan.tools.sort_by { |need| [need.tool.counted ? 0 : 1, need.tool.name] }.map do |need|
+          all = [need.on_hand, need.needed].min
+          ToolIn.new(key: need.tool.key, name: need.tool.name, all: all, back: [@evening.tools_in[need.tool.key], all].min)
+        end.select { |tool| tool.all.positive? }
+      end
+
+      # @return [Array<String>] who takes work home
+      def going_home
+        @evening.people.values.reject(&:done?).select(&:here).map { |person| name(person.key) }
       end
 
       # @return [Array<Tap>] the newest first
@@ -98,6 +185,21 @@ module Web
       end
 
       private
+
+      # Steps that hardly anybody would finish who began them later.
+      def latest_starts(lines, minute)
+        lines.select { |line| line.latest && line.latest >= minute }.min_by(1, &:latest)
+      end
+
+      def shown(line, minute)
+        by = line.code == :step
+        at = by ? line.latest : line.minute
+        words = say("coming.#{line.code}", technique: line.technique ? line.technique.name : '', step: line.step ? first_sentence(step_words(line.step)) : '')
+        Next.new(at: (@result.workshop.start + at).to_s, words: words, late: at - minute < SOON)
+      end
+
+      # Minutes before something that is shown as close.
+      SOON = 5
 
       # What must be told apart at arm's length; the card has the whole.
       def first_sentence(words)
@@ -119,7 +221,21 @@ module Web
           all: person.tasks.size,
           step: task && step_words(task.step), minutes: minutes.floor, usual: task && task.minutes.ceil,
           share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
-          chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?)
+          chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
+          look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person),
+          trouble: task ? task.technique.faults.map { |fault| fault_words(fault) } : [], notes: notes(one.attendee))
+      end
+
+      # @return [String, nil] what to do about the length that was measured
+      def advice(one, person)
+        measured = person.measured or return
+        change = Core::Sizing::TryOn.advice(one.piece, @plan.table, measured)
+        change ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.fits', measured: measured)
+      end
+
+      # @return [String] what to mind, in a word or two
+      def notes(attendee)
+        attendee.flags.reject { |flag| flag == :other_allergy }.map { |flag| say("flags.#{flag}") }.join(', ')
       end
 
       def chance_of(person)

@@ -77,6 +77,11 @@ module Web
         person.try_on(plan.table).map { |change| try_on_words(change) }
       end
 
+      # @return [String, nil] from when it may be worn, where something must cure first
+      def wear_words(person)
+        say('wear_from', date: (workshop.date + 1).strftime('%A %-d %B')) if person.cures?
+      end
+
       def cautions(task)
         (task.technique.cautions + task.step.cautions).uniq.map { |caution| say("cautions.#{caution}") }
       end

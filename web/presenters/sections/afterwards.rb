@@ -49,7 +49,7 @@ module Web
         private
 
         def evening
-          @evening ||= Core::Live::Evening.of(plan, @reading.live_events)
+          @evening ||= Core::Live::Evening.new(plan, @reading.live_events)
         end
 
         def name_of(ordered)
