@@ -180,7 +180,11 @@ module Hostile
     'POST /techniques/paces' => %w[pace_1 pace_5 welcome_minutes quick slow between learning help help_minutes],
     'GET /classes/:id/projects' => %w[level price body technique at],
     'GET /classes/:id/live' => %w[at],
-    'POST /classes/:id/live' => %w[kind key person undoes at],
+    'POST /classes/:id/live' => %w[kind key person undoes at detail],
+    'POST /classes/:id/live/people' => %w[name measure body level notes once],
+    'POST /classes/:id/practice' => %w[once],
+    'GET /classes/:id/screen' => [],
+    'GET /classes/:id/home' => %w[person],
     'GET /classes/:id/log.csv' => [],
     'GET /techniques/learnt' => [],
     'POST /techniques/learnt' => %w[technique all],
@@ -194,7 +198,9 @@ module Hostile
     'POST /drafts/:id/back' => %w[at size],
     'POST /drafts/:id/forward' => %w[at size],
     'POST /drafts/:id/settings' => %w[name body ease wraps made tails note state at size],
-    'POST /drafts/:id' => %w[do at to part component construction hung closure name swap state size line tails],
+    'GET /drafts/:id/charts/:at.csv' => [],
+    'POST /drafts/:id' => %w[do at to part component construction where place which own_length closure name swap state size line tails letter row strand
+                             rows chart work path],
     'POST /drafts/:id/save' => %w[at],
     'POST /drafts/:id/discard' => [],
     'POST /settings/unit' => %w[unit back],
@@ -205,13 +211,17 @@ module Hostile
     'POST /jobs/:job/stop' => [],
     'GET /jobs/:job/file' => []
   }.freeze
-  DO = %w[set add drop close colourway drop_colourway insert earlier later more fewer remove group ungroup fill carry].freeze
+  DO = %w[set add drop close colourway drop_colourway insert earlier later more fewer remove group ungroup fill carry hang chart_begin chart_paint chart_insert chart_remove chart_mirror
+          chart_spiral chart_shift chart_colour chart_drop_colour chart_strands chart_write].freeze
   GOOD = {
     'do' => DO,
     'project' => %w[comet_tail quiet_sky evening_star],
     'supplier' => %w[stall post_findings],
-    'construction' => %w[strung stations findings],
-    'at' => ['front.pattern', 'front.pattern.0', 'ring_end.parts.0', 'front.line'],
+    'construction' => Core::Construction::Registry.keys.map(&:to_s),
+    'where' => %w[path centre chosen apart],
+    'which' => %w[each every_2 last middle],
+    'kind' => Core::Live::Event::KINDS.map(&:to_s),
+    'at' => ['front.pattern', 'front.pattern.0', 'ring_end.parts.0', 'front.line', 'disc_braid.chart', 'disc_braid.chart.0.1', 'findings.parts.0'],
     'revision' => %w[1 2 3],
     'table' => %w[parts lines tools techniques glitter],
     'place' => %w[plan kits evening afterwards],

@@ -25,6 +25,19 @@ module Core
 
       module_function
 
+      # @param parts [Array<#part, #count>] @param cuts [Array<Construction::Cut>] what a thing is made of
+      # @return [Float, nil] milligrams; nil when something is not known
+      def of_work(parts, cuts)
+        each = parts.map { |use| milligrams(use.part)&.*(use.count) } + cuts.map { |cut| of_line(cut) }
+        each.sum unless each.any?(&:nil?)
+      end
+
+      # What stays in the piece: tails are cut off.
+      def of_line(cut)
+        density = DENSITIES[cut.line.material] or return
+        Math::PI / 4 * (cut.line.thickness.to_mm**2) * (cut.body + cut.consumption).to_mm * density * cut.count
+      end
+
       # @param part [Part] @return [Float, nil] milligrams; nil when neither weight nor material is known
       def milligrams(part)
         return part.mass_mg.to_f if part.mass_mg

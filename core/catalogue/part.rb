@@ -13,13 +13,14 @@ module Core
     # nickel_free: nil when not known
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # quarter_turned: whether its two eyes stand a quarter turn apart, as a ring's neighbours do
+    # holds_grams: what a magnetic clasp holds, nil when not known
     # made: key of the component that is made apart as this part, nil for what is bought
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
       lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
-      faces_with: nil, quarter_turned: false, made: nil
+      faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)

@@ -43,7 +43,7 @@ module Core
 
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: :bead, along: work_up.lengths.beaded, outer: outer,
-          hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C', material: wire.material)
+          hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C')
       end
 
       private

@@ -48,7 +48,7 @@ module Core
 
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: loop_across(large), hole: small, wire: wire.thickness,
-          form: :drop, colour: wire.colour, mark: 'F', material: wire.material)
+          form: :drop, colour: wire.colour, mark: 'F')
       end
 
       private

@@ -43,7 +43,7 @@ module Core
 
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: across_all, hole: eye, wire: wire.thickness,
-          soldered: !opening, form: :connector, colour: wire.colour, mark: 'J', material: wire.material)
+          soldered: !opening, form: :connector, colour: wire.colour, mark: 'J')
       end
 
       private

@@ -36,8 +36,7 @@ module Core
       def as_part(work_up, **identity)
         outermost = [parts.first, parts.last]
         Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: parts.map(&:outer).max, hole: parts.first.hole,
-          wire: outermost.map(&:bite).max, soldered: outermost.none?(&:opens?), form: :chain, colour: parts.first.colour, mark: 'L',
-          material: parts.first.material)
+          wire: outermost.map(&:bite).max, soldered: outermost.none?(&:opens?), form: :chain, colour: parts.first.colour, mark: 'L')
       end
 
       private

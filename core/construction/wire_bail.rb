@@ -41,7 +41,7 @@ module Core
 
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: button.outer, hole: bail, wire: wire.thickness,
-          form: :drop, colour: button.colour, mark: button.mark, material: button.material)
+          form: :drop, colour: button.colour, mark: button.mark)
       end
 
       private

@@ -56,7 +56,7 @@ module Core
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, along: work_up.lengths.beaded, outer: widest,
           hole: inner, wire: wire.thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
-          mark: beads.first.mark, material: wire.material, mass_mg: mass, quarter_turned: quarter_turned)
+          mark: beads.first.mark, quarter_turned: quarter_turned)
       end
 
       private
@@ -118,11 +118,6 @@ module Core
 
       def eye_element(kind)
         Element.new(along: standing(kind), height: (inner / 2) + thickness, width: inner + (thickness * 2), profile: :pointed)
-      end
-
-      def mass
-        each = beads.map { |bead| Catalogue::Mass.milligrams(bead) }
-        each.none?(&:nil?) ? each.sum : nil
       end
 
       def work_up(_solution, maker)

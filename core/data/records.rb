@@ -7,7 +7,7 @@ module Core
       PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
         soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
-        malleable: :boolean, magnetic: :boolean, faces_with: :symbol)
+        malleable: :boolean, magnetic: :boolean, faces_with: :symbol, holds_grams: :integer)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
         rated_load_grams: :integer,
         reel_length: :length, material: :text, give: :integer)

@@ -14,7 +14,7 @@ module Core
                     Rules::CanAssemble,
                     Rules::ElasticSuits,
                     Rules::FacesFront].freeze
-      PIECE_RULES = [Rules::WireSuits, Rules::LineBears].freeze
+      PIECE_RULES = [Rules::WireSuits, Rules::LineBears, Rules::ClaspHolds].freeze
       KEYS = [*JOIN_RULES, *PIECE_RULES, Rules::SuitsPerson].map(&:key).freeze
 
       # @param table [Catalogue::Table] @param open_rings [Symbol] :warn or :forbid

@@ -147,8 +147,9 @@ module Core
         refuse_length(component, solution) if solution.is_a?(OutOfReach)
         @makes[member] = solution
         work_up = member.construction.make(solution, Construction::Maker.new)
-        member.construction.as_part(work_up, key: component.part_key, name: component.key.tr('_', ' '), made: component.key) ||
-          refuse(component, [Construction::Problem.new(at: ['apart'], code: :cannot_be_made_apart)])
+        part = member.construction.as_part(work_up, key: component.part_key, name: component.key.tr('_', ' '), made: component.key) ||
+               refuse(component, [Construction::Problem.new(at: ['apart'], code: :cannot_be_made_apart)])
+        part.with(mass_mg: Catalogue::Mass.of_work(work_up.parts, work_up.cuts), material: nil)
       end
 
       def refuse_cycle(component)

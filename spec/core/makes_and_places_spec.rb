@@ -118,6 +118,17 @@ RSpec.describe 'Pieces made of pieces' do
     end
   end
 
+  # Twenty-five 8 mm glass rounds weigh about 16.8 g (sphere of 0.268 cm³ × 2.5, CRC Handbook): five times that is 84 g.
+  { 100 => :fits, 70 => :will_not, nil => :unknown }.each do |holds, status|
+    it "judges a magnetic clasp that holds #{holds.inspect} g #{status}" do
+      glass = { 'round_8' => part('round_8', 8, material: 'glass'), 'magnet' => part('magnet', 12, 7, kind: :clasp, magnetic: true, holds_grams: holds, mass_mg: 1) }
+      table = sample_table.with(parts: sample_table.parts.merge(glass).merge('crimp' => part('crimp', 2, kind: :crimp, mass_mg: 1)))
+      piece = Core::Sizing::Blueprint.new(design(strung(mirror: false), component('end', :findings, parts: pattern('magnet'))), table)
+        .fit(mm(175), Core::Construction::Maker.new)
+      expect(Core::Fit::Check.new(table).piece(piece).find { |finding| finding.rule == :clasp_holds }.status).to eq(status)
+    end
+  end
+
   it 'keeps what hangs on an item with it when the pattern changes' do
     whole = design(strung(pattern: [{ 'part' => 'seed' }, *pattern({ fill: ['round_8'] })]), charm('front.pattern.1.0@each'))
     edit = Core::Project::Edit.new(whole)

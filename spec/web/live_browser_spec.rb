@@ -74,7 +74,9 @@ RSpec.describe 'Live', type: :feature do
     click_on 'One is back', match: :first
     expect(page).to have_css('#tools-fold li', text: /1 of|all back/)
     visit '/classes/1/home'
-    expect(page).to have_css('.home-sheet', count: 13).and have_css('.home-sheet svg.code', count: 13)
+    expect(page).to have_css('.home-sheet', count: 13)
+    click_on 'This sheet alone, with a code for the telephone', match: :first
+    expect(page).to have_css('.home-sheet', count: 1).and have_css('svg.code')
     visit '/classes/1/screen'
     expect(page).to have_no_text('Ilse Marrow')
     expect(page).to be_axe_clean

@@ -101,7 +101,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
   describe 'techniques, tools and paces' do
     let(:good) do
       {
-        name: 'Wrapped loop',
+        name: 'Spiral loop',
         level: '3',
         seconds: '90',
         demonstration_minutes: '6',
@@ -112,14 +112,14 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     end
 
     def technique
-      studio.catalogue.table.techniques['wrapped_loop']
+      studio.catalogue.table.techniques['spiral_loop']
     end
 
     it 'enters a technique, which the ladder then shows' do
       send_form('/stockroom/techniques', **good)
       expect([technique.seconds, technique.prerequisites, technique.tools.tally]).to eq([90.0, ['ring'], { 'flat_pliers' => 2 }])
       get '/techniques?class=1'
-      expect(page).to include('Wrapped loop', 'Ilse Marrow and 3 more')
+      expect(page).to include('Spiral loop', 'Ilse Marrow and 3 more')
     end
 
     {
@@ -130,7 +130,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     }.each do |fields, message|
       it "answers #{fields} with #{message.inspect}, and keeps the rest" do
         send_form('/stockroom/techniques', **good, **fields)
-        expect([last_response.status, page]).to match([422, a_string_including(message, 'Wrapped loop')])
+        expect([last_response.status, page]).to match([422, a_string_including(message, 'Spiral loop')])
       end
     end
 

@@ -4,29 +4,42 @@ module Web
   module Presenters
     # What those take home who have not finished: what is left to do, on paper and as a code that holds the text itself.
     class Home < Print
-      # name · steps: words of what is left · code: SVG
-      Sheet = Core::Value.define(:name, :steps, :care, :code)
+      # name · steps: words of what is left · code: SVG, nil where too many would have to be worked out at once
+      Sheet = Core::Value.define(:key, :name, :steps, :care, :code)
 
-      # @param evening [Core::Live::Evening]
-      def initialize(result, evening, unit:)
+      MOST_CODES = 6
+
+      # @param evening [Core::Live::Evening] @param person [String] key of the only one to show, '' for all
+      def initialize(result, evening, unit:, person: '')
         super(result, unit: unit, seat: '')
         @evening = evening
+        @person = person
       end
 
       # @return [Array<Sheet>] of everybody who has something left
       def sheets
-        @evening.people.values.select { |person| person.here && !person.done? }.map { |person| sheet(person) }
+        @sheets ||= unfinished.map { |person| sheet(person) }
       end
 
       private
+
+      def unfinished
+        @unfinished ||= @evening.people.values.select { |person|
+          person.here && !person.done? && (@person.empty? || person.key == @person)
+        }
+      end
 
       def sheet(person)
         one = plan.person(person.key)
         steps = person.left.map { |task| step_words(task.step) }
         care = wear_words(one)
-        Sheet.new(name: one.attendee.name, steps: steps, care: care,
-          code: Formats::QrSvg.draw([plan.design.name, *steps.each_with_index.map { |words, i| "#{i + 1}. #{words}" }, care].compact.join("\n"),
-            title: "What is left for #{one.attendee.name}, as a code"))
+        Sheet.new(key: person.key, name: one.attendee.name, steps: steps, care: care,
+          code: (code(one, steps, care) if unfinished.size <= MOST_CODES))
+      end
+
+      def code(one, steps, care)
+        numbered = steps.each_with_index.map { |words, i| "#{i + 1}. #{words}" }
+        Formats::QrSvg.draw([plan.design.name, *numbered, care].compact.join("\n"), title: "What is left for #{one.attendee.name}, as a code")
       end
     end
   end

@@ -36,7 +36,8 @@ module Web
         soldered: Field.new(label: 'Soldered or closed', type: :boolean, options: nil),
         nickel_free: Field.new(label: 'Free of nickel', type: :unsure, options: nil),
         malleable: Field.new(label: 'Can be pressed wider by hand', type: :boolean, options: nil),
-        magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil)
+        magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil),
+        holds_grams: Field.new(label: 'Grams a magnetic clasp holds', type: :integer, options: 1..100_000)
       }.freeze
       LINE = {
         name: Field.new(label: 'Name: what it is, by thickness, make-up and colour', type: :text, options: 120, required: true),
