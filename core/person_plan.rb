@@ -41,7 +41,7 @@ module Core
 
     # @return [Array<(Integer, Array<(Catalogue::Part, Integer)>)>] strands with what is loaded on each
     def loading
-      piece.work_ups.values.flat_map(&:loading)
+      piece.work_ups.values.flat_map { |work_up| work_up.loading.value }
     end
 
     # @param table [Catalogue::Table] @return [Array<Sizing::TryOn::Change>] none for what has a size of its own

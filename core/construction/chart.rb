@@ -14,6 +14,7 @@ module Core
       def initialize(palette, rows)
         @palette = palette.freeze
         @rows = rows.freeze
+        @counts = upto.freeze
         freeze
       end
 
@@ -35,9 +36,17 @@ module Core
       # @param beads [Integer] on each strand @return [Array<(Catalogue::Part, Integer)>] over all strands
       def totals(beads)
         full, over = beads.divmod(rows.size)
-        counts = Hash.new(0)
-        rows.each_with_index { |row, i| row.each { |letter| counts[palette.fetch(letter)] += full + (i < over ? 1 : 0) } }
-        counts.to_a.reject { |_, number| number.zero? }
+        palette.filter_map do |letter, part|
+          number = (full * @counts.last.fetch(letter, 0)) + @counts[over].fetch(letter, 0)
+          [part, number] if number.positive?
+        end
+      end
+
+      private
+
+      # @return [Array<Hash{String=>Integer}>] cells of each letter in the first rows, from none to all
+      def upto
+        rows.each_with_object([{}]) { |row, sums| sums << sums.last.merge(row.tally) { |_, a, b| a + b } }
       end
 
       # Reads a chart's data and says everything that is wrong with it at its cell.

@@ -121,7 +121,7 @@ module Core
         totals = chart ? chart.totals(beads) : []
         WorkUp.new(parts: totals.map { |part, many| count(part, many, :bead) } + (cap ? [count(cap, 2, :cap)] : []), cuts: [cut(solution, maker)],
           steps: steps(solution, totals.sum(&:last)), joins: joins, drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-          loading: chart ? (0...number).map { |i| [i + 1, chart.runs(i, beads)] } : [].freeze, ends: ends)
+          loading: chart ? Lazy.new { (0...number).map { |i| [i + 1, chart.runs(i, beads)] } } : Lazy::NOTHING, ends: ends)
       end
 
       def ends

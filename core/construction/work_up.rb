@@ -6,11 +6,11 @@ module Core
     # drawing and printing know of a construction.
     #
     # parts: [PartUse] · cuts: [Cut] · steps: [StepUse] · joins: [Join] · drawing: Lazy of [Shape] · lengths: Lengths
-    # threads: Lazy of Threads that show the way of the thread, nil for none · loading: [(strand, [(part, count)])] in the order of moves,
-    #   empty where nothing is loaded first
+    # threads: Lazy of Threads that show the way of the thread, nil for none · loading: Lazy of [(strand, [(part, count)])] in the
+    #   order of moves, empty where nothing is loaded first
     # ends: {first: End, last: End} where the neighbours on the path attach · anchors: Lazy of [Anchor] where things hang, in order
     WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: Lazy::NOTHING,
-      threads: nil, loading: [].freeze) do
+      threads: nil, loading: Lazy::NOTHING) do
       # @return [Array<Shape>] what it looks like, laid flat
       def layout
         drawing.value

@@ -435,10 +435,10 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         strands = [8, 12, 16].sample(random: random)
         rows = Array.new(random.rand(1..7)) { Array.new(strands) { %w[A B].sample(random: random) }.join }
         work_up = made(:disc_braid, { cord: 'thin', strands: strands.to_s, chart: { 'palette' => { 'A' => 's8', 'B' => 's11' }, 'rows' => rows } }, seeds, target: 180)
-        loaded = work_up.loading.flat_map(&:last).group_by { |bead, _| bead.key }.transform_values { |runs| runs.sum(&:last) }
+        loaded = work_up.loading.value.flat_map(&:last).group_by { |bead, _| bead.key }.transform_values { |runs| runs.sum(&:last) }
         expect(loaded).to eq(counts(work_up))
         expect(loaded.values.sum).to be_within(strands).of(strands * (180 - 24) / (2 * 3.05))
-        expect(work_up.loading.first.last.chunk_while { |a, b| a.first == b.first }.map(&:size)).to all(eq(1))
+        expect(work_up.loading.value.first.last.chunk_while { |a, b| a.first == b.first }.map(&:size)).to all(eq(1))
       end
     end
 
