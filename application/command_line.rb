@@ -13,6 +13,7 @@ module Application
                                            options: --purpose %<purposes>s, --line, --passes, --line2, --passes2, --hole, --outer, --part KEY
         bin/eager-bench list KIND          prints registered keys, one a line; KIND: %<kinds>s
       Schemas of both documents: docs/formats/
+      %<keeping>s
     TEXT
     LISTS = {
       'constructions' => -> { Core::Construction::Registry.keys },
@@ -33,6 +34,7 @@ module Application
       case @arguments
       in ['plan', file] then plan(file)
       in ['fit', *options] then fit(options)
+      in [name, *rest] if KeepingCommands::NAMES.include?(name) then keeping.run(name, rest)
       in ['list', kind] if LISTS.key?(kind) then list(kind)
       in ['--help' | '-h' | 'help'] then say(usage)
       else refuse(usage)
@@ -40,6 +42,10 @@ module Application
     end
 
     private
+
+    def keeping
+      KeepingCommands.new(say: method(:say), refuse: method(:refuse), usual: File.join(EagerBench::ROOT, 'data'))
+    end
 
     def plan(file)
       content = Formats::ClassDocument.read(text_of(file))
@@ -85,7 +91,7 @@ module Application
     end
 
     def usage
-      format(USAGE, kinds: LISTS.keys.join(', '), purposes: Core::Fit::Passage::PURPOSES.keys.join('|'))
+      format(USAGE, keeping: KeepingCommands::USAGE.gsub(/^/, '  ').strip, kinds: LISTS.keys.join(', '), purposes: Core::Fit::Passage::PURPOSES.keys.join('|'))
     end
 
     def say(text)

@@ -207,6 +207,9 @@ module Hostile
     'POST /settings/open-rings' => %w[open_rings back],
     'POST /settings/currency' => %w[currency],
     'POST /settings/theme' => %w[theme back],
+    'GET /safe-keeping' => [],
+    'POST /safe-keeping/copies' => %w[once],
+    'GET /safe-keeping/copies/:name' => [],
     'GET /jobs/:job' => [],
     'POST /jobs/:job/stop' => [],
     'GET /jobs/:job/file' => []

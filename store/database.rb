@@ -25,6 +25,7 @@ module Store
       database = Sequel.connect(adapter: 'sqlite', database: path, foreign_keys: true, max_connections: in_memory ? 1 : 8,
         after_connect: ->(connection) { prepare(connection) })
       database.run('PRAGMA journal_mode = WAL') unless in_memory
+      Backups.new(path).take(:before_upgrade) if !in_memory && outdated?(database)
       migrate(database)
       database
     rescue Sequel::Migrator::Error
@@ -61,6 +62,11 @@ module Store
       Sequel::Migrator.run(database, MIGRATIONS, target: version)
     end
 
+    # @return [Boolean] whether it holds a studio of an older version
+    def outdated?(database)
+      database.table_exists?(:schema_info) && database[:schema_info].get(:version).to_i.positive? && !Sequel::Migrator.is_current?(database, MIGRATIONS)
+    end
+
     # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.
     def prepare_file(path)
       FileUtils.mkdir_p(File.dirname(path))
@@ -70,6 +76,6 @@ module Store
     rescue SystemCallError => e
       raise Unusable.of(e, path)
     end
-    private_class_method :prepare, :prepare_file
+    private_class_method :prepare, :prepare_file, :outdated?
   end
 end

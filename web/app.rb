@@ -54,18 +54,21 @@ module Web
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings
+    register Routes::Keeping
     register Routes::Jobs
 
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
     # @param folder [String] where the label printer leaves its sheets @param runner [Application::Work::Runner] does what is done beside
     #   the pages
     # @param stages [Array<Integer>, nil] see Application::Forecasts @param today [#call] @return [Date]
+    # @param log [Boolean] whether requests are noted in the folder
     # @return [#call] the application with its middleware
-    def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today })
+    def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today }, log: false)
       app = serving(studio, runner, folder, stages, today)
       Rack::Builder.new do
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
+        use RequestLog, (folder if log)
         use RequestLimits
         use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'
@@ -81,6 +84,7 @@ module Web
       Class.new(self) do
         set :studio, studio
         set :runner, runner
+        set :folder, folder
         set :forecasts, forecasts
         set :searches, searches
         set :results, results

@@ -17,6 +17,7 @@ module Web
     # Requests under way are given so long at the end.
     STOP_SECONDS = 5
     SECRET_BYTES = 64
+    LOOK_SECONDS = 3600
     OWNER_ONLY = 0o700
 
     # @param data [String] folder, made when missing @param demo [Boolean] whether a new studio gets the demo's classes
@@ -49,8 +50,9 @@ module Web
       Zeitwerk::Loader.eager_load_all
       runner = Application::Work::Runner.new
       studio = open_studio
-      @app = App.for_studio(studio, secret: secret, folder: @data, runner: runner)
+      @app = App.for_studio(studio, secret: secret, folder: @data, runner: runner, log: true)
       server.run
+      daily_copies
       @lock.rewind
       @lock.truncate(0)
       @lock.write(address)
@@ -59,6 +61,20 @@ module Web
       @output.flush
       wait
       finish(server, runner, studio)
+    end
+
+    # A copy a day, looked after each hour; what keeps it from being taken stands on the page of safe keeping.
+    def daily_copies
+      backups = Store::Backups.new(File.join(@data, 'studio.sqlite3'))
+      Thread.new do
+        loop do
+          backups.take(:daily) if backups.due?
+          sleep LOOK_SECONDS
+        rescue Store::Unusable => e
+          @output.puts e.message
+          sleep LOOK_SECONDS
+        end
+      end
     end
 
     def finish(server, runner, studio)

@@ -7,7 +7,7 @@ require_relative '../browser_helper'
 RSpec.describe 'A walk through every page', type: :feature do
   widths = [390, 820, 1280]
   places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste',
-    '/notes', '/live']
+    '/notes', '/live', '/screen', '/home']
   pages = ['/',
            '/classes/new',
            '/import',
@@ -27,6 +27,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/stockroom/parts/pearl_7_cream',
            '/stockroom/parts/pearl_7_cream/stock',
            '/stockroom/lines/cable_038/stock',
+           '/safe-keeping',
            '/nowhere']
 
   # Counts the points at which a thing that can be clicked is covered by another that is not inside it.

@@ -48,7 +48,7 @@ module Web
       def self.render(app, status, heading, advice)
         app.status status
         app.content_type :html
-        app.page(:error, title: heading, heading: heading, advice: advice)
+        app.page(:error, title: heading, heading: heading, advice: advice, number: status >= 500 ? app.env['eager_bench.request'] : nil)
       end
     end
   end

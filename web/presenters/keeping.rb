@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # The page of safe keeping.
+    class Keeping
+      Copy = Core::Value.define(:name, :at, :reason, :size)
+      Line = Core::Value.define(:status, :words)
+
+      attr_reader :folder
+
+      # @param folder [String] the studio's
+      def initialize(studio, folder)
+        @studio = studio
+        @folder = folder
+      end
+
+      # @return [Array<Copy>]
+      def copies
+        Store::Backups.new(File.join(folder, 'studio.sqlite3')).all.map do |copy|
+          Copy.new(name: copy.name, at: copy.at.strftime('%-d %B %Y, %H:%M'), reason: say("copies.reasons.#{copy.reason}"), size: megabytes(copy.bytes))
+        end
+      end
+
+      # @return [Array<Line>] what the studio's doctor finds
+      def findings
+        Application::Doctor.new(folder).findings.map { |one| Line.new(status: one.status, words: say("doctor.#{one.code}", **one.values)) }
+      end
+
+      def kept
+        Store::Backups::KEEP
+      end
+
+      def states
+        Store::Classes::MOST_STATES
+      end
+
+      private
+
+      def say(key, **values)
+        Formats::Wording.say(key, **values)
+      end
+
+      def megabytes(bytes)
+        format('%.1f MB', bytes / 1_000_000.0)
+      end
+    end
+  end
+end
