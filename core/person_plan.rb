@@ -22,11 +22,14 @@ module Core
        *piece.working.drop(1)]
     end
 
+    # @param task [Session::Task] one of theirs @return [Boolean] whether it is the first of its technique
+    def first_of_technique?(task)
+      tasks.find { |other| other.technique.key == task.technique.key }.equal?(task)
+    end
+
     # @param task [Session::Task] one of theirs @return [Array<Technique::Fault>] what goes wrong, told at a technique's first step
     def faults_at(task)
-      return [] unless tasks.find { |other| other.technique.key == task.technique.key }.equal?(task)
-
-      task.technique.faults.first(PersonPlan::MOST_FAULTS)
+      first_of_technique?(task) ? task.technique.faults.first(PersonPlan::MOST_FAULTS) : []
     end
 
     # @return [Boolean] whether something glued or cemented must cure before it is worn

@@ -4,6 +4,9 @@ module Formats
   module Pdf
     # A page or two for each attendee: their piece drawn to scale, what is in their bag, their steps with their numbers.
     class Handouts < Paper
+      # Of the page's width, for one picture of a technique.
+      PICTURE_SHARE = 0.14
+
       # @param plan [Core::Plan] @param span [Float] the ruler all drawings share, in millimetres
       # @yieldparam share [Float] how many are done
       def initialize(plan, span:, unit: :mm, size: 'A4', &progress)
@@ -68,9 +71,17 @@ module Formats
               rich("<b>Caution:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL)
             }
           }
+          technique(person, task)
           person.faults_at(task).each { |fault| pdf.indent(14) { line(Wording.fault(fault), size: SMALL) } }
           pdf.move_down(2)
         end
+      end
+
+      def technique(person, task)
+        return unless person.first_of_technique?(task) && TechniqueSvg.drawn?(task.technique.key)
+
+        picture = TechniqueSvg.new(task.technique, mirrored: person.attendee.left_handed?)
+        drawing(picture.to_s, share: picture.number * PICTURE_SHARE)
       end
 
       def weaving(person)

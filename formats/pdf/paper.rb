@@ -89,8 +89,9 @@ module Formats
         end
       end
 
-      def drawing(svg)
-        pdf.svg(svg, width: pdf.bounds.width, enable_web_requests: false, fallback_font_name: 'Studio')
+      # @param share [Float] of the page's width
+      def drawing(svg, share: 1.0)
+        pdf.svg(svg, width: pdf.bounds.width * share, enable_web_requests: false, fallback_font_name: 'Studio')
       end
 
       def number_pages

@@ -60,6 +60,13 @@ module Web
         }
       end
 
+      # @return [String, nil] how a technique goes, drawn at its first step; mirrored for a left-hander
+      def technique_drawing(person, task)
+        return unless person.first_of_technique?(task) && Formats::TechniqueSvg.drawn?(task.technique.key)
+
+        Formats::TechniqueSvg.new(task.technique, mirrored: person.attendee.left_handed?).to_s
+      end
+
       # @return [Array<String>] drawings of the way threads take, mirrored for a left-hander
       def thread_ways(person)
         person.thread_ways.map do |threads|

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require_relative '../studio_helper'
+require 'json'
+require 'rexml/document'
+
+RSpec.describe 'Drawings of how it goes' do
+  techniques = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |data| data['key'] } +
+                                       Core::Construction::Registry.techniques.map(&:key)
+
+  it 'shows no technique that nobody has, each well formed, and mirrored for the left hand' do
+    drawn = Formats::TechniqueSvg::DRAWINGS.keys + Formats::TechniqueSvg::ALIKE.keys
+    expect(drawn - techniques).to eq([])
+    drawn.each do |key|
+      skill = Core::Technique::Skill.new(key: key, name: 'A <technique>', level: 1, seconds: 1)
+      right, left = [false, true].map { |mirrored| Formats::TechniqueSvg.new(skill, mirrored: mirrored).to_s }
+      expect([key, REXML::Document.new(right).root.name]).to eq([key, 'svg'])
+      expect([key, left.scan('scale(-1 1)').size]).to eq([key, Formats::TechniqueSvg.new(skill).number])
+      expect(right).not_to match(/class="(line|thin|ring|solid)"/)
+    end
+    expect(techniques.count { |key| Formats::TechniqueSvg.drawn?(key) }).to be >= 30
+  end
+
+  it 'numbers what each thread visits, in order, told apart without colour' do
+    petal = Core::Catalogue::Part.new(key: 'p', name: 'p', kind: :bead, along: Core::Measure::Length.mm(1.5), outer: Core::Measure::Length.mm(2.2))
+    slots = [0, 3, 6].map { |x| Core::Construction::Threads::Slot.new(part: petal, role: :petal, x: x.to_f, y: 0.0) }
+    visits = ->(*numbers) { numbers.map { |slot| Core::Construction::Threads::Visit.new(slot: slot) } }
+    threads = Core::Construction::Threads.new(slots, { 'first' => visits.(0, 1, 2), 'second' => visits.(2) })
+    svg = REXML::Document.new(Formats::ThreadSvg.new(threads, title: 'way').to_s)
+    expect(REXML::XPath.match(svg, '//text').map(&:text)).to eq(%w[1 2 3 1])
+    expect(REXML::XPath.match(svg, '//path').map { |path| path.attributes['stroke-dasharray'] }).to match([nil, be_a(String)])
+    expect(threads.passes).to eq(petal => 2)
+  end
+
+  # Read back by nothing but its own squares: the three finder patterns of ISO/IEC 18004 stand in its corners.
+  it 'draws a code with its finder patterns, however long the text' do
+    ['a', 'Trim both ends. ' * 200].each do |text|
+      svg = Formats::QrSvg.draw(text, title: 'code')
+      size = svg[/viewBox="0 0 (\d+)/, 1].to_i
+      dark = svg.scan(/M(\d+) (\d+)h(\d+)v1/).flat_map { |x, y, width| (0...width.to_i).map { |i| [x.to_i + i, y.to_i] } }
+      [[4, 4], [size - 11, 4], [4, size - 11]].each do |x, y|
+        ring = (0..6).flat_map { |i| [[x + i, y], [x + i, y + 6], [x, y + i], [x + 6, y + i]] }
+        expect((ring - dark).size).to eq(0)
+      end
+    end
+  end
+end
