@@ -31,14 +31,19 @@ module Web
       'add' => ->(design, edit) { added(design, edit) },
       'drop' => ->(_, edit) { edit.drop(string('component')) },
       'close' => ->(design, edit) { closed(design, edit) },
-      'colourway' => ->(design, edit) { string('name').empty? ? design : edit.colourway(string('name')[0, 60], swaps) },
-      'drop_colourway' => ->(_, edit) { edit.drop_colourway(string('name')) }
+      'colourways' => ->(design, _) { coloured(design) },
+      'drop_colourway' => ->(_, edit) { edit.drop_colourway(string('name')) },
+      'recolour' => ->(design, _) { recoloured(design) }
     }.freeze
 
     private
 
     def string(name)
-      @params[name].is_a?(String) ? @params[name][0, LONGEST].dup.force_encoding(Encoding::UTF_8).scrub.delete("\u0000").strip : ''
+      @params[name].is_a?(String) ? clean(@params[name]) : ''
+    end
+
+    def clean(text)
+      text[0, LONGEST].dup.force_encoding(Encoding::UTF_8).scrub.delete("\u0000").strip
     end
 
     def in_pattern(design, edit, name)
@@ -180,10 +185,31 @@ module Web
       closure ? edit.close(closure.first, closure.last, takes_clasp: closure.takes_clasp) : design
     end
 
-    def swaps
-      given = @params['swap'].is_a?(Hash) ? @params['swap'] : {}
-      known = @studio.catalogue.table.parts
-      given.select { |from, to| known.key?(from) && to.is_a?(String) && (to.empty? || known.key?(to)) }.to_h
+    # The grid of colourways: a column for each, by its number.
+    def coloured(design)
+      names = @params['names'].is_a?(Hash) ? @params['names'] : {}
+      names.reduce(design) do |now, (column, name)|
+        name = name.is_a?(String) ? clean(name)[0, 60] : ''
+        name.empty? ? now : Core::Project::Edit.new(now).colourway(name, swaps(column))
+      end
+    end
+
+    # One thing exchanged in every colourway.
+    def recoloured(design)
+      from, to = string('from'), string('to')
+      return design unless item?(from) && item?(to)
+
+      design.colourways.reduce(design) { |now, (name, swaps)| Core::Project::Edit.new(now).colourway(name, swaps.merge(from => to)) }
+    end
+
+    def swaps(column)
+      given = @params['swap'].is_a?(Hash) && @params['swap'][column].is_a?(Hash) ? @params['swap'][column] : {}
+      given.select { |from, to| item?(from) && to.is_a?(String) && (to.empty? || item?(to)) }.to_h
+    end
+
+    def item?(key)
+      table = @studio.catalogue.table
+      table.parts.key?(key) || table.lines.key?(key)
     end
   end
 end

@@ -21,7 +21,9 @@ RSpec.describe Web::Routes::Composer, type: :request do
     { do: 'add', construction: 'woven_air' },
     { do: 'close', closure: 'zip' },
     { do: 'set', component: 'none', line: 'x' },
-    { do: 'colourway', name: 'x', swap: 'y' },
+    { do: 'colourways', names: 'x', swap: 'y' },
+    { do: 'colourways', names: { '0' => '' }, swap: { '0' => 'y' } },
+    { do: 'recolour', from: 'round_8_smoke', to: 'no_such' },
     { do: %w[insert], at: { a: 1 } },
     { at: "front.pattern.0\u0000" }
   ].each do |fields|

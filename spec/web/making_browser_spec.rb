@@ -54,4 +54,23 @@ RSpec.describe 'Composing pieces made of pieces', type: :feature do
     expect(page).to have_no_css('.field-error')
     expect(rows.call.map(&:size).uniq).to eq([12])
   end
+
+  it 'draws colourways side by side, and changes parts and lines of all of them in a grid' do
+    begin_with 'evening_star'
+    before = all('.colourway-row li').size
+    find("#colourway-name-#{before - 1}").fill_in(with: 'Before dawn')
+    find("[aria-label='8 mm round, dusk blue glass in the new colourway']").select('8 mm round, ember red glass')
+    find("[aria-label='0.38 mm coated cable, 19 strands, grey in the new colourway']").select('0.30 mm coated cable, 7 strands, grey')
+    click_on 'Save the colourways'
+    expect(page).to have_css('.colourway-row li', count: before + 1, text: /./).and have_css('.colourway-row svg', count: before + 1)
+    expect(design.colourways['Before dawn']).to eq('round_8_dusk' => 'round_8_ember', 'cable_038' => 'cable_030')
+    select '2 mm disc spacer, silver tone', from: 'In every colourway'
+    select '8/0 seed bead, ink', from: 'becomes'
+    click_on 'Change it everywhere'
+    expect(page).to have_css('#said', text: 'Saved')
+    expect(design.colourways.values.map { |swaps| swaps['spacer_2_silver'] }.uniq).to eq(['seed_8_ink'])
+    select 'Before dawn', from: 'Remove'
+    click_on 'Remove it'
+    expect(page).to have_css('.colourway-row li', count: before)
+  end
 end

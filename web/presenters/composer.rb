@@ -4,7 +4,7 @@ module Web
   module Presenters
     # A design being composed: its drawing at a size, its patterns as rows of items, its settings, and what is wrong where.
     class Composer
-      SECTIONS = %w[strip mat patterns palette count settings].freeze
+      SECTIONS = %w[strip mat patterns palette count settings colourways].freeze
       # Sizes from a small child to a very large adult, in millimetres.
       SIZES = { wrist: 110..270, neck: 260..560, ankle: 170..380, length: 20..400 }.freeze
 
@@ -287,13 +287,23 @@ module Web
         @studio.catalogue.closures.map { |closure| [closure, closure_drawing(closure)] }
       end
 
-      # @return [Array<Core::Catalogue::Part>] parts that stand in the design, whose colour may differ in a colourway
-      def parts_used
-        drawn? ? needs.map(&:part) : []
+      # One colourway beside the others. drawing: SVG, nil where it does not come out · words: why not, or nil
+      Colourway = Core::Value.define(:name, :swaps, :drawing, :words)
+
+      # @return [Array<Colourway>] the first as designed, with no name
+      def colourways
+        [['', {}], *design.colourways].map { |name, swaps| coloured(name, swaps) }
       end
 
-      def alike(part)
-        @library.table.parts.values.select { |other| other.kind == part.kind }
+      # @return [Array<Core::Catalogue::Part, Core::Catalogue::Line>] what stands in the design, and may differ in a colourway
+      def items_used
+        drawn? ? (needs.map(&:part) + cuts.map(&:line)).uniq(&:key) : []
+      end
+
+      # @return [Array<Core::Catalogue::Part, Core::Catalogue::Line>] what can take an item's place
+      def alike(item)
+        table = item.is_a?(Core::Catalogue::Line) ? @library.table.lines : @library.table.parts
+        table.values.select { |other| other.kind == item.kind }
       end
 
       def saved_version
@@ -303,6 +313,16 @@ module Web
       end
 
       private
+
+      def coloured(name, swaps)
+        made = Core::Sizing::Blueprint.new(design, @library.table.in_colourway(swaps)).fit(asked, Core::Construction::Maker.at(2, design.tails), ease: design.added_ease)
+        return Colourway.new(name: name, swaps: swaps, drawing: nil, words: unfitted_words(made)) unless made.is_a?(Core::Sizing::Piece)
+
+        drawing = Formats::PieceSvg.new(made.layout, title: name.empty? ? 'as designed' : name, span_mm: span, unit: unit, ruler: false, labels: false).to_s
+        Colourway.new(name: name, swaps: swaps, drawing: drawing, words: nil)
+      rescue Core::Construction::InvalidParameters => e
+        Colourway.new(name: name, swaps: swaps, drawing: nil, words: e.problems.map { |problem| Formats::Wording.problem(problem, unit: unit) }.uniq.join(' '))
+      end
 
       def below(component, depth)
         hung = design.hung.select { |other| (hanging(other).component || design.path.first&.key) == component.key }

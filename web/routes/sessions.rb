@@ -5,7 +5,7 @@ module Web
     # How a class will go: its settings, its forecast, what would help, and its run sheet.
     module Sessions
       # A print or a file waits so long for a forecast; then it says that it is still being worked out.
-      WAIT_SECONDS = 5
+      WAIT_SECONDS = 3
 
       def self.registered(app)
         app.helpers Waiting
