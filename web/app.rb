@@ -44,6 +44,7 @@ module Web
     register Routes::Kits
     register Routes::Choosing
     register Routes::Live
+    register Routes::Register
     register Routes::Classes
     register Routes::People
     register Routes::Gauge

@@ -107,6 +107,7 @@ module Core
         when :here then person.with(here: true, since: started && event.at) unless person.here
         when :hand then person.with(hand: event.at) if person.here && person.hand.nil?
         when :helped then person.with(hand: nil) if person.hand
+        when :finished then person.with(place: person.tasks.size, since: event.at, hand: nil) if person.here
         when :measured then measured(person, event.detail)
         when :spare then person.with(spares: person.spares + [event.detail]) if person.here
         when :next then step(person, 1, event.at) if person.here && !person.done?

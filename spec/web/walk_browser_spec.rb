@@ -28,6 +28,8 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/stockroom/parts/pearl_7_cream/stock',
            '/stockroom/lines/cable_038/stock',
            '/safe-keeping',
+           '/people',
+           '/classes/2/people/known',
            '/nowhere']
 
   # Counts the points at which a thing that can be clicked is covered by another that is not inside it.

@@ -29,6 +29,24 @@ module Web
           evening.started.nil? ? [] : evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_words(person.task.step)}" }
         end
 
+        # @return [Boolean] whether it can be written down by hand: nothing was tapped, or only by hand
+        def by_hand?
+          @reading.live_events.all? { |event| event.key.start_with?(ByHandForm::MARK) }
+        end
+
+        # @return [Array<(String, String, String, String)>] key, name, time as written, and what is wrong with it
+        def by_hand
+          typed = draft(:by_hand)
+          plan.people.select(&:fitted?).map do |person|
+            key = person.attendee.key
+            [key, person.attendee.name, typed ? typed.values[key].to_s : written(key), typed&.error(key)]
+          end
+        end
+
+        def ends
+          workshop.ends
+        end
+
         # @return [String] what was planned against what it took, in hundredths of the longer of the two
         def bar(row)
           longest = record.flat_map { |one| [one.planned, one.taken] }.max
@@ -47,6 +65,11 @@ module Web
         end
 
         private
+
+        def written(key)
+          minute = Core::Live::Record.new(evening).finished[key]
+          minute ? (workshop.start + minute).to_s : ''
+        end
 
         def evening
           @evening ||= Core::Live::Evening.new(plan, @reading.live_events)

@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # People across classes: everybody once, taken into a new class, exported or erased; and a class once more.
+    module Register
+      def self.registered(app)
+        app.helpers Knowing
+        listing(app)
+        choosing(app)
+        app.post('/classes/:id/repeat') { redirect to(once { repeated(id) }), 303 }
+        app.post('/classes/:id/by-hand') do
+          form = Presenters::ByHandForm.new(result(id), params)
+          next refuse(id, :by_hand, form.draft) unless form.valid?
+
+          studio.live_events.append_all(id, form.events(result(id).live_events))
+          tell('Written down. Send it again to correct it.')
+          redirect to("/classes/#{id}/afterwards#afterwards"), 303
+        end
+      end
+
+      def self.listing(app)
+        app.get('/people') { page(:register, title: 'People', register: Presenters::Register.new(known_people, unit)) }
+        app.get('/people/export.json') do
+          person = known(text(:name))
+          content_type :json
+          attachment 'person.json'
+          JSON.pretty_generate('person' => Core::Data::Records::ATTENDEE.write(person.attendee.with(key: '0')),
+            'classes' => person.visits.map { |visit| { 'title' => visit.title, 'date' => visit.date.iso8601 } })
+        end
+        app.post('/people/erase') do
+          person = known(text(:name))
+          erase(person)
+          left = named_by(person.attendee.name)
+          tell("#{person.name} is erased from #{person.visits.size == 1 ? 'one class' : "#{person.visits.size} classes"} and all their states." \
+               "#{" The name still stands with #{left.join(', ')}." if left.any?} Copies of the studio still hold them.")
+          redirect to('/people'), 303
+        end
+      end
+
+      def self.choosing(app)
+        app.get('/classes/:id/people/known') do
+          page(:known, title: 'People of earlier classes', register: Presenters::Register.new(known_people, unit, studio.classes.find(id)))
+        end
+        app.post('/classes/:id/people/known') do
+          names = Array(params['names']).grep(String).first(Core::Workshop::MOST_PEOPLE)
+          chosen = known_people.select { |person| names.include?(person.name) }.map { |person| person.attendee.with(colourway: nil) }
+          room = Core::Workshop::MOST_PEOPLE - studio.classes.find(id).state.attendees.size
+          change(id, 'people', adds: true) { |state| state.adding(studio.classes.number(id, chosen.first(room))) }
+        end
+      end
+      private_class_method :listing, :choosing
+
+      # What these routes look up and do.
+      module Knowing
+        # @return [Array<Core::People::Register::Known>]
+        def known_people
+          Core::People::Register.of(studio.classes.all.map { |one| [one.id, one.state.workshop.title, one.state.workshop.date, one.state.attendees] })
+        end
+
+        def known(name)
+          known_people.find { |person| person.name == name } || raise(Store::NotFound.new(:person, name[0, 80]))
+        end
+
+        # @return [Array<String>] people whose notes, or whose guardian, bear the name
+        def named_by(name)
+          known_people.map(&:attendee).select { |one| [one.notes, one.needs.guardian].any? { |text| text.include?(name) } }.map(&:name).uniq
+        end
+
+        # Out of each class, then out of all its states.
+        def erase(person)
+          same = Core::People::Register.method(:of)
+          studio.write do
+            person.visits.each do |visit|
+              state = studio.classes.find(visit.class_id).state
+              key = same.call([[visit.class_id, '', visit.date, state.attendees]]).find { |one| one.name.casecmp?(person.name) }&.attendee&.key or next
+              studio.classes.edit(visit.class_id, studio.classes.find(visit.class_id).revision, 'person_removed') { |now| now.without(key) }
+              studio.classes.erase(visit.class_id, key)
+            end
+          end
+        end
+
+        # The same project and people a week later, who now know what they practised. @return [String] its address
+        def repeated(id)
+          found = result(id)
+          raise Store::NotFound.new(:plan, id) if found.plan.nil?
+
+          evening = Core::Live::Evening.new(found.plan, found.live_events)
+          workshop = found.workshop
+          state = found.state.with(workshop: workshop.with(date: workshop.date + 7), attendees: Core::People::Practised.after(found.plan, evening))
+          "/classes/#{studio.classes.create(state)}"
+        end
+      end
+    end
+  end
+end
