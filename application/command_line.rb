@@ -91,7 +91,8 @@ module Application
     end
 
     def usage
-      format(USAGE, keeping: KeepingCommands::USAGE.gsub(/^/, '  ').strip, kinds: LISTS.keys.join(', '), purposes: Core::Fit::Passage::PURPOSES.keys.join('|'))
+      format(USAGE, keeping: KeepingCommands::USAGE.gsub(/^/, '  ').strip, kinds: LISTS.keys.join(', '),
+        purposes: Core::Fit::Passage::PURPOSES.keys.join('|'))
     end
 
     def say(text)

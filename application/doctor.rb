@@ -59,7 +59,8 @@ module Application
       return Finding.new(code: :no_database, status: :tight, values: { path: @file }) unless File.file?(@file)
 
       checked = Store::Backups.check(@file)
-      Finding.new(code: :"database_#{checked.status}", status: checked.status == :good ? :fits : :will_not, values: { classes: checked.classes, path: @file })
+      Finding.new(code: :"database_#{checked.status}", status: checked.status == :good ? :fits : :will_not,
+        values: { classes: checked.classes, path: @file })
     end
 
     def served

@@ -18,7 +18,8 @@ module Application
 
     # @return [Work::Job]
     def ask
-      @once.ask(digest, title: 'What classes taught', about: [:lessons]) { Tasks::Learn.new(classes: held, calibration: library.calibration) }
+      @once.ask(digest, title: 'What classes taught', about: [:lessons]) { Tasks::Learn.new(classes: held,
+        calibration: library.calibration) }
     end
 
     # @return [Work::Job::State] found: lessons or nil

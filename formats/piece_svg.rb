@@ -257,7 +257,8 @@ module Formats
 
     def marks
       first, *others = @marks.sort_by(&:at)
-      [(mark(first, 'end', -3) if first), *others.map { |mark| runs_over?(mark) ? mark(mark, 'end', -3, LIFT) : mark(mark, 'start', 3) }].join
+      [(mark(first, 'end', -3) if first), *others.map { |mark| runs_over?(mark) ? mark(mark, 'end', -3,
+        LIFT) : mark(mark, 'start', 3) }].join
     end
 
     # A second row of words, where there is no room for them to the right.

@@ -22,7 +22,8 @@ module Formats
     CRIMP = [
       LINE.('M1 14H31') + TUBE.(14),
       LINE.('M1 13H22C29 13 29 10 33 10A4 4 0 0 1 33 18C29 18 29 15 22 15H5') + TUBE.(14) + RING.(34, 14, 4),
-      LINE.('M1 13H22C29 13 29 10 33 10A4 4 0 0 1 33 18C29 18 29 15 22 15H5') + TUBE.(14, 12, 6, 4) + RING.(34, 14, 4) + JAW.('M12 6L17 11L22 6M12 22L17 17L22 22')
+      LINE.('M1 13H22C29 13 29 10 33 10A4 4 0 0 1 33 18C29 18 29 15 22 15H5') + TUBE.(14, 12, 6, 4) + RING.(34, 14,
+      4) + JAW.('M12 6L17 11L22 6M12 22L17 17L22 22')
     ].freeze
     # {technique key => pictures in order}
     DRAWINGS = {
@@ -31,36 +32,54 @@ module Formats
       'rounded_crimp' => [*CRIMP, LINE.('M1 13H39M1 15H39') + TUBE.(16, 11.5, 6, 5) + JAW.('M13 7A8 8 0 0 1 25 7M13 21A8 8 0 0 0 25 21')],
       'folded_crimp' => [*CRIMP.first(2), TUBE.(14, 8, 12, 12) + THIN.('M20 8v12') + BEAD.(17, 14, 1) + BEAD.(23, 14, 1),
                          TUBE.(16, 9, 8, 10) + BEAD.(18.5, 14, 1) + BEAD.(21.5, 14, 1) + JAW.('M8 14h6M32 14h-6')],
-      'crimp_cover' => [LINE.('M1 14H39') + TUBE.(18, 12, 4, 4) + THIN.('M13 9A7 7 0 1 0 27 9'), LINE.('M1 14H39') + BEAD.(20, 14, 6) + JAW.('M20 3v4M20 25v-4')],
-      'clamshell' => [LINE.('M1 14H22') + TUBE.(18, 12, 4, 4) + THIN.('M16 8A7 7 0 0 0 16 20M26 8A7 7 0 0 1 26 20'), LINE.('M1 14H14') + BEAD.(20, 14, 6) + RING.(32, 14, 3) + THIN.('M26 14h3')],
-      'clamshell_knot' => [LINE.('M1 14H18C24 8 26 20 20 18C16 16 18 10 24 12') + THIN.('M14 7A8 8 0 0 0 14 21'), LINE.('M1 14H14') + BEAD.(20, 14, 6) + RING.(32, 14, 3) + THIN.('M26 14h3')],
-      'ring' => [RING.(20, 14, 8) + THIN.('M20 4v4') + JAW.('M4 14h7M36 14h-7'), RING.(20, 14, 8) + THIN.('M18 4v4M22 6v4') + MOVE.('M26 4c3 1 4 3 4 5') + JAW.('M4 16h7M36 12h-7'),
+      'crimp_cover' => [LINE.('M1 14H39') + TUBE.(18, 12, 4, 4) + THIN.('M13 9A7 7 0 1 0 27 9'),
+      LINE.('M1 14H39') + BEAD.(20, 14, 6) + JAW.('M20 3v4M20 25v-4')],
+      'clamshell' => [LINE.('M1 14H22') + TUBE.(18, 12, 4, 4) + THIN.('M16 8A7 7 0 0 0 16 20M26 8A7 7 0 0 1 26 20'),
+      LINE.('M1 14H14') + BEAD.(20, 14, 6) + RING.(32, 14, 3) + THIN.('M26 14h3')],
+      'clamshell_knot' => [LINE.('M1 14H18C24 8 26 20 20 18C16 16 18 10 24 12') + THIN.('M14 7A8 8 0 0 0 14 21'),
+      LINE.('M1 14H14') + BEAD.(20, 14, 6) + RING.(32, 14, 3) + THIN.('M26 14h3')],
+      'ring' => [RING.(20, 14, 8) + THIN.('M20 4v4') + JAW.('M4 14h7M36 14h-7'),
+      RING.(20, 14, 8) + THIN.('M18 4v4M22 6v4') + MOVE.('M26 4c3 1 4 3 4 5') + JAW.('M4 16h7M36 12h-7'),
                  RING.(20, 14, 8) + THIN.('M20 5v2')],
-      'split_ring' => [RING.(20, 14, 8) + RING.(20.8, 14, 8) + JAW.('M20 2l-2 5h4z'), RING.(20, 14, 8) + RING.(20.8, 14, 8) + RING.(20, 4, 3) + MOVE.('M26 5c4 2 5 6 3 9')],
-      'opening_eye' => [RING.(20, 12, 6) + THIN.('M20 18v8') + MOVE.('M27 10l6 -3') + JAW.('M20 6v-5'), RING.(20, 12, 6) + THIN.('M20 18v8') + RING.(24, 5, 4)],
-      'overhand_knot' => [LINE.('M1 18H16C30 18 30 6 20 6C10 6 12 16 24 20'), LINE.('M2 20H14C28 20 30 6 20 6C10 6 11 20 22 14L37 8') + MOVE.('M33 4l5 1m-3 2l3 -2'),
+      'split_ring' => [RING.(20, 14, 8) + RING.(20.8, 14, 8) + JAW.('M20 2l-2 5h4z'),
+      RING.(20, 14, 8) + RING.(20.8, 14, 8) + RING.(20, 4, 3) + MOVE.('M26 5c4 2 5 6 3 9')],
+      'opening_eye' => [RING.(20, 12, 6) + THIN.('M20 18v8') + MOVE.('M27 10l6 -3') + JAW.('M20 6v-5'),
+      RING.(20, 12, 6) + THIN.('M20 18v8') + RING.(24, 5, 4)],
+      'overhand_knot' => [LINE.('M1 18H16C30 18 30 6 20 6C10 6 12 16 24 20'),
+      LINE.('M2 20H14C28 20 30 6 20 6C10 6 11 20 22 14L37 8') + MOVE.('M33 4l5 1m-3 2l3 -2'),
                           LINE.('M1 14H17M23 14H39') + BEAD.(20, 14, 3.2) + BEAD.(28, 14, 5) + MOVE.('M14 8l5 3')],
-      'barrel_knot' => [LINE.('M1 20H36M36 20C40 12 30 10 28 14'), LINE.('M1 18H39') + THIN.('M12 12l3 12M16 12l3 12M20 12l3 12') + LINE.('M24 12C30 6 36 10 34 18'),
+      'barrel_knot' => [LINE.('M1 20H36M36 20C40 12 30 10 28 14'),
+      LINE.('M1 18H39') + THIN.('M12 12l3 12M16 12l3 12M20 12l3 12') + LINE.('M24 12C30 6 36 10 34 18'),
                         LINE.('M1 14H12M28 14H39') + TUBE.(12, 10, 16, 8) + THIN.('M15 10l2 8M19 10l2 8M23 10l2 8')],
-      'elastic_knot' => [LINE.('M1 8C14 8 24 20 39 20') + LINE.('M1 20C14 20 24 8 39 8'), LINE.('M1 8C12 8 14 20 20 14C26 8 28 20 39 20') + LINE.('M1 20C12 20 14 8 20 14C26 20 28 8 39 8'),
+      'elastic_knot' => [LINE.('M1 8C14 8 24 20 39 20') + LINE.('M1 20C14 20 24 8 39 8'),
+      LINE.('M1 8C12 8 14 20 20 14C26 8 28 20 39 20') + LINE.('M1 20C12 20 14 8 20 14C26 20 28 8 39 8'),
                          LINE.('M1 14H15M25 14H39') + BEAD.(20, 14, 4) + MOVE.('M8 8h-5m2 -2l-2 2l2 2M32 8h5m-2 -2l2 2l-2 2')],
-      'simple_loop' => [LINE.('M20 27V10') + BEAD.(20, 21, 5), LINE.('M20 27V14H34') + BEAD.(20, 21, 5), LINE.('M20 27V14H26C32 14 30 4 24 5') + BEAD.(20, 21, 5) + JAW.('M25 9h3'),
+      'simple_loop' => [LINE.('M20 27V10') + BEAD.(20, 21, 5), LINE.('M20 27V14H34') + BEAD.(20, 21, 5),
+      LINE.('M20 27V14H26C32 14 30 4 24 5') + BEAD.(20, 21, 5) + JAW.('M25 9h3'),
                         LINE.('M20 27V15') + RING.(20, 10, 5) + BEAD.(20, 21, 5)],
-      'wrapped_loop' => [LINE.('M20 27V13H34') + BEAD.(20, 22, 4.5), RING.(20, 9, 4.5) + LINE.('M20 27V13.5H36') + BEAD.(20, 23, 4), RING.(20, 8, 4) + RING.(24, 4, 2.5) + LINE.('M20 27V12H34') + BEAD.(20, 23, 4) + MOVE.('M32 16c-4 3 -10 3 -15 0'),
+      'wrapped_loop' => [LINE.('M20 27V13H34') + BEAD.(20, 22, 4.5), RING.(20, 9, 4.5) + LINE.('M20 27V13.5H36') + BEAD.(20, 23, 4),
+      RING.(20, 8, 4) + RING.(24, 4, 2.5) + LINE.('M20 27V12H34') + BEAD.(20, 23, 4) + MOVE.('M32 16c-4 3 -10 3 -15 0'),
                          RING.(20, 6, 4.5) + THIN.('M17 12l6 1M17 14l6 1M17 16l6 1') + LINE.('M20 27V10') + BEAD.(20, 22.5, 4.5)],
       'memory_loop' => [LINE.('M2 20C12 8 26 8 36 16'), LINE.('M2 20C12 8 22 8 28 11') + RING.(32, 14, 4)],
-      'close_coil' => [LINE.('M2 18H38') + LINE.('M10 8V24') + MOVE.('M14 6c4 0 6 3 5 7'), THIN.('M2 18H38') + LINE.('M10 10v14M12.5 10v14M15 10v14M17.5 10v14M20 10v14M22.5 10v8') + MOVE.('M28 12h-4m2 -2l-2 2l2 2')],
+      'close_coil' => [LINE.('M2 18H38') + LINE.('M10 8V24') + MOVE.('M14 6c4 0 6 3 5 7'),
+      THIN.('M2 18H38') + LINE.('M10 10v14M12.5 10v14M15 10v14M17.5 10v14M20 10v14M22.5 10v8') + MOVE.('M28 12h-4m2 -2l-2 2l2 2')],
       'bead_stopper' => [LINE.('M1 14H39') + BEAD.(8) + BEAD.(17) + THIN.('M26 7v14M28 7v14M30 7v14M26 7l4 14')],
-      'twisting_pairs' => [LINE.('M2 10H18C28 10 30 4 34 4M2 18H18C28 18 30 24 34 24') + BEAD.(35, 14, 3.5), LINE.('M2 10C10 10 12 18 18 18C24 18 24 10 30 14M2 18C10 18 12 10 18 10C24 10 24 18 30 14') + BEAD.(33, 14, 3.5)],
-      'whipping' => [LINE.('M2 10H38M2 18H38') + THIN.('M8 14H28A2 2 0 0 1 28 16H8'), LINE.('M2 10H38M2 18H38') + THIN.('M12 7v14M14 7v14M16 7v14M18 7v14M8 14h4M20 14h10'),
+      'twisting_pairs' => [LINE.('M2 10H18C28 10 30 4 34 4M2 18H18C28 18 30 24 34 24') + BEAD.(35, 14, 3.5),
+      LINE.('M2 10C10 10 12 18 18 18C24 18 24 10 30 14M2 18C10 18 12 10 18 10C24 10 24 18 30 14') + BEAD.(33, 14, 3.5)],
+      'whipping' => [LINE.('M2 10H38M2 18H38') + THIN.('M8 14H28A2 2 0 0 1 28 16H8'),
+      LINE.('M2 10H38M2 18H38') + THIN.('M12 7v14M14 7v14M16 7v14M18 7v14M8 14h4M20 14h10'),
                      LINE.('M2 10H38M2 18H38') + THIN.('M12 7v14M14 7v14M16 7v14M18 7v14M20 7v14M22 7v14') + MOVE.('M8 14h-5m2 -2l-2 2l2 2')],
       'round_braid_8' => [RING.(20, 14, 11) + RING.(20, 14, 2.5) + LINE.('M20 3v8M18 3v8M20 25v-8M22 25v-8M9 14h8M31 14h-8') + MOVE.('M25 23c6 -4 6 -14 0 -18'),
                           RING.(20, 14, 11) + RING.(20, 14, 2.5) + LINE.('M20 3v8M22 3v8M20 25v-8M18 25v-8M9 14h8M31 14h-8') + MOVE.('M15 5c-6 4 -6 14 0 18'), RING.(20, 14, 11) + RING.(20, 14, 2.5) + MOVE.('M13 5a11 11 0 0 1 14 0l-1 -3m1 3l-3 0')],
-      'continuous_loop' => [LINE.('M2 24H20') + BEAD.(24, 22, 1.8) + BEAD.(28, 19, 1.8) + BEAD.(30, 14, 1.8) + BEAD.(28, 9, 1.8) + BEAD.(24, 6, 1.8), LINE.('M2 24H20C36 24 34 4 22 5C14 6 16 20 20 24') + BEAD.(29, 19, 1.8) + BEAD.(30, 13, 1.8) + BEAD.(27, 7, 1.8) + BEAD.(21, 6, 1.8),
+      'continuous_loop' => [LINE.('M2 24H20') + BEAD.(24, 22, 1.8) + BEAD.(28, 19, 1.8) + BEAD.(30, 14, 1.8) + BEAD.(28, 9,
+      1.8) + BEAD.(24, 6, 1.8), LINE.('M2 24H20C36 24 34 4 22 5C14 6 16 20 20 24') + BEAD.(29, 19, 1.8) + BEAD.(30, 13, 1.8) + BEAD.(27, 7,
+      1.8) + BEAD.(21, 6, 1.8),
                             LINE.('M2 24H38') + RING.(20, 12, 9) + MOVE.('M16 24c2 4 6 4 8 0')]
     }.freeze
-    ALIKE = { 'station' => 'flat_crimp', 'double_wrapped_loop' => 'wrapped_loop', 'bead_braid_8' => 'round_braid_8', 'bead_braid_12' => 'round_braid_8', 'braid_set_up' => 'round_braid_8',
-      'coil_over_coil' => 'close_coil', 'surgeons_knot' => 'elastic_knot', 'stop_knot' => 'overhand_knot', 'twisting' => 'twisting_pairs' }.freeze
+    ALIKE = { 'station' => 'flat_crimp', 'double_wrapped_loop' => 'wrapped_loop', 'bead_braid_8' => 'round_braid_8',
+      'bead_braid_12' => 'round_braid_8', 'braid_set_up' => 'round_braid_8',
+      'coil_over_coil' => 'close_coil', 'surgeons_knot' => 'elastic_knot', 'stop_knot' => 'overhand_knot',
+      'twisting' => 'twisting_pairs' }.freeze
 
     # @param technique [String] its key @return [Boolean]
     def self.drawn?(technique)
@@ -94,7 +113,8 @@ module Formats
 
     # Told from the attributes, since a sheet of its own is not always there.
     STYLES = { 'line' => 'fill="none" stroke="#12161f" stroke-width="1.1"', 'thin' => 'fill="none" stroke="#12161f" stroke-width="0.6"',
-      'move' => 'fill="none" stroke="#a63a06" stroke-width="0.9"', 'jaw' => 'fill="none" stroke="#12161f" stroke-width="1.8" stroke-linejoin="round"',
+      'move' => 'fill="none" stroke="#a63a06" stroke-width="0.9"',
+      'jaw' => 'fill="none" stroke="#12161f" stroke-width="1.8" stroke-linejoin="round"',
       'solid' => 'fill="#c9cdd6" stroke="#12161f" stroke-width="0.5"', 'ring' => 'fill="none" stroke="#4f5763" stroke-width="1.4"',
       'tube' => 'fill="#c9cdd6" fill-opacity="0.85" stroke="#12161f" stroke-width="0.5"' }.freeze
 

@@ -136,7 +136,8 @@ module Store
 
     # What was asked for stays; of the others the newest.
     def forget
-      all.reject { |kept| kept.reason == :asked }.drop(@keep).each { |kept| [kept.path, "#{kept.path}.sha256"].each { |path| FileUtils.rm_f(path) } }
+      all.reject { |kept| kept.reason == :asked }.drop(@keep).each { |kept| [kept.path,
+        "#{kept.path}.sha256"].each { |path| FileUtils.rm_f(path) } }
     end
   end
 end

@@ -38,7 +38,8 @@ module Web
       return if @log.nil? || App::STATIC.any? { |start| env['PATH_INFO'].start_with?(start) }
 
       took = ((Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000).round
-      @log.info(JSON.generate(at: Time.now.utc.strftime('%FT%TZ'), id: id, route: env['sinatra.route'] || "#{env['REQUEST_METHOD']} ?", status: status,
+      @log.info(JSON.generate(at: Time.now.utc.strftime('%FT%TZ'), id: id, route: env['sinatra.route'] || "#{env['REQUEST_METHOD']} ?",
+        status: status,
         ms: took))
     rescue SystemCallError
       # A full disk must not keep anybody from working.

@@ -2,7 +2,8 @@
 
 module Application
   module Work
-    # Work that is asked for by the digest of all that it is worked out from, and done once for each; what failed or was stopped may be asked for again.
+    # Work that is asked for by the digest of all that it is worked out from, and done once for each; what failed or was stopped may be
+    # asked for again.
     class Once
       # @param runner [Runner] @param most [Integer] answers kept
       def initialize(runner, most)

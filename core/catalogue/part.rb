@@ -47,7 +47,8 @@ module Core
 
       # @return [Array<Symbol>] what contradicts itself among the measures, as wording keys
       def contradictions
-        [(:size_not_positive unless along.positive? && outer.positive?), (:hole_larger_than_part if hole && hole >= outer && !made?)].compact
+        [(:size_not_positive unless along.positive? && outer.positive?),
+          (:hole_larger_than_part if hole && hole >= outer && !made?)].compact
       end
 
       def bead?

@@ -8,8 +8,11 @@ module Core
       takes_hanging
 
       technique 'cutting_chain', name: 'Cutting chain at a link', level: 1, seconds: 30, demonstration_minutes: 1, tools: %w[cutters],
-        cautions: %i[cutting], points: ['Count the links, hang the halves beside each other, then cut.', 'Cut the link after the last one counted.'],
-        goes_wrong: ['The halves differ by a link | counted once | hang them beside each other and take one off | before the clasp is on | 3 | 1 link']
+        cautions: %i[cutting], points: ['Count the links, hang the halves beside each other, then cut.',
+        'Cut the link after the last one counted.'],
+        goes_wrong: [
+          'The halves differ by a link | counted once | hang them beside each other and take one off | before the clasp is on | 3 | 1 link'
+        ]
 
       parameter :chain, :part, of: %i[chain]
       # Chain for a necklace is bought once and halved at a link, each half for one side.
@@ -49,7 +52,8 @@ module Core
       def steps(links)
         values = { links: links, each: links / sides }
         [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values),
-         step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'], checkpoint: true, values: values)]
+         step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'],
+         checkpoint: true, values: values)]
       end
 
       def layout(links)

@@ -67,8 +67,10 @@ module Core
           rows = data['rows'].each_with_index.map { |row, i| row(row, i, palette) }
           return report(%w[rows], :chart_empty) if rows.empty? || rows.first.empty?
 
-          report(%w[rows], :chart_too_large, rows: MOST_ROWS, strands: MOST_STRANDS) if rows.size > MOST_ROWS || rows.first.size > MOST_STRANDS
-          rows.each_with_index { |row, i| report(['rows', i], :strands_differ, first: rows.first.size, here: row.size) if row.size != rows.first.size }
+          report(%w[rows], :chart_too_large, rows: MOST_ROWS,
+            strands: MOST_STRANDS) if rows.size > MOST_ROWS || rows.first.size > MOST_STRANDS
+          rows.each_with_index { |row, i| report(['rows', i], :strands_differ, first: rows.first.size,
+            here: row.size) if row.size != rows.first.size }
           Chart.new(palette, rows) if @problems.empty?
         end
 
@@ -85,7 +87,8 @@ module Core
 
         def row(text, number, palette)
           text.to_s.chars.each_with_index.map do |letter, strand|
-            report(['rows', number, strand], :not_in_palette, letter: letter, row: number + 1, strand: strand + 1) unless palette.key?(letter)
+            report(['rows', number, strand], :not_in_palette, letter: letter, row: number + 1,
+              strand: strand + 1) unless palette.key?(letter)
             letter
           end
         end

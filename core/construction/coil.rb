@@ -11,12 +11,19 @@ module Core
       HOLD_MM = { lean: 15, usual: 25, generous: 40 }.freeze
 
       technique 'close_coil', name: 'Winding a close coil', level: 3, seconds: 120, demonstration_minutes: 5, tools: %w[mandrel cutters],
-        cautions: %i[cutting sharp_tails], points: ['Hold the wire at a right angle to the mandrel.', 'Push each turn against the one before.'],
-        goes_wrong: ['The turns gape | not pushed together while winding | push them together on the mandrel | before it comes off | 2 | 0', 'It does not come off, or seed beads break | wound too tight | turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'],
+        cautions: %i[cutting sharp_tails], points: ['Hold the wire at a right angle to the mandrel.',
+        'Push each turn against the one before.'],
+        goes_wrong: [
+          'The turns gape | not pushed together while winding | push them together on the mandrel | before it comes off | 2 | 0',
+          'It does not come off, or seed beads break | wound too tight | turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
+        ],
         practice: 'Ten turns of scrap wire', practice_minutes: 5
       technique 'coil_over_coil', name: 'Coil over coil', level: 4, seconds: 240, demonstration_minutes: 5, prerequisites: %w[close_coil],
         easier: 'close_coil', tools: %w[mandrel cutters], cautions: %i[cutting sharp_tails],
-        points: ['Wind the coil itself round the mandrel, as if it were wire.'], goes_wrong: ['The first coil is pulled open | pulled while winding | push it together and wind on with less pull | within the turn | 4 | 0'],
+        points: ['Wind the coil itself round the mandrel, as if it were wire.'],
+        goes_wrong: [
+          'The first coil is pulled open | pulled while winding | push it together and wind on with less pull | within the turn | 4 | 0'
+        ],
         practice: 'Three turns of a coil of scrap wire', practice_minutes: 5
 
       parameter :wire, :line
@@ -42,7 +49,7 @@ module Core
       end
 
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: :bead, along: work_up.lengths.beaded, outer: outer,
+        Catalogue::Part.new(**identity, along: work_up.lengths.beaded, outer: outer, kind: :bead,
           hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C')
       end
 
@@ -77,8 +84,10 @@ module Core
 
       def work_up(_solution, maker)
         beads = seed ? first_turns : 0
-        WorkUp.new(parts: beads.zero? ? [] : [count(seed, beads, :seed)], cuts: [cut(maker)], steps: steps(beads), joins: seed ? through(wire, [seed]) : [],
-          drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length, working: [term(:coil, fixed_length, count: first_turns)]))
+        WorkUp.new(parts: beads.zero? ? [] : [count(seed, beads, :seed)], cuts: [cut(maker)], steps: steps(beads),
+          joins: seed ? through(wire, [seed]) : [],
+          drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length,
+          working: [term(:coil, fixed_length, count: first_turns)]))
       end
 
       def cut(maker)
@@ -93,7 +102,8 @@ module Core
            values: { turns: first_turns, mandrel: mandrel }),
          (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, 6), Rational(1, 2)].max, after: %w[wind],
            values: { turns: second_turns, mandrel: second_mandrel }) if second_turns.positive?),
-         step('trim', 'trimming', 2, after: [second_turns.positive? ? 'wind_again' : 'wind'], checkpoint: true, cautions: %i[cutting sharp_tails])].compact
+         step('trim', 'trimming', 2, after: [second_turns.positive? ? 'wind_again' : 'wind'], checkpoint: true,
+         cautions: %i[cutting sharp_tails])].compact
       end
 
       # Seen from the side each turn is a slanting stroke.
@@ -103,7 +113,8 @@ module Core
         strokes = (0...number).map { |i| stroke(((i + 0.5) * step), thick.to_mm, wide.to_mm, step) }
         return strokes unless seed
 
-        strokes + (0...first_turns).map { |i| part_shape(seed, :seed, (i + 0.5) * step).with(along: seed.outer.to_mm, across: seed.along.to_mm) }
+        strokes + (0...first_turns).map { |i| part_shape(seed, :seed, (i + 0.5) * step).with(along: seed.outer.to_mm,
+          across: seed.along.to_mm) }
       end
 
       def stroke(at, thick, wide, step)

@@ -27,15 +27,20 @@ module Core
 
       TECHNIQUES = [
         Technique::Skill.new(key: 'on_edge_crimp', name: 'Crimp set on edge', level: 3, seconds: 100, demonstration_minutes: 3,
-          prerequisites: %w[flat_crimp], easier: 'flat_crimp', tools: %w[flat_pliers], practice: 'set two on scrap cable', practice_minutes: 4,
+          prerequisites: %w[flat_crimp], easier: 'flat_crimp', tools: %w[flat_pliers], practice: 'set two on scrap cable',
+          practice_minutes: 4,
           points: ['Turn the flattened crimp so that its edge lies along the piece.'],
-          goes_wrong: ['It twists the line | turned after pressing | turn before the last squeeze | before it is pressed hard | 2 | 1 crimp']),
+          goes_wrong: [
+            'It twists the line | turned after pressing | turn before the last squeeze | before it is pressed hard | 2 | 1 crimp'
+          ]),
         Technique::Skill.new(key: 'rounded_crimp', name: 'Rounded crimp', level: 3, seconds: 110, demonstration_minutes: 4,
           prerequisites: %w[flat_crimp], easier: 'flat_crimp', tools: %w[crimping_pliers], practice: 'round two tubes on scrap cable',
-          practice_minutes: 5, points: ['Flatten lightly first, then turn it and round it in the outer jaw.'], left_hand: 'Turn it towards you.',
+          practice_minutes: 5, points: ['Flatten lightly first, then turn it and round it in the outer jaw.'],
+          left_hand: 'Turn it towards you.',
           goes_wrong: ['It stays oval | rounded in the wrong jaw | turn it a quarter and press again | before the cover goes on | 1 | 0']),
         Technique::Skill.new(key: 'clamshell_knot', name: 'Clamshell over a knot', level: 2, seconds: 100, demonstration_minutes: 4,
-          prerequisites: %w[overhand_knot], tools: %w[flat_pliers], practice: 'close one shell over a knot in scrap thread', practice_minutes: 4,
+          prerequisites: %w[overhand_knot], tools: %w[flat_pliers], practice: 'close one shell over a knot in scrap thread',
+          practice_minutes: 4,
           points: ['Two knots on each other inside the shell, then close it.'],
           goes_wrong: ['The knot slips through | one knot only | tie a second knot on the first | before the shell is closed | 3 | 0'])
       ].freeze
@@ -72,7 +77,8 @@ module Core
 
       # @param ends [Integer] of lines, both sides counted @return [Array<PartUse>]
       def end_parts(ends)
-        [(count(crimp, ends, :crimp) if way.crimped), (count(cover, ends, cover.kind) if way.cover), (count(guard, ends, :guard) if guard)].compact
+        [(count(crimp, ends, :crimp) if way.crimped), (count(cover, ends, cover.kind) if way.cover),
+          (count(guard, ends, :guard) if guard)].compact
       end
 
       # @param passes [Integer] lines in one crimp @param beside [Catalogue::Part, nil] what stands next to it
@@ -94,7 +100,8 @@ module Core
       def end_steps(ends, after:)
         [(step('covers', 'crimp_cover', ends, optional: true, adds: %i[cover], after: after) if way.cover == :cover),
          (step('glue', 'gluing', ends, waits: GLUE_MINUTES, after: after, cautions: %i[cement]) if way.glued),
-         step(buried? ? 'bury_tails' : 'trim_tails', 'trimming', ends, after: way.glued ? ['glue'] : after, cautions: %i[cutting sharp_tails])]
+         step(buried? ? 'bury_tails' : 'trim_tails', 'trimming', ends, after: way.glued ? ['glue'] : after,
+         cautions: %i[cutting sharp_tails])]
           .compact.map { |one| one.with(text: :"ends_#{one.key}") }
       end
 

@@ -14,32 +14,42 @@ module Core
       GLUE_MINUTES = 15
       STRANDS = %w[8 12 16].freeze
 
-      technique 'braid_set_up', name: 'Setting up a braid', level: 3, seconds: 600, demonstration_minutes: 5, practice: 'set up with scrap cord',
-        practice_minutes: 6, points: ['Knot all strands together, and lay two to each quarter of the disc.', 'Hang the weight on the knot.'],
-        goes_wrong: ['A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | before the first move | 3 | 0']
-      technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8, practice: 'twenty moves with scrap cord',
+      technique 'braid_set_up', name: 'Setting up a braid', level: 3, seconds: 600, demonstration_minutes: 5,
+        practice: 'set up with scrap cord',
+        practice_minutes: 6, points: ['Knot all strands together, and lay two to each quarter of the disc.',
+        'Hang the weight on the knot.'],
+        goes_wrong: [
+          'A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | before the first move | 3 | 0'
+        ]
+      technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8,
+        practice: 'twenty moves with scrap cord',
         practice_minutes: 8, points: ['Always the same way round.', 'Lay it down only after a whole move, a strand standing out.'],
         left_hand: 'Go round the other way, from first to last.',
         goes_wrong: ['Turned the wrong way | the braid was put down and picked up turned | undo to where the slope changes | as soon as the slope changes | 6 | 0',
                      'A strand is not seated | not pulled into the middle | pull it down before the next move | within the next two moves | 1 | 0']
-      technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6, prerequisites: %w[round_braid_8],
-        easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8, points: ['A bead under each move, pulled into the middle.'],
+      technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6,
+        prerequisites: %w[round_braid_8],
+        easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8,
+        points: ['A bead under each move, pulled into the middle.'],
         goes_wrong: ['A bead stands proud | the strand over it was not seated | undo to it | within the next two moves | 2 | 0']
       technique 'bead_braid_12', name: 'Braid of twelve with beads, by chart', level: 4, seconds: 8, demonstration_minutes: 8,
         prerequisites: %w[bead_braid_8], easier: 'bead_braid_8', practice: 'two rounds with beads', practice_minutes: 10,
         points: ['Read the strand before you move it.', 'Count each round.'],
         goes_wrong: ['A bead is left out | moved without one | undo to it | within the round | 4 | 0']
-      technique 'tying_off_braid', name: 'Tying off a braid', level: 3, seconds: 120, demonstration_minutes: 4, prerequisites: %w[round_braid_8],
+      technique 'tying_off_braid', name: 'Tying off a braid', level: 3, seconds: 120, demonstration_minutes: 4,
+        prerequisites: %w[round_braid_8],
         tools: %w[scissors], practice: 'tie off the practice braid', practice_minutes: 4,
         points: ['Opposite strands together, one pair after another.', 'Bind before you cut.'],
         goes_wrong: ['It opens when cut | cut before it was bound | bind it at once and tie again | before the ends are cut | 5 | 0']
-      technique 'binding_capping', name: 'Binding and capping', level: 3, seconds: 150, demonstration_minutes: 4, prerequisites: %w[tying_off_braid],
+      technique 'binding_capping', name: 'Binding and capping', level: 3, seconds: 150, demonstration_minutes: 4,
+        prerequisites: %w[tying_off_braid],
         tools: %w[scissors glue], cautions: %i[cement], practice: 'bind one end of the practice braid', practice_minutes: 4,
         points: ['Bind with thread, turn beside turn, and try the cap on dry.'],
         goes_wrong: ['The cap will not go on | bound too thick | take turns off | before the glue | 4 | 0']
 
       technique 'loading_strand', name: 'Loading a strand by a list', level: 2, seconds: 6, demonstration_minutes: 3, tools: %w[bead_mat],
-        practice: 'load one strand from the list', practice_minutes: 3, points: ['A ruler under the line of the list.', 'Wind each loaded strand up at once.'],
+        practice: 'load one strand from the list', practice_minutes: 3,
+        points: ['A ruler under the line of the list.', 'Wind each loaded strand up at once.'],
         goes_wrong: ['A bead too many of one colour | lost count | slide back to the last change of colour | before it is wound up | 2 | 0']
 
       parameter :cord, :line
@@ -119,14 +129,16 @@ module Core
       def work_up(solution, maker)
         beads = solution.repeats
         totals = chart ? chart.totals(beads) : []
-        WorkUp.new(parts: totals.map { |part, many| count(part, many, :bead) } + (cap ? [count(cap, 2, :cap)] : []), cuts: [cut(solution, maker)],
+        WorkUp.new(parts: totals.map { |part, many| count(part, many, :bead) } + (cap ? [count(cap, 2, :cap)] : []),
+          cuts: [cut(solution, maker)],
           steps: steps(solution, totals.sum(&:last)), joins: joins, drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
           loading: chart ? Lazy.new { (0...number).map { |i| [i + 1, chart.runs(i, beads)] } } : Lazy::NOTHING, ends: ends)
       end
 
       def ends
         item = cap || cord
-        { first: End.new(item: item, closing_step: ('tie_off' unless cap)), last: End.new(item: item, closing_step: ('tie_off' unless cap)) }
+        { first: End.new(item: item, closing_step: ('tie_off' unless cap)),
+          last: End.new(item: item, closing_step: ('tie_off' unless cap)) }
       end
 
       # Half as many cords as strands, folded in the middle.
@@ -160,7 +172,8 @@ module Core
         [step('cut', 'cutting_line', number / 2, preparable: true, values: values),
          (step('load', 'loading_strand', beads, after: %w[cut], values: { beads: beads, each: beads / number }, preparable: true) if chart),
          step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values),
-         step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead], values: values.merge(beads: beads, bare: bare_end)),
+         step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead],
+         values: values.merge(beads: beads, bare: bare_end)),
          step('check_length', 'measuring', 1, after: %w[braid], checkpoint: true, values: { length: solution.length }),
          step('tie_off', 'tying_off_braid', 2, after: %w[check_length]),
          (step('cap', 'binding_capping', 2, after: %w[tie_off], adds: %i[cap], waits: GLUE_MINUTES, cautions: %i[cement]) if cap),

@@ -10,7 +10,8 @@ module Core
 
       technique 'split_ring', name: 'Hanging in a split ring', level: 2, seconds: 45, demonstration_minutes: 2, tools: %w[flat_pliers],
         points: ['Open the end with a fingernail or a thin tip, and slide the part round until it drops in.'],
-        goes_wrong: ['It no longer springs shut | bent apart | take a new one | at once | 1 | 1 ring'], easier: 'ring', practice: 'Slide three spare parts on and off', practice_minutes: 3
+        goes_wrong: ['It no longer springs shut | bent apart | take a new one | at once | 1 | 1 ring'], easier: 'ring',
+        practice: 'Slide three spare parts on and off', practice_minutes: 3
 
       parameter :parts, :pattern
       # Whether any link of the chain takes the clasp, which makes the piece adjustable by the chain's length.

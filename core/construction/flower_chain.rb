@@ -41,7 +41,8 @@ module Core
 
       # n flowers have n - 1 pairs of separators between them.
       def fill
-        @fill ||= Sizing::Fill.new(base: crimp.along - separator.along, step: flower + separator.along, height: tallest([petal_parts.first, middle]),
+        @fill ||= Sizing::Fill.new(base: crimp.along - separator.along, step: flower + separator.along,
+          height: tallest([petal_parts.first, middle]),
           fewest: 2, most: 400)
       end
 
@@ -90,7 +91,8 @@ module Core
       def slots_of(index, last:)
         petal = petal_parts[index % petal_parts.size]
         at = (petal.outer.to_mm / 2) + radius + (index * fill.step.to_mm)
-        flower = PETALS_AT.map { |degrees| degrees ? petal_slot(petal, at, degrees) : Threads::Slot.new(part: middle, role: :middle, x: at, y: 0.0, turn: 90) }
+        flower = PETALS_AT.map { |degrees| degrees ? petal_slot(petal, at, degrees) : Threads::Slot.new(part: middle, role: :middle,
+          x: at, y: 0.0, turn: 90) }
         last ? flower : flower + separators(at + radius + (petal.outer.to_mm / 2) + (separator.along.to_mm / 2))
       end
 
@@ -108,8 +110,10 @@ module Core
       def work_up(solution, maker)
         n = solution.repeats
         woven = threads(n)
-        WorkUp.new(parts: tally(woven.parts) + [count(crimp, 1, :crimp), (count(guard, 1, :guard) if guard)].compact, cuts: [cut(woven, maker)],
-          steps: steps(n), joins: joins, drawing: Lazy.new { layout(woven, solution) }, lengths: lengths(solution), threads: Lazy.new { threads(2) },
+        WorkUp.new(parts: tally(woven.parts) + [count(crimp, 1, :crimp), (count(guard, 1, :guard) if guard)].compact,
+          cuts: [cut(woven, maker)],
+          steps: steps(n), joins: joins, drawing: Lazy.new { layout(woven, solution) }, lengths: lengths(solution),
+          threads: Lazy.new { threads(2) },
           ends: { first: End.new(item: guard || thread, passes: 2, closing_step: ('fold' unless guard), opening_step: nil),
                   last: End.new(item: thread, passes: 4, closing_step: 'close') })
       end

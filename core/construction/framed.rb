@@ -12,13 +12,21 @@ module Core
       FRAME_HOLD_MM = { lean: 5, usual: 8, generous: 15 }.freeze
       BINDING_HOLD_MM = { lean: 20, usual: 30, generous: 45 }.freeze
 
-      technique 'frame_forming', name: 'Forming a frame', level: 3, seconds: 150, demonstration_minutes: 5, tools: %w[mandrel round_pliers cutters],
-        cautions: %i[cutting], points: ['Bend the large loop first, from the middle of the wire.', 'Mark the mandrel: the second must be like the first.'],
-        goes_wrong: ['The small loops stand askew | bent over the edge of the jaw | press the frame flat between two blocks | before it is bound | 2 | 0'], practice: 'One frame of scrap wire', practice_minutes: 6
+      technique 'frame_forming', name: 'Forming a frame', level: 3, seconds: 150, demonstration_minutes: 5,
+        tools: %w[mandrel round_pliers cutters],
+        cautions: %i[cutting], points: ['Bend the large loop first, from the middle of the wire.',
+        'Mark the mandrel: the second must be like the first.'],
+        goes_wrong: [
+          'The small loops stand askew | bent over the edge of the jaw | press the frame flat between two blocks | before it is bound | 2 | 0'
+        ],
+        practice: 'One frame of scrap wire', practice_minutes: 6
       technique 'frame_binding', name: 'Binding a frame', level: 4, seconds: 4, demonstration_minutes: 5, prerequisites: %w[wrapped_loop],
         tools: %w[flat_pliers cutters], cautions: %i[cutting sharp_tails],
         points: ['Begin in the middle of the fine wire and bind outward, turn beside turn.', 'Pull each turn tight before the next.'],
-        goes_wrong: ['The fine wire kinks and snaps | pulled through a bend | straighten a bend before it closes; start a new wire at the back | before it is pulled tight | 5 | 1 cut', 'Turns lie over each other | too much pull to one side | take back two turns | within the next two turns | 2 | 0'],
+        goes_wrong: [
+          'The fine wire kinks and snaps | pulled through a bend | straighten a bend before it closes; start a new wire at the back | before it is pulled tight | 5 | 1 cut',
+          'Turns lie over each other | too much pull to one side | take back two turns | within the next two turns | 2 | 0'
+        ],
         practice: 'Ten turns round two scraps', practice_minutes: 5
 
       parameter :wire, :line
@@ -47,7 +55,8 @@ module Core
       end
 
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: loop_across(large), hole: small, wire: wire.thickness,
+        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: loop_across(large), hole: small,
+          wire: wire.thickness,
           form: :drop, colour: wire.colour, mark: 'F')
       end
 
@@ -58,7 +67,8 @@ module Core
       end
 
       def loop_part(inner)
-        Catalogue::Part.new(key: "loop_#{inner.nm}_#{wire.key}", name: "small loop of #{wire.name}", kind: :connector, along: loop_across(inner),
+        Catalogue::Part.new(key: "loop_#{inner.nm}_#{wire.key}", name: "small loop of #{wire.name}", kind: :connector,
+          along: loop_across(inner),
           outer: loop_across(inner), hole: inner, wire: wire.thickness, form: :ring, colour: wire.colour)
       end
 
@@ -90,7 +100,8 @@ module Core
       def steps
         [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
          step('form', 'frame_forming', 1, line: wire, after: %w[cut], values: { smalls: smalls, large: large }),
-         step('bind', 'frame_binding', wraps, line: binding, after: %w[form], adds: %i[line bound], values: { wraps: wraps, beads: row.size }),
+         step('bind', 'frame_binding', wraps, line: binding, after: %w[form], adds: %i[line bound],
+         values: { wraps: wraps, beads: row.size }),
          step('trim', 'trimming', 2, after: %w[bind], cautions: %i[cutting sharp_tails]),
          step('check', 'measuring', 1, after: %w[trim], checkpoint: true)]
       end

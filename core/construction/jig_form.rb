@@ -11,12 +11,19 @@ module Core
       # What the hand needs to bend each end round its peg (from memory).
       HOLD_MM = { lean: 3, usual: 6, generous: 12 }.freeze
 
-      technique 'jig_forming', name: 'Forming on a jig', level: 3, seconds: 180, demonstration_minutes: 5, tools: %w[jig round_pliers cutters],
-        cautions: %i[cutting], points: ['Bend always round the peg, never before it.', 'Hold down what lies already, so that it stays flat.'],
-        goes_wrong: ['A corner where a curve should be | bent before the peg | straighten it and bend round the peg | before the next turn | 2 | 0', 'Both are not alike | other pegs were used | mark the pegs and lay one on the other | before the ends are cut | 4 | 1 cut'], practice: 'One form of scrap wire', practice_minutes: 6,
+      technique 'jig_forming', name: 'Forming on a jig', level: 3, seconds: 180, demonstration_minutes: 5,
+        tools: %w[jig round_pliers cutters],
+        cautions: %i[cutting], points: ['Bend always round the peg, never before it.',
+        'Hold down what lies already, so that it stays flat.'],
+        goes_wrong: [
+          'A corner where a curve should be | bent before the peg | straighten it and bend round the peg | before the next turn | 2 | 0',
+          'Both are not alike | other pegs were used | mark the pegs and lay one on the other | before the ends are cut | 4 | 1 cut'
+        ],
+        practice: 'One form of scrap wire', practice_minutes: 6,
         left_hand: 'Start from the last peg, or turn the finished form over.'
       technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer],
-        points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'], goes_wrong: ['A crossing is hammered through | wires lay over each other on the block | begin again | before the blow | 8 | 1 cut'],
+        points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'],
+        goes_wrong: ['A crossing is hammered through | wires lay over each other on the block | begin again | before the blow | 8 | 1 cut'],
         practice: 'A curve of scrap wire', practice_minutes: 3
 
       parameter :wire, :line
@@ -64,7 +71,8 @@ module Core
 
       # An eye at either end, as what others hang in.
       def eye_part
-        @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector, along: eye + (wire.thickness * 2),
+        @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector,
+          along: eye + (wire.thickness * 2),
           outer: eye + (wire.thickness * 2), hole: eye, wire: wire.thickness, soldered: !opening, form: :ring, colour: wire.colour)
       end
 
@@ -87,7 +95,8 @@ module Core
 
       def layout
         thick = wire.thickness.to_mm
-        [Shape.new(item: wire, role: :line, x: fixed_length.to_mm / 2, y: 0.0, along: track.width + thick, across: thick, form: :path, path: track.drawing)]
+        [Shape.new(item: wire, role: :line, x: fixed_length.to_mm / 2, y: 0.0, along: track.width + thick, across: thick,
+          form: :path, path: track.drawing)]
       end
     end
   end

@@ -10,7 +10,8 @@ module Core
       technique 'opening_eye', name: 'Opening and closing an eye', level: 1, seconds: 25, demonstration_minutes: 2,
         tools: %w[flat_pliers round_pliers],
         points: ['Swing the end sideways and back: never pull the eye apart.', 'Close it past the middle and back, until the ends touch.'],
-        goes_wrong: ['The eye is no longer round | pulled open, not swung aside | round it on the pliers again | at once | 2 | 0', 'The next link slips out | the eye gapes | swing it past the middle and back | before it is worn | 1 | 0'],
+        goes_wrong: ['The eye is no longer round | pulled open, not swung aside | round it on the pliers again | at once | 2 | 0',
+        'The next link slips out | the eye gapes | swing it past the middle and back | before it is worn | 1 | 0'],
         practice: 'One eye of scrap wire', practice_minutes: 3
 
       parameter :unit, :pattern
@@ -35,7 +36,8 @@ module Core
 
       def as_part(work_up, **identity)
         outermost = [parts.first, parts.last]
-        Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: parts.map(&:outer).max, hole: parts.first.hole,
+        Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: parts.map(&:outer).max,
+          hole: parts.first.hole,
           wire: outermost.map(&:bite).max, soldered: outermost.none?(&:opens?), form: :chain, colour: parts.first.colour, mark: 'L')
       end
 
@@ -78,7 +80,8 @@ module Core
       def lengths(solution)
         n = solution.repeats
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
-          working: [term(:units_of, one * n, count: n, each: one), (term(:rings_between, between * (n - 1), count: n - 1) if n > 1)].compact)
+          working: [term(:units_of, one * n, count: n, each: one),
+          (term(:rings_between, between * (n - 1), count: n - 1) if n > 1)].compact)
       end
 
       def steps(units)
@@ -87,8 +90,10 @@ module Core
         [step('lay_out', 'measuring', 1, values: { units: units }, rather_after: []),
          (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit]) if inner.positive?),
          (step('join', ring ? 'ring' : joining([parts.last, parts.first]), ring ? joints : [joints, 1].max,
-           after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring], values: { units: units, rings: joints }) if joints.positive?),
-         step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true, values: { units: units })].compact
+           after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring],
+           values: { units: units, rings: joints }) if joints.positive?),
+         step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true,
+         values: { units: units })].compact
       end
 
       # Rings are opened like rings, all else by its eye.
@@ -123,7 +128,8 @@ module Core
         at = places(row)
         inner = unit.origins(0, 'unit')
         origins = Array.new(number) { inner }.reduce { |all, one| ring ? [*all, 'ring', *one] : all + one }
-        row.each_index.map { |i| Anchor.new(item: row[i], x: at[i], y: row[i].outer.to_mm / 2, reach: row[i].along.to_mm / 2, origin: origins[i]) }
+        row.each_index.map { |i| Anchor.new(item: row[i], x: at[i], y: row[i].outer.to_mm / 2, reach: row[i].along.to_mm / 2,
+          origin: origins[i]) }
       end
     end
   end

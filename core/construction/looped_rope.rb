@@ -14,12 +14,17 @@ module Core
       technique 'whipping', name: 'Whipping a rope', level: 2, seconds: 180, demonstration_minutes: 4, tools: %w[scissors],
         practice: 'ten turns round scrap rope', practice_minutes: 5, left_hand: 'Wind away from you.',
         points: ['Wind over the loop, turn beside turn, then pull the end under.'],
-        goes_wrong: ['Turns lie over each other | wound slack | take them back and wind with a pull | before the end is pulled under | 3 | 0']
-      technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[scissors], cautions: %i[flame],
+        goes_wrong: [
+          'Turns lie over each other | wound slack | take them back and wind with a pull | before the end is pulled under | 3 | 0'
+        ]
+      technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[scissors],
+        cautions: %i[flame],
         points: ['Tape, cut through the tape, and melt only where the venue allows it.'],
         goes_wrong: ['The end frays | cut without tape | tape further up and cut again | before the cap | 3 | 0']
-      technique 'cementing', name: 'Cementing an end', level: 2, seconds: 90, demonstration_minutes: 3, tools: %w[glue], cautions: %i[cement],
-        practice: 'try both caps on dry', practice_minutes: 2, points: ['Try it dry first.', 'A little inside the cap, and leave it overnight.'],
+      technique 'cementing', name: 'Cementing an end', level: 2, seconds: 90, demonstration_minutes: 3, tools: %w[glue],
+        cautions: %i[cement],
+        practice: 'try both caps on dry', practice_minutes: 2,
+        points: ['Try it dry first.', 'A little inside the cap, and leave it overnight.'],
         goes_wrong: ['It sets askew | moved while it set | wipe and set again while it is soft | in the first minutes | 5 | 0']
 
       parameter :rope, :line
@@ -36,7 +41,8 @@ module Core
 
       def solve(target)
         solution = super
-        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO, options: [].freeze)
+        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO,
+          options: [].freeze)
       end
 
       def stretches?
@@ -61,13 +67,15 @@ module Core
       def work_up(solution, _maker)
         parts = [count(hook, 1, :hook), (count(cap, 1, :cap) if cap)].compact
         WorkUp.new(parts: parts, cuts: cuts(solution), steps: steps, joins: joins, drawing: Lazy.new { layout(solution) },
-          lengths: Lengths.new(beaded: solution.length, working: [term(:hook, hook.along), term(:rope_doubled, solution.length - hook.along)]))
+          lengths: Lengths.new(beaded: solution.length, working: [term(:hook, hook.along),
+          term(:rope_doubled, solution.length - hook.along)]))
       end
 
       # Twice the piece less its hook, and what lies over the hook (common practice, no source: 419 for a 178 wrist).
       def cuts(solution)
         whipped = Wire.round_two(rope.thickness, whip.thickness) * turns
-        [Cut.new(line: rope, count: 1, role: :rope, body: doubled(solution) * 2, consumption: Measure::Length::ZERO, tails: Measure::Length::ZERO,
+        [Cut.new(line: rope, count: 1, role: :rope, body: doubled(solution) * 2, consumption: Measure::Length::ZERO,
+          tails: Measure::Length::ZERO,
           measured_to: Measure::Length.mm(1)),
          Cut.new(line: whip, count: 1, role: :whipping, body: Measure::Length::ZERO, consumption: whipped,
            tails: Measure::Length.mm(WHIP_HOLD_MM) * 2)]

@@ -22,7 +22,8 @@ module Core
       def fill
         return @fill ||= repeating if parts.fills?
 
-        @fill ||= Sizing::Fill.new(base: Measure::Length::ZERO, step: Measure::Length.mm(1), height: tallest(parts.expand), fewest: 1, most: 5000) if takes_rest
+        @fill ||= Sizing::Fill.new(base: Measure::Length::ZERO, step: Measure::Length.mm(1), height: tallest(parts.expand), fewest: 1,
+          most: 5000) if takes_rest
       end
 
       def solve(target)
@@ -43,13 +44,15 @@ module Core
       def on_line(solution)
         return elements(parts.expand(solution.repeats)) if parts.fills?
 
-        [Element.new(along: solution ? solution.length : fixed_length, height: tallest(parts.expand), width: tallest(parts.expand) * 2, profile: :bare)]
+        [Element.new(along: solution ? solution.length : fixed_length, height: tallest(parts.expand),
+          width: tallest(parts.expand) * 2, profile: :bare)]
       end
 
       private
 
       def repeating
-        Sizing::Fill.new(base: parts.fixed_length, step: parts.unit_length, height: tallest(parts.unit), most: Pattern::LARGEST / parts.unit.size)
+        Sizing::Fill.new(base: parts.fixed_length, step: parts.unit_length, height: tallest(parts.unit),
+          most: Pattern::LARGEST / parts.unit.size)
       end
 
       def work_up(solution, maker)
@@ -65,18 +68,21 @@ module Core
       end
 
       def cut(made)
-        Cut.new(line: line, count: cuts, role: :own, body: made * Rational(cut_percent, 100), consumption: Measure::Length::ZERO, tails: cut_fixed)
+        Cut.new(line: line, count: cuts, role: :own, body: made * Rational(cut_percent, 100), consumption: Measure::Length::ZERO,
+          tails: cut_fixed)
       end
 
       def lengths(solution, made)
-        Lengths.new(beaded: made, repeats: (solution.repeats if parts.fills?), unit: (fill.step if parts.fills?), options: solution&.options || [].freeze,
+        Lengths.new(beaded: made, repeats: (solution.repeats if parts.fills?), unit: (fill.step if parts.fills?),
+          options: solution&.options || [].freeze,
           working: [term(:as_entered, made)])
       end
 
       # Each after the one before it, as it was written.
       def steps
         work.each_with_index.map do |one, i|
-          step("work_#{i + 1}", one.technique, one.repeats, after: i.zero? ? [] : ["work_#{i}"], checkpoint: one.checkpoint, values: { words: one.words })
+          step("work_#{i + 1}", one.technique, one.repeats, after: i.zero? ? [] : ["work_#{i}"], checkpoint: one.checkpoint,
+            values: { words: one.words })
             .with(text: :own_work)
         end
       end

@@ -20,7 +20,8 @@ module Core
       include CrimpedEnds
 
       def problems
-        [(trouble('station', :pattern_of_nothing) if station.empty?), (trouble('station', :nothing_may_fill) if station.fills?), *end_problems].compact
+        [(trouble('station', :pattern_of_nothing) if station.empty?),
+          (trouble('station', :nothing_may_fill) if station.fills?), *end_problems].compact
       end
 
       def fill

@@ -61,9 +61,11 @@ module Core
 
       def work_up(solution, maker)
         beads = sequence(solution)
-        WorkUp.new(parts: tally(beads, strands) + end_parts(2 * strands), cuts: [cut(beads, solution, maker)], steps: steps(beads, solution),
+        WorkUp.new(parts: tally(beads, strands) + end_parts(2 * strands), cuts: [cut(beads, solution, maker)],
+          steps: steps(beads, solution),
           joins: joins(beads),
-          drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: Lazy.new { anchors(beads, solution) }, lengths: lengths(solution))
+          drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: Lazy.new { anchors(beads, solution) },
+          lengths: lengths(solution))
       end
 
       def lengths(solution)
@@ -95,8 +97,10 @@ module Core
       end
 
       def steps(beads, solution)
-        work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads.map(&:first), length: solution.length).to_a
-        work.map { |step| %w[first_end second_end].include?(step.key) ? closing(step) : step } + end_steps(2 * strands, after: %w[second_end])
+        work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads.map(&:first),
+          length: solution.length).to_a
+        work.map { |step| %w[first_end second_end].include?(step.key) ? closing(step) : step } + end_steps(2 * strands,
+          after: %w[second_end])
       end
 
       def joins(beads)

@@ -22,7 +22,8 @@ module Core
 
       # In lengths of one strand, laid straight.
       def fill
-        @fill ||= Sizing::Fill.new(base: pattern.fixed_length + (terminal.along * 2), step: pattern.unit_length, height: Measure::Length::ZERO,
+        @fill ||= Sizing::Fill.new(base: pattern.fixed_length + (terminal.along * 2), step: pattern.unit_length,
+          height: Measure::Length::ZERO,
           most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
       end
 

@@ -11,7 +11,8 @@ module Core
 
       technique 'twisting_pairs', name: 'Twisting a pair of wires', level: 2, seconds: 40, demonstration_minutes: 3, tools: %w[flat_pliers],
         cautions: %i[work_hardening], practice: 'six twists with two beads', practice_minutes: 6,
-        points: ['Hold both at the same slant and turn the bead, not the wires.', 'Two or three twists a bead, three or four where bundles cross.'],
+        points: ['Hold both at the same slant and turn the bead, not the wires.',
+        'Two or three twists a bead, three or four where bundles cross.'],
         goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | within the next turn | 2 | 0',
                      'It snaps | one turn too many | twist in a new wire at the last bead | stop when it turns stiff | 6 | 1 cut']
 
@@ -58,7 +59,8 @@ module Core
         row = beads(solution.repeats)
         WorkUp.new(parts: tally(row.map { |part, side| [part, side.negative? ? :left : :right] }), cuts: [cut(solution, row, maker)],
           steps: steps(row.size, solution), joins: through(wire, row.map(&:first)), drawing: Lazy.new { layout(row, solution) },
-          lengths: lengths(solution), ends: { first: End.new(item: wire, closing_step: 'first_loop'), last: End.new(item: wire, closing_step: 'last_loop') })
+          lengths: lengths(solution), ends: { first: End.new(item: wire, closing_step: 'first_loop'),
+          last: End.new(item: wire, closing_step: 'last_loop') })
       end
 
       # Each wire runs the whole vine, and out and back round half of the beads.

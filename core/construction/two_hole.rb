@@ -56,7 +56,8 @@ module Core
       def work_up(solution, maker)
         WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)],
           steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
-          lengths: lengths(solution), ends: %i[first last].to_h { |place| [place, End.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
+          lengths: lengths(solution), ends: %i[first last].to_h { |place| [place,
+          End.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
           anchors: Lazy.new { [Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends')] })
       end
 

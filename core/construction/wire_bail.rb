@@ -11,10 +11,15 @@ module Core
       # Held at each end (common practice, no source: 355 to 380 in all for a 30 mm button in 0.64 wire).
       HOLD_MM = { lean: 35, usual: 50, generous: 75 }.freeze
 
-      technique 'shank_bail', name: 'Wire bail on a shank', level: 4, seconds: 240, demonstration_minutes: 6, prerequisites: %w[wrapped_loop],
+      technique 'shank_bail', name: 'Wire bail on a shank', level: 4, seconds: 240, demonstration_minutes: 6,
+        prerequisites: %w[wrapped_loop],
         tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
         points: ['As many turns on either side of the shank, so that it hangs straight.', 'Tug before the coil goes on: nothing may move.'],
-        goes_wrong: ['The button hangs askew | more turns on one side of the shank | wind one more on the other side | before the coil | 3 | 0', 'The stem turns in the shank | the first turns were slack | pull them tight with flat pliers | before the coil | 2 | 0', 'The wire snaps | bent to and fro at one spot | begin again with a new wire | stop when it turns stiff | 12 | 1 cut'],
+        goes_wrong: [
+          'The button hangs askew | more turns on one side of the shank | wind one more on the other side | before the coil | 3 | 0',
+          'The stem turns in the shank | the first turns were slack | pull them tight with flat pliers | before the coil | 2 | 0',
+          'The wire snaps | bent to and fro at one spot | begin again with a new wire | stop when it turns stiff | 12 | 1 cut'
+        ],
         practice: 'Two turns and a bail of scrap wire', practice_minutes: 8
 
       parameter :wire, :line
@@ -40,7 +45,8 @@ module Core
       end
 
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: button.outer, hole: bail, wire: wire.thickness,
+        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: button.outer, hole: bail,
+          wire: wire.thickness,
           form: :drop, colour: button.colour, mark: button.mark)
       end
 
@@ -51,7 +57,8 @@ module Core
       end
 
       def bail_part
-        @bail_part ||= Catalogue::Part.new(key: "bail_#{wire.key}", name: "bail of #{wire.name}", kind: :connector, along: bail_across, outer: bail_across,
+        @bail_part ||= Catalogue::Part.new(key: "bail_#{wire.key}", name: "bail of #{wire.name}", kind: :connector, along: bail_across,
+          outer: bail_across,
           hole: bail, wire: wire.thickness, form: :ring, colour: wire.colour)
       end
 
@@ -65,7 +72,8 @@ module Core
       def cut(maker)
         body = (Wire.eye(wire.thickness, shank) * turns) + (Wire.eye(wire.thickness, bail) * bail_turns) + (stem * 2)
         coil = Wire.round_two(wire.thickness, wire.thickness) * (stem / wire.thickness).floor * (second_coil ? 2 : 1)
-        Cut.new(line: wire, count: 1, role: :bail, body: body, consumption: coil, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2,
+        Cut.new(line: wire, count: 1, role: :bail, body: body, consumption: coil,
+          tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2,
           measured_to: Wire::CUT_TO)
       end
 

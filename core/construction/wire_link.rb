@@ -14,18 +14,27 @@ module Core
         tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting],
         points: ['Bend a right angle close to the bead, then roll the end back over the jaw.', 'The eye sits in the middle above the bead.',
                  'Turn the cut side towards the back.'],
-        goes_wrong: ['The eye leans to one side | not bent to a right angle first | bend it back over the middle of the bead | before it is closed | 1 | 0', 'The eye gapes | not rolled far enough | close it sideways with flat pliers | before it hangs | 1 | 0'],
-        practice: 'Three loops on scrap wire', practice_minutes: 5, left_hand: 'Roll with the left hand, so that the eye opens to the other side.'
+        goes_wrong: [
+          'The eye leans to one side | not bent to a right angle first | bend it back over the middle of the bead | before it is closed | 1 | 0',
+          'The eye gapes | not rolled far enough | close it sideways with flat pliers | before it hangs | 1 | 0'
+        ],
+        practice: 'Three loops on scrap wire', practice_minutes: 5,
+        left_hand: 'Roll with the left hand, so that the eye opens to the other side.'
       technique 'wrapped_loop', name: 'Wrapped loop', level: 3, seconds: 90, demonstration_minutes: 6, prerequisites: %w[simple_loop],
         easier: 'simple_loop', tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
         points: ['Leave a neck for the wraps above the bead.', 'What hangs in the eye goes on before the first wrap.',
                  'Wrap down the neck, turn beside turn, and press the end in.'],
-        goes_wrong: ['The loop was closed before its charm went on | not laid out in order | cut it off and make a new one, or hang the charm in a ring | before the first wrap | 6 | 1 cut', 'The wraps lie over each other | the neck was too short | unwind while the wire is soft, and wrap once more | before the end is cut | 3 | 0', 'A spike is left that catches | cut too far away | cut again and press it in | before it is worn | 1 | 0'],
+        goes_wrong: [
+          'The loop was closed before its charm went on | not laid out in order | cut it off and make a new one, or hang the charm in a ring | before the first wrap | 6 | 1 cut',
+          'The wraps lie over each other | the neck was too short | unwind while the wire is soft, and wrap once more | before the end is cut | 3 | 0',
+          'A spike is left that catches | cut too far away | cut again and press it in | before it is worn | 1 | 0'
+        ],
         practice: 'Two loops on scrap wire', practice_minutes: 8, left_hand: 'Wrap the other way round: the drawing mirrored.'
       technique 'double_wrapped_loop', name: 'Double-wrapped loop', level: 3, seconds: 120, demonstration_minutes: 4,
         prerequisites: %w[wrapped_loop], easier: 'wrapped_loop', tools: %w[round_pliers flat_pliers cutters],
         cautions: %i[cutting sharp_tails], points: ['Take the wire round the jaw twice: two eyes side by side.'],
-        goes_wrong: ['One eye is larger than the other | made on another place of the jaw | mark the jaw | before the wraps | 2 | 0'], practice: 'One loop on scrap wire', practice_minutes: 5
+        goes_wrong: ['One eye is larger than the other | made on another place of the jaw | mark the jaw | before the wraps | 2 | 0'],
+        practice: 'One loop on scrap wire', practice_minutes: 5
 
       parameter :wire, :line
       parameter :stack, :pattern
@@ -136,7 +145,8 @@ module Core
 
       # The eye, as what others hang in.
       def eye_part
-        @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector, along: inner + (wire.thickness * 2),
+        @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector,
+          along: inner + (wire.thickness * 2),
           outer: inner + (wire.thickness * 2), hole: inner, wire: wire.thickness, form: :ring, colour: wire.colour)
       end
 
@@ -169,7 +179,8 @@ module Core
       def layout
         start = standing(first).to_mm
         at = running(beads, start)
-        [line_shape(wire, fixed_length.to_mm - start, from: start / 2), eye_shape(first, 0.0), *beads.each_with_index.map { |bead, i| part_shape(bead, :bead, at[i]) },
+        [line_shape(wire, fixed_length.to_mm - start, from: start / 2), eye_shape(first, 0.0),
+          *beads.each_with_index.map { |bead, i| part_shape(bead, :bead, at[i]) },
          last == :pin ? pin_shape : eye_shape(last, fixed_length.to_mm - standing(last).to_mm, turned: true)]
       end
 
@@ -177,12 +188,14 @@ module Core
       def eye_shape(kind, edge, turned: false)
         size = eye_part.along.to_mm
         neck = neck(kind).to_mm
-        Shape.new(item: eye_part, role: :line, x: edge + (turned ? neck + (size / 2) : size / 2), y: 0.0, along: size, across: size, form: :ring)
+        Shape.new(item: eye_part, role: :line, x: edge + (turned ? neck + (size / 2) : size / 2), y: 0.0, along: size, across: size,
+          form: :ring)
       end
 
       def pin_shape
         across = pin.outer.to_mm
-        Shape.new(item: pin, role: :pin, x: fixed_length.to_mm - (thickness.to_mm / 2), y: 0.0, along: thickness.to_mm, across: across, form: :disc)
+        Shape.new(item: pin, role: :pin, x: fixed_length.to_mm - (thickness.to_mm / 2), y: 0.0, along: thickness.to_mm, across: across,
+          form: :disc)
       end
     end
   end

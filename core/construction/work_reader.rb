@@ -31,7 +31,8 @@ module Core
       def step(line, number)
         found = LINE.match(line) or return report(:unreadable_work, number: number, text: line[0, 60])
         technique = technique(found[:technique]) or return report(:unknown_technique, number: number, text: found[:technique][0, 60])
-        Written.new(technique: technique.key, repeats: [(found[:repeats] || 1).to_i, 1].max, words: found[:words], checkpoint: !found[:check].nil?)
+        Written.new(technique: technique.key, repeats: [(found[:repeats] || 1).to_i, 1].max, words: found[:words],
+          checkpoint: !found[:check].nil?)
       end
 
       # By key or by name, however it is spelt.

@@ -72,13 +72,15 @@ module Core
           found << set
           first.with(bars: (first.on_hand + bars).sort_by { |bar| [bar.fresh? ? 1 : 0, -bar.length] })
         end
-        Choice.new(plans: [first, *others], doubtful: doubtful, all: lengths == @reel_lengths && sets.size <= MOST_COMBINATIONS && doubtful.size < MOST_DOUBTFUL)
+        Choice.new(plans: [first, *others], doubtful: doubtful,
+          all: lengths == @reel_lengths && sets.size <= MOST_COMBINATIONS && doubtful.size < MOST_DOUBTFUL)
       end
 
       private
 
       # @param lengths [Array<Measure::Length>] of reels, shortest first
-      # @return [Array<Array<Measure::Length>>] sets of reels that are long enough together, and one for the longest piece; the shortest sum first
+      # @return [Array<Array<Measure::Length>>] sets of reels that are long enough together, and one for the longest piece; the shortest
+      # sum first
       def sets_of_reels(pieces, lengths)
         needed = Measure::Length.sum(pieces.map(&:length))
         counts = lengths.map { |length| (0..most_of(length, needed)).to_a }

@@ -9,7 +9,8 @@ module Core
 
     class Event
       # start and end: of the class · absent, here: of a person · next, back: a step on or back · hand: needs the instructor · helped: no
-      # more · finished: with all, however far the taps were · measured: at a checkpoint · spare: one was used · leave_out: an optional step, by everybody · tool_in: counted in again
+      # more · finished: with all, however far the taps were · measured: at a checkpoint · spare: one was used · leave_out: an optional
+      # step, by everybody · tool_in: counted in again
       KINDS = %i[start end absent here next back hand helped measured spare finished leave_out tool_in undo].freeze
       ABOUT_PEOPLE = %i[absent here next back hand helped measured spare finished].freeze
       SAYING = %i[measured spare leave_out tool_in].freeze

@@ -21,7 +21,8 @@ module Core
       def of(classes)
         met = classes.flat_map do |id, title, date, attendees|
           seen = Hash.new(0)
-          attendees.map { |attendee| [[same(attendee.name), seen[same(attendee.name)] += 1], attendee, Visit.new(class_id: id, title: title, date: date)] }
+          attendees.map { |attendee| [[same(attendee.name), seen[same(attendee.name)] += 1], attendee,
+            Visit.new(class_id: id, title: title, date: date)] }
         end
         met.group_by(&:first).map { |(_, number), all|
           newest = all.sort_by { |_, _, visit| [visit.date, visit.class_id] }.reverse
@@ -32,7 +33,8 @@ module Core
       # As they were last, with what older classes know beside it.
       def merged(attendees)
         latest = attendees.first
-        latest.with(measures: attendees.map(&:measures).reverse.reduce({}, :merge), experience: attendees.map(&:experience).reverse.reduce({}) { |all, one|
+        latest.with(measures: attendees.map(&:measures).reverse.reduce({}, :merge),
+          experience: attendees.map(&:experience).reverse.reduce({}) { |all, one|
           all.merge(one) { |_, a, b| [a, b].max_by(&:times) }
         })
       end

@@ -24,7 +24,8 @@ module Core
       def piece
         Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
-          drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + meetings + hung_meetings, steps: steps, options: options)
+          drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + meetings + hung_meetings, steps: steps,
+          options: options)
       end
 
       private
@@ -60,7 +61,8 @@ module Core
           start = @drawn.along(key)
           on_path = @design.path.any? { |component| component.key == key }
           far = start + work_up.lengths.beaded.to_mm
-          work_up.joins.map { |join| join.with(component: key, at: on_path ? (@drawn.leading?(key) ? far - join.at : start + join.at) : start) }
+          work_up.joins.map { |join| join.with(component: key,
+            at: on_path ? (@drawn.leading?(key) ? far - join.at : start + join.at) : start) }
         end
       end
 

@@ -66,7 +66,8 @@ module Core
       end
 
       def drawn(key, frame)
-        @work_ups[key].layout.flat_map { |shape| shape.item.is_a?(Catalogue::Part) && shape.item.made? ? made(shape, frame) : frame.place(shape) }
+        @work_ups[key].layout.flat_map { |shape| shape.item.is_a?(Catalogue::Part) && shape.item.made? ? made(shape,
+          frame) : frame.place(shape) }
       end
 
       # Its own drawing in place of the part: the part's middle is the middle of the drawing.

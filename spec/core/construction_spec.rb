@@ -336,7 +336,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
     # Common practice, no source: 355 to 380 for a 30 mm button in 0.64 wire.
     it 'cuts 355 to 380 for a button hung from its shank' do
-      table = sample_table.with(lines: sample_table.lines.merge('w' => Core::Catalogue::Line.new(key: 'w', name: 'w', kind: :wire, thickness: mm(0.64))))
+      table = sample_table.with(lines: sample_table.lines.merge('w' => Core::Catalogue::Line.new(key: 'w', name: 'w', kind: :wire,
+        thickness: mm(0.64))))
       made = Core::Construction::Registry.fetch(:wire_bail).build({ 'wire' => 'w', 'button' => 'drop' }, table)
       expect(made.call(target: nil, maker: Core::Construction::Maker.new).cuts.first.length.to_mm).to be_between(355, 380)
     end
@@ -344,7 +345,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     # The helix by adding up short chords of it, and arcs by the circle (plane geometry).
     it 'winds as much wire as the helix is long' do
       body = built(:coil, samples[:coil]).cuts.first.body.to_mm
-      points = (0..24_000).map { |i| i * 2 * Math::PI * 12 / 24_000 }.map { |t| [1.2 * Math.cos(t), 1.2 * Math.sin(t), 0.4 * t / (2 * Math::PI)] }
+      points = (0..24_000).map { |i| i * 2 * Math::PI * 12 / 24_000 }.map { |t| [1.2 * Math.cos(t), 1.2 * Math.sin(t),
+        0.4 * t / (2 * Math::PI)] }
       expect(body).to be_within(0.01).of(points.each_cons(2).sum { |a, b| Math.sqrt(a.zip(b).sum { |p, q| (p - q)**2 }) })
     end
 
@@ -367,10 +369,12 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       [:wire_link, { last: 'pin', pin: 'pin', stack: [{ 'part' => 'round_12', 'count' => 4 }] }] => /pin pin_too_short/,
       [:wire_link, { wire: 'cord' }] => /wire not_wire/, [:coil, { seed: 'seed', second_turns: 2 }] => /second_turns beads_in_second/,
       [:framed, { large: '5 mm' }] => /beads beads_wider_than_frame/,
-      [:own_work, { work: 'sewing: Sew it.' }] => /work unknown_technique/, [:own_work, { work: "measuring: Look.\nand so on" }] => /work unreadable_work/,
+      [:own_work, { work: 'sewing: Sew it.' }] => /work unknown_technique/,
+      [:own_work, { work: "measuring: Look.\nand so on" }] => /work unreadable_work/,
       [:own_work, { work: '' }] => /work no_work/
     }.each do |(key, changes), problem|
-      it("refuses #{key} with #{changes}") { expect { built(key, samples[key], **changes) }.to raise_error(Core::Construction::InvalidParameters, problem) }
+      it("refuses #{key} with #{changes}") { expect { built(key,
+        samples[key], **changes) }.to raise_error(Core::Construction::InvalidParameters, problem) }
     end
 
     it 'takes the number of links that comes nearest, less what is lost where one hangs in another' do
@@ -387,11 +391,13 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
   describe 'threads and charts' do
     def table_with(parts: [], lines: [])
       sample_table.with(parts: sample_table.parts.merge(parts.to_h { |one| [one.key, one] }),
-        lines: sample_table.lines.merge(lines.to_h { |key, kind, thick| [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(thick))] }))
+        lines: sample_table.lines.merge(lines.to_h { |key, kind, thick| [key,
+        Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(thick))] }))
     end
 
     def made(key, data, table, target:)
-      Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(target), maker: Core::Construction::Maker.new)
+      Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(target),
+        maker: Core::Construction::Maker.new)
     end
 
     let(:seeds) { table_with(parts: [part('s11', 1.45, 2.15), part('s8', 2.05, 3.05), part('r6', 6), part('hook19', 19, 8, kind: :hook)],
@@ -401,7 +407,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     # Common practice, no source: each within 15 of 100 of what makers cut.
     it 'cuts what makers cut for a flower chain, a braid, a vine and a doubled rope' do
       expect(made(:flower_chain, chain, seeds, target: 165).cuts.first.length.to_mm).to be_between(1300 * 0.85, 1800 * 1.15)
-      braid = made(:disc_braid, { cord: 'thin', strands: '12', chart: { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } }, seeds, target: 178).cuts.first
+      braid = made(:disc_braid, { cord: 'thin', strands: '12', chart: { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } }, seeds,
+        target: 178).cuts.first
       expect([braid.count, braid.length.to_mm / 2]).to match([6, be_within(75).of(500)])
       vine = made(:twisted_vine, { wire: 'wire4', left: list.('r6'), right: list.('r6'), gap: '9 mm' }, seeds, target: 189)
       expect([counts(vine)['r6'], vine.cuts.first.length.to_mm]).to match([20, be_within(91).of(610)])
@@ -434,7 +441,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       10.times do
         strands = [8, 12, 16].sample(random: random)
         rows = Array.new(random.rand(1..7)) { Array.new(strands) { %w[A B].sample(random: random) }.join }
-        work_up = made(:disc_braid, { cord: 'thin', strands: strands.to_s, chart: { 'palette' => { 'A' => 's8', 'B' => 's11' }, 'rows' => rows } }, seeds, target: 180)
+        work_up = made(:disc_braid, { cord: 'thin', strands: strands.to_s,
+          chart: { 'palette' => { 'A' => 's8', 'B' => 's11' }, 'rows' => rows } }, seeds, target: 180)
         loaded = work_up.loading.value.flat_map(&:last).group_by { |bead, _| bead.key }.transform_values { |runs| runs.sum(&:last) }
         expect(loaded).to eq(counts(work_up))
         expect(loaded.values.sum).to be_within(strands).of(strands * (180 - 24) / (2 * 3.05))
@@ -443,9 +451,12 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     {
-      { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAB] } => /rows\/0\/7 not_in_palette/, { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAA AAA] } => /rows\/1 strands_differ/,
-      { 'palette' => { 'A' => 'ghost' }, 'rows' => [] } => /palette\/A unknown_part/, { 'palette' => {}, 'rows' => [] } => /rows chart_empty/, 'AAAA' => /chart not_a_chart/,
-      { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } => /chart chart_strands/, { 'palette' => { 'ab' => 's8' }, 'rows' => %w[A] } => /palette\/ab not_a_letter/
+      { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAB] } => /rows\/0\/7 not_in_palette/,
+        { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAA AAA] } => /rows\/1 strands_differ/,
+      { 'palette' => { 'A' => 'ghost' }, 'rows' => [] } => /palette\/A unknown_part/,
+      { 'palette' => {}, 'rows' => [] } => /rows chart_empty/, 'AAAA' => /chart not_a_chart/,
+      { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } => /chart chart_strands/,
+      { 'palette' => { 'ab' => 's8' }, 'rows' => %w[A] } => /palette\/ab not_a_letter/
     }.each do |chart, problem|
       it("refuses the chart #{chart}") {
         expect { made(:disc_braid, { cord: 'thin', chart: chart }, seeds, target: 180) }.to raise_error(Core::Construction::InvalidParameters, problem)
@@ -460,11 +471,13 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table = sample_table.with(parts: sample_table.parts.merge('shell' => shell))
       { strung: 2, two_hole: 4, stations: 4, twisted_strands: 4 }.each do |key, ends|
         data = samples[key].merge(school: school.to_s, cover: { cover: 'cover', clamshell: 'shell' }[way.cover], tails: 'buried').compact
-        work_up = Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(180), maker: Core::Construction::Maker.new)
+        work_up = Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(180),
+          maker: Core::Construction::Maker.new)
         found = counts(work_up)
         expect([key, found['cover'], found['shell']]).to eq([key, (ends if way.cover == :cover), (ends if way.cover == :clamshell)])
         expect([key, work_up.steps.count { |step| step.technique == way.technique }]).to match([key, be >= 1])
-        expect([key, work_up.steps.map(&:key)]).to match([key, include('bury_tails', *('covers' if way.cover == :cover), *('glue' if way.glued))])
+        expect([key, work_up.steps.map(&:key)]).to match([key,
+          include('bury_tails', *('covers' if way.cover == :cover), *('glue' if way.glued))])
       end
     end
   end

@@ -60,13 +60,15 @@ RSpec.describe Core::Live do
   # The welcome and what is shown are nobody's time at a step.
   it 'calls nobody stuck who was welcomed and shown something first' do
     task = plan.people.first.tasks.first
-    stuck = ->(minutes, welcome) { described_class::Attention.new(plan, evening('0 start', '0 absent 3'), start + (minutes * 60), welcome: welcome).needs.select { |need| need.person == '1' }.map(&:code) }
+    stuck = ->(minutes, welcome) { described_class::Attention.new(plan, evening('0 start', '0 absent 3'), start + (minutes * 60),
+      welcome: welcome).needs.select { |need| need.person == '1' }.map(&:code) }
     limit = task.demonstration_minutes + (task.minutes * 1.9)
     expect([stuck.(limit - 0.1, 0), stuck.(limit + 0.1, 0), stuck.(limit + 7, 10)]).to match([[], include(:stuck), []])
   end
 
   describe 'with covers that can be left out' do
-    let(:inputs) { Core::Inputs.new(workshop: workshop, design: bracelet(school: 'covered', cover: 'cover'), attendees: people, table: sample_table) }
+    let(:inputs) { Core::Inputs.new(workshop: workshop, design: bracelet(school: 'covered', cover: 'cover'),
+      attendees: people, table: sample_table) }
     let(:covers) { plan.people.first.tasks.index { |task| task.step.key == 'front/covers' } }
 
     def leave_out(*lines, step: 'front/covers')
@@ -79,8 +81,10 @@ RSpec.describe Core::Live do
       expect(leave_out('0 start', *nexts.(covers)).people['1'].place).to eq(covers + 1)
       expect(leave_out('0 start', *nexts.(covers), '40 back 1').people['1'].place).to eq(covers - 1)
       expect(leave_out('0 start', step: 'front/string').people['1'].left_out).to eq([])
-      undone = described_class::Evening.new(plan, events('0 start') + [described_class::Event.new(key: 'out', kind: :leave_out, at: start + 60, detail: 'front/covers'),
-                                                                      described_class::Event.new(key: 'u', kind: :undo, at: start + 90, undoes: 'out')])
+      undone = described_class::Evening.new(plan, events('0 start') + [described_class::Event.new(key: 'out', kind: :leave_out,
+        at: start + 60, detail: 'front/covers'),
+                                                                      described_class::Event.new(key: 'u', kind: :undo,
+                                                                      at: start + 90, undoes: 'out')])
       expect(undone.people['1'].left_out).to eq([])
     end
 
@@ -91,15 +95,19 @@ RSpec.describe Core::Live do
       expect([lever.step.key, lever.people, lever.minutes]).to eq(['front/covers', 3, tasks.sum(&:minutes)])
       now = start + 60
       work = ->(one) { described_class::Rest.new(model, one, now).model.people.sum { |person| person.tasks.sum(&:minutes) } }
-      expect(work.(standing) - work.(standing.with(lever.event('x', now)))).to be_within(1e-6).of(model.people.sum { |person| person.tasks[covers].minutes })
+      expect(work.(standing) - work.(standing.with(lever.event('x',
+        now)))).to be_within(1e-6).of(model.people.sum { |person| person.tasks[covers].minutes })
     end
   end
 
   it 'keeps a measured length, spares and tools that are back, and nothing that is no length' do
-    taps = [[:measured, '1', '171 mm'], [:measured, '2', 'long'], [:spare, '1', 'crimp'], [:tool_in, nil, 'cutters'], [:tool_in, nil, 'cutters']]
-    said = taps.each_with_index.map { |(kind, person, detail), i| described_class::Event.new(key: "s#{i}", kind: kind, at: start + 60 + i, person: person, detail: detail) }
+    taps = [[:measured, '1', '171 mm'], [:measured, '2', 'long'], [:spare, '1', 'crimp'], [:tool_in, nil, 'cutters'],
+      [:tool_in, nil, 'cutters']]
+    said = taps.each_with_index.map { |(kind, person, detail), i| described_class::Event.new(key: "s#{i}", kind: kind, at: start + 60 + i,
+      person: person, detail: detail) }
     standing = described_class::Evening.new(plan, events('0 start') + said)
-    expect([standing.people['1'].measured, standing.people['2'].measured, standing.people['1'].spares, standing.tools_in['cutters']]).to eq([mm(171), nil, ['crimp'], 2])
+    expect([standing.people['1'].measured, standing.people['2'].measured, standing.people['1'].spares,
+      standing.tools_in['cutters']]).to eq([mm(171), nil, ['crimp'], 2])
   end
 
   # The same as the plan's own sizing: what it advises, made, is nearer to what was asked.

@@ -25,7 +25,8 @@ RSpec.describe 'Pieces made of pieces' do
       inner = link('inner', first: %w[simple wrapped].sample(random: random))
       outer = component('outer', :linked, apart: true, length: mm(random.rand(30..60)), unit: pattern('made:inner'), ring: 'open_ring')
       unit = ['round_8', *%w[made:inner seed].sample(random.rand(0..2), random: random)]
-      hung = [charm(places.sample(random: random)), component('drop', :wire_link, hung_at: 'charm@last', wire: 'wire_20', stack: pattern('seed'))]
+      hung = [charm(places.sample(random: random)), component('drop', :wire_link, hung_at: 'charm@last', wire: 'wire_20',
+        stack: pattern('seed'))]
       hung = hung.first(random.rand(0..2))
       piece = fit(design(inner, *([outer] if outer), strung(pattern: pattern({ fill: unit })), *hung), random.rand(150..220))
       drawn = piece.layout.select { |shape| shape.role != :line && shape.item.is_a?(Core::Catalogue::Part) }.map { |shape| shape.item.key }.tally
@@ -36,7 +37,8 @@ RSpec.describe 'Pieces made of pieces' do
   end
 
   # place => how many of the ten beads of a 80 mm front it means
-  { 'centre' => 1, 'front' => 10, 'front@each' => 10, 'front@every_3' => 3, 'front@middle' => 1, 'front@first' => 1, 'front.pattern.0@every_2' => 5,
+  { 'centre' => 1, 'front' => 10, 'front@each' => 10, 'front@every_3' => 3, 'front@middle' => 1, 'front@first' => 1,
+    'front.pattern.0@every_2' => 5,
     'front.pattern.0.0@last' => 1 }.each do |place, number|
     it "hangs #{number} at #{place}, before the step that closes" do
       piece = fit(design(strung(mirror: false), charm(place)), 60)
@@ -47,7 +49,8 @@ RSpec.describe 'Pieces made of pieces' do
   end
 
   it 'lays two at one place side by side, and what hangs on them below' do
-    piece = fit(design(strung, charm('centre'), charm('centre', 'other'), component('tip', :findings, hung_at: 'other@last', parts: pattern('open_ring'))), 60)
+    piece = fit(design(strung, charm('centre'), charm('centre', 'other'),
+      component('tip', :findings, hung_at: 'other@last', parts: pattern('open_ring'))), 60)
     drops = piece.layout.select { |shape| shape.item.key == 'drop' }
     tip = piece.layout.reverse.find { |shape| shape.item.key == 'open_ring' }
     expect((drops[0].x - drops[1].x).abs).to be_within(0.01).of(6)
@@ -66,15 +69,19 @@ RSpec.describe 'Pieces made of pieces' do
 
   # What is wrong, at its place.
   {
-    'made of itself' => [-> { [link('a', stack: pattern('made:b')), link('b', stack: pattern('made:a')), strung] }, %w[components 0 apart], :made_of_itself],
-    'no part' => [-> { [strung(pattern: pattern({ fill: ['made:ghost'] }))] }, ['components', 0, 'parameters', 'pattern', 0, 'repeat', 0, 'part'], :unknown_part],
+    'made of itself' => [-> { [link('a', stack: pattern('made:b')), link('b', stack: pattern('made:a')), strung] },
+      %w[components 0 apart], :made_of_itself],
+    'no part' => [-> { [strung(pattern: pattern({ fill: ['made:ghost'] }))] },
+    ['components', 0, 'parameters', 'pattern', 0, 'repeat', 0, 'part'], :unknown_part],
     'on no component' => [-> { [strung, charm('ghost@each')] }, %w[components 1 hung_at], :no_such_place],
     'on no item' => [-> { [strung, charm('front.pattern.7')] }, %w[components 1 hung_at], :no_such_place],
     'in no words' => [-> { [strung, charm('front@sometimes')] }, %w[components 1 hung_at], :no_such_place],
     'on itself' => [-> { [strung, charm('other@last'), charm('charm@last', 'other')] }, %w[components 1 hung_at], :no_such_place],
-    'not to be made apart' => [-> { [component('a', :stretch, apart: true, elastic: 'elastic', pattern: pattern({ fill: ['seed'] })), strung] },
+    'not to be made apart' => [-> { [component('a', :stretch, apart: true, elastic: 'elastic',
+    pattern: pattern({ fill: ['seed'] })), strung] },
                                %w[components 0 apart], :cannot_be_made_apart],
-    'too short' => [-> { [component('a', :linked, apart: true, length: mm(1), unit: pattern('ring')), strung] }, %w[components 0 length], :length_out_of_reach]
+    'too short' => [-> { [component('a', :linked, apart: true, length: mm(1), unit: pattern('ring')), strung] },
+    %w[components 0 length], :length_out_of_reach]
   }.each do |name, (components, place, code)|
     it "refuses what is #{name}" do
       expect { fit(design(*instance_exec(&components)), 180) }.to raise_error(Core::Construction::InvalidParameters) { |error|
@@ -102,7 +109,8 @@ RSpec.describe 'Pieces made of pieces' do
     it 'knows what is closed in place' do
       ends = component('end', :findings, parts: pattern('ring'))
       expect(findings(strung, ends).map(&:status)).to eq([:fits])
-      twisted = component('drop', :twisted_strands, hung_at: 'end@last', length: mm(30), line: 'cable', pattern: pattern({ fill: ['seed'] }), crimp: 'crimp', ring: 'ring')
+      twisted = component('drop', :twisted_strands, hung_at: 'end@last', length: mm(30), line: 'cable',
+        pattern: pattern({ fill: ['seed'] }), crimp: 'crimp', ring: 'ring')
       expect(findings(strung, ends, twisted).map(&:status)).to include(:will_not)
       { 'simple' => true, 'wrapped' => false }.each do |eye, fits|
         links = component('links', :linked, unit: pattern('made:link'))
@@ -121,7 +129,8 @@ RSpec.describe 'Pieces made of pieces' do
   # Twenty-five 8 mm glass rounds weigh about 16.8 g (sphere of 0.268 cm³ × 2.5, CRC Handbook): five times that is 84 g.
   { 100 => :fits, 70 => :will_not, nil => :unknown }.each do |holds, status|
     it "judges a magnetic clasp that holds #{holds.inspect} g #{status}" do
-      glass = { 'round_8' => part('round_8', 8, material: 'glass'), 'magnet' => part('magnet', 12, 7, kind: :clasp, magnetic: true, holds_grams: holds, mass_mg: 1) }
+      glass = { 'round_8' => part('round_8', 8, material: 'glass'),
+        'magnet' => part('magnet', 12, 7, kind: :clasp, magnetic: true, holds_grams: holds, mass_mg: 1) }
       table = sample_table.with(parts: sample_table.parts.merge(glass).merge('crimp' => part('crimp', 2, kind: :crimp, mass_mg: 1)))
       piece = Core::Sizing::Blueprint.new(design(strung(mirror: false), component('end', :findings, parts: pattern('magnet'))), table)
         .fit(mm(175), Core::Construction::Maker.new)
@@ -133,7 +142,8 @@ RSpec.describe 'Pieces made of pieces' do
     whole = design(strung(pattern: [{ 'part' => 'seed' }, *pattern({ fill: ['round_8'] })]), charm('front.pattern.1.0@each'))
     edit = Core::Project::Edit.new(whole)
     place = ->(text) { Core::Project::Edit::Place.parse(text) }
-    { edit.insert(place.('front.pattern.0'), 'disc_2') => 'front.pattern.2.0@each', edit.move(place.('front.pattern.1'), -1) => 'front.pattern.0.0@each',
+    { edit.insert(place.('front.pattern.0'), 'disc_2') => 'front.pattern.2.0@each',
+      edit.move(place.('front.pattern.1'), -1) => 'front.pattern.0.0@each',
       edit.pattern_change(:remove, place.('front.pattern.0')) => 'front.pattern.0.0@each' }.each do |changed, at|
       expect(changed.component('charm').hung_at).to eq(at)
     end

@@ -17,7 +17,8 @@ RSpec.describe Core::People::Register do
   end
 
   describe Core::People::Practised do
-    let(:plan) { Core::Inputs.new(workshop: workshop, design: bracelet, attendees: [attendee(1, 165), attendee(2, 175)], table: sample_table).plan }
+    let(:plan) { Core::Inputs.new(workshop: workshop, design: bracelet, attendees: [attendee(1, 165), attendee(2, 175)],
+      table: sample_table).plan }
 
     def after(*events)
       described_class.after(plan, Core::Live::Evening.new(plan, events))

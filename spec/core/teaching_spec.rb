@@ -26,8 +26,10 @@ RSpec.describe 'Teaching knowledge' do
   end
 
   # The faults makers warn of most (common practice, no source).
-  ['Crossed lines', 'grips too early', 'slips when pulled', 'spike is left', 'gapes', 'One bead short', 'stands proud', 'not seated', 'Turned the wrong way',
-   'kinks', 'snaps', 'closed before its charm', 'Pulled open', 'knot sits away', 'knot loosens', 'seed bead breaks', 'hole is small', 'main line is cut',
+  ['Crossed lines', 'grips too early', 'slips when pulled', 'spike is left', 'gapes', 'One bead short', 'stands proud', 'not seated',
+    'Turned the wrong way',
+   'kinks', 'snaps', 'closed before its charm', 'Pulled open', 'knot sits away', 'knot loosens', 'seed bead breaks', 'hole is small',
+   'main line is cut',
    'Glue runs', 'not stretched'].each do |sign|
     it("knows: #{sign}") { expect(skills.values.flat_map(&:goes_wrong).any? { |line| line.include?(sign) }).to be(true) }
   end
@@ -40,7 +42,8 @@ RSpec.describe 'Teaching knowledge' do
   # Common practice, no source: makers' pace at demonstrations (about level 4, talk included) in minutes; known ones within half and twice
   # of it, beginners two to four times a maker's.
   {
-    ['wrapped_loop', 1] => 1.0..2.5, ['flat_crimp', 1] => 2.5..2.5, ['flat_crimp', Rational(3, 2)] => 4.0..4.0, ['crossover_loop', 1] => 1.7..1.7,
+    ['wrapped_loop', 1] => 1.0..2.5, ['flat_crimp', 1] => 2.5..2.5, ['flat_crimp', Rational(3, 2)] => 4.0..4.0,
+      ['crossover_loop', 1] => 1.7..1.7,
     ['cross_weave', 1] => 0.5..2.0, ['barrel_knot', 1] => 0.4..0.6, ['elastic_knot', 1] => 1.0..1.0
   }.each do |(key, effort), heard|
     it "keeps makers' pace at #{key}, effort #{effort}" do

@@ -22,7 +22,8 @@ RSpec.describe 'Drawings of how it goes' do
   end
 
   it 'numbers what each thread visits, in order, told apart without colour' do
-    petal = Core::Catalogue::Part.new(key: 'p', name: 'p', kind: :bead, along: Core::Measure::Length.mm(1.5), outer: Core::Measure::Length.mm(2.2))
+    petal = Core::Catalogue::Part.new(key: 'p', name: 'p', kind: :bead,
+      outer: Core::Measure::Length.mm(2.2), along: Core::Measure::Length.mm(1.5))
     slots = [0, 3, 6].map { |x| Core::Construction::Threads::Slot.new(part: petal, role: :petal, x: x.to_f, y: 0.0) }
     visits = ->(*numbers) { numbers.map { |slot| Core::Construction::Threads::Visit.new(slot: slot) } }
     threads = Core::Construction::Threads.new(slots, { 'first' => visits.(0, 1, 2), 'second' => visits.(2) })

@@ -23,13 +23,15 @@ RSpec.describe Store::Backups do
   # The database file alone is a few kilobytes until its log is written back: the copy must hold what stands in the log.
   it 'copies a studio while it is written to, whole and with a checksum, readable by its owner alone' do
     ids = studio.classes.all.map(&:id)
-    writing = Thread.new { 20.times { |i| studio.classes.edit(1, studio.classes.find(1).revision, 'session') { |state| state.with(workshop: state.workshop.with(venue: "Room #{i}")) } } }
+    writing = Thread.new { 20.times { |i| studio.classes.edit(1, studio.classes.find(1).revision,
+      'session') { |state| state.with(workshop: state.workshop.with(venue: "Room #{i}")) } } }
     path = backups.take(:asked)
     writing.join
     copy = SQLite3::Database.new(path)
     expect(copy.get_first_value('PRAGMA integrity_check')).to eq('ok')
     expect(copy.execute('SELECT id FROM classes').flatten).to match_array(ids)
-    expect([described_class.check(path).status, File.stat(path).mode & 0o077, File.read("#{path}.sha256")[/\A\h{64}/]]).to match([:good, 0, Digest::SHA256.file(path).hexdigest])
+    expect([described_class.check(path).status, File.stat(path).mode & 0o077, File.read("#{path}.sha256")[/\A\h{64}/]]).to match([:good, 0,
+      Digest::SHA256.file(path).hexdigest])
     studio.close
   end
 
@@ -45,7 +47,8 @@ RSpec.describe Store::Backups do
       path = backups.take(:asked, to: File.join(folder, 'copy.sqlite3'))
       before = File.binread(file)
       spoil.call(path)
-      expect([described_class.check(path).status, command('restore', path, '--yes').first, File.binread(file) == before]).to eq([status, 2, true])
+      expect([described_class.check(path).status, command('restore', path, '--yes').first,
+        File.binread(file) == before]).to eq([status, 2, true])
     end
   end
 
@@ -98,6 +101,7 @@ RSpec.describe Store::Backups do
   end
 
   it 'names its options where they are not understood' do
-    [%w[backup a b], %w[restore], %w[check], %w[doctor x], %w[backup --fast]].each { |arguments| expect(command(*arguments)).to match([2, /bin\/eager-bench backup/]) }
+    [%w[backup a b], %w[restore], %w[check], %w[doctor x], %w[backup --fast]].each { |arguments| expect(command(*arguments)).to match([2,
+      /bin\/eager-bench backup/]) }
   end
 end

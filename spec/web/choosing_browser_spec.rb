@@ -19,7 +19,8 @@ RSpec.describe 'Choosing a project for a group', type: :feature do
     fill_in 'A seat costs at most', with: '20'
     select 'up to 1', from: 'Level'
     find_button('Show these').send_keys(:enter)
-    expect(page).to have_css('.choosing li', text: 'Meteor Path wrap').and have_css('.choosing li', count: 2).and have_text("#{rows - 2} projects do not pass the filters")
+    expect(page).to have_css('.choosing li', text: 'Meteor Path wrap').and have_css('.choosing li',
+      count: 2).and have_text("#{rows - 2} projects do not pass the filters")
     click_on 'Make this: Meteor Path wrap'
     expect(page).to have_select('Project', selected: 'Meteor Path wrap')
   end

@@ -32,7 +32,8 @@ RSpec.describe Web::Routes::Register, type: :request do
     again = studio.classes.find(id).state
     expect(again.workshop.date - studio.classes.find(1).state.workshop.date).to eq(7)
     known = again.attendees.first.experience['flat_crimp']
-    expect([known.last, known.times]).to match([studio.classes.find(1).state.workshop.date, be > (before.experience['flat_crimp']&.times || 0)])
+    expect([known.last, known.times]).to match([studio.classes.find(1).state.workshop.date,
+      be > (before.experience['flat_crimp']&.times || 0)])
   end
 
   it 'takes down by hand who finished when, corrects it, and says what it cannot read' do

@@ -27,7 +27,8 @@ module Web
         old = before.select { |event| event.key.start_with?(MARK) && event.kind != :undo }.map(&:key) - before.map(&:undoes)
         finishes = times.sort_by(&:last)
         last = finishes.map(&:last).max || workshop.minutes
-        [*old.map { |key| event(:undo, 0, undoes: key) }, event(:start, 0), *finishes.map { |key, minute| event(:finished, minute, person: key) },
+        [*old.map { |key| event(:undo, 0, undoes: key) }, event(:start, 0),
+          *finishes.map { |key, minute| event(:finished, minute, person: key) },
          event(:end, [last, workshop.minutes].max)]
       end
 

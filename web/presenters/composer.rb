@@ -245,8 +245,10 @@ module Web
         declared(component).select { |p| p.type == :chart }.map do |parameter|
           data = component.parameters[parameter.name.to_s]
           data = nil unless data.is_a?(Hash) && data['rows'].is_a?(Array) && data['palette'].is_a?(Hash)
-          ChartGrid.new(at: "#{component.key}.#{parameter.name}", name: name_of(component).capitalize, label: say("parameters.#{parameter.name}"), rows: data ? data['rows'].map(&:chars) : [],
-            letters: data ? data['palette'].map { |letter, key| [letter, table.parts[key]] } : [], problems: problems_at(component, parameter.name))
+          ChartGrid.new(at: "#{component.key}.#{parameter.name}", name: name_of(component).capitalize,
+            label: say("parameters.#{parameter.name}"), rows: data ? data['rows'].map(&:chars) : [],
+            letters: data ? data['palette'].map { |letter, key| [letter, table.parts[key]] } : [],
+            problems: problems_at(component, parameter.name))
         end
       end
 
@@ -315,13 +317,16 @@ module Web
       private
 
       def coloured(name, swaps)
-        made = Core::Sizing::Blueprint.new(design, @library.table.in_colourway(swaps)).fit(asked, Core::Construction::Maker.at(2, design.tails), ease: design.added_ease)
+        made = Core::Sizing::Blueprint.new(design, @library.table.in_colourway(swaps)).fit(asked,
+          Core::Construction::Maker.at(2, design.tails), ease: design.added_ease)
         return Colourway.new(name: name, swaps: swaps, drawing: nil, words: unfitted_words(made)) unless made.is_a?(Core::Sizing::Piece)
 
-        drawing = Formats::PieceSvg.new(made.layout, title: name.empty? ? 'as designed' : name, span_mm: span, unit: unit, ruler: false, labels: false).to_s
+        drawing = Formats::PieceSvg.new(made.layout, title: name.empty? ? 'as designed' : name, span_mm: span, unit: unit, ruler: false,
+          labels: false).to_s
         Colourway.new(name: name, swaps: swaps, drawing: drawing, words: nil)
       rescue Core::Construction::InvalidParameters => e
-        Colourway.new(name: name, swaps: swaps, drawing: nil, words: e.problems.map { |problem| Formats::Wording.problem(problem, unit: unit) }.uniq.join(' '))
+        Colourway.new(name: name, swaps: swaps, drawing: nil,
+          words: e.problems.map { |problem| Formats::Wording.problem(problem, unit: unit) }.uniq.join(' '))
       end
 
       def below(component, depth)
@@ -364,7 +369,8 @@ module Web
       def unbuilt_makes
         design.makes.to_h do |component|
           size = Core::Measure::Length.mm(5)
-          [component.part_key, Core::Catalogue::Part.new(key: component.part_key, name: component.key.tr('_', ' '), kind: :connector, along: size,
+          [component.part_key, Core::Catalogue::Part.new(key: component.part_key, name: component.key.tr('_', ' '), kind: :connector,
+            along: size,
             outer: size, form: :connector, made: component.key)]
         end
       end

@@ -39,7 +39,8 @@ module Web
 
       def code(one, steps, care)
         numbered = steps.each_with_index.map { |words, i| "#{i + 1}. #{words}" }
-        Formats::QrSvg.draw([plan.design.name, *numbered, care].compact.join("\n"), title: "What is left for #{one.attendee.name}, as a code")
+        Formats::QrSvg.draw([plan.design.name, *numbered, care].compact.join("\n"),
+          title: "What is left for #{one.attendee.name}, as a code")
       end
     end
   end

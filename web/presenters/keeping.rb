@@ -18,7 +18,8 @@ module Web
       # @return [Array<Copy>]
       def copies
         Store::Backups.new(File.join(folder, 'studio.sqlite3')).all.map do |copy|
-          Copy.new(name: copy.name, at: copy.at.strftime('%-d %B %Y, %H:%M'), reason: say("copies.reasons.#{copy.reason}"), size: megabytes(copy.bytes))
+          Copy.new(name: copy.name, at: copy.at.strftime('%-d %B %Y, %H:%M'), reason: say("copies.reasons.#{copy.reason}"),
+            size: megabytes(copy.bytes))
         end
       end
 

@@ -12,7 +12,8 @@ module Web
       # nil before it is known
       # look: whether the step is a checkpoint · advice: words for what was measured there, nil before
       # trouble: words for what goes wrong at the step · optional: whether it may be left out
-      Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first, :look,
+      Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first,
+        :look,
         :advice, :trouble, :notes)
       # Those at one table, in order.
       Table = Core::Value.define(:number, :cards)
@@ -114,7 +115,8 @@ module Web
       def needs
         Core::Live::Attention.new(@plan, @evening, @now, welcome: @result.inputs.calibration.welcome_minutes).needs.map do |need|
           person = @evening.people.fetch(need.person)
-          Need.new(key: need.person, name: name(need.person), code: need.code, trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
+          Need.new(key: need.person, name: name(need.person), code: need.code,
+            trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
             words: say("live.#{need.code}", minutes: need.minutes.floor, step: first_sentence(step_words(person.task.step))))
         end
       end
@@ -136,7 +138,8 @@ module Web
 
         Core::Live::Levers.of(@evening).map do |lever|
           then_ = @forecasts.without(id, lever.step.key)
-          Lever.new(step: lever.step.key, words: first_sentence(step_words(lever.step)), people: lever.people, chance: then_ && hundredths(then_.chance))
+          Lever.new(step: lever.step.key, words: first_sentence(step_words(lever.step)), people: lever.people,
+            chance: then_ && hundredths(then_.chance))
         end
       end
 
@@ -194,7 +197,8 @@ module Web
       def shown(line, minute)
         by = line.code == :step
         at = by ? line.latest : line.minute
-        words = say("coming.#{line.code}", technique: line.technique ? line.technique.name : '', step: line.step ? first_sentence(step_words(line.step)) : '')
+        words = say("coming.#{line.code}", technique: line.technique ? line.technique.name : '',
+          step: line.step ? first_sentence(step_words(line.step)) : '')
         Next.new(at: (@result.workshop.start + at).to_s, words: words, late: at - minute < SOON)
       end
 

@@ -58,7 +58,8 @@ module Web
 
         shapes = piece.after(piece.steps, piece.steps.find { |one| one.key == step.key } || step) || piece.layout
         longest = shapes.map { |shape| shape.x + (shape.along / 2) }.max || 0
-        Formats::PieceSvg.new(shapes, title: 'What it looks like after this step', span_mm: Sections::Drawn.ruler(longest), unit: unit, ruler: false).to_s
+        Formats::PieceSvg.new(shapes, title: 'What it looks like after this step', span_mm: Sections::Drawn.ruler(longest), unit: unit,
+          ruler: false).to_s
       end
 
       private

@@ -69,7 +69,8 @@ module Web
         practice: Field.new(label: 'What to practise on first', type: :text, options: 300),
         practice_minutes: Field.new(label: 'Minutes of practice', type: :number, options: 0..240),
         points: Field.new(label: 'Points to make when teaching it, one a line', type: :lines, options: 300),
-        goes_wrong: Field.new(label: 'What goes wrong, one a line: sign | why | repair | cheap until | minutes lost | parts lost', type: :lines,
+        goes_wrong: Field.new(label: 'What goes wrong, one a line: sign | why | repair | cheap until | minutes lost | parts lost',
+        type: :lines,
           options: 400),
         left_hand: Field.new(label: 'For left-handers', type: :text, options: 300)
       }.freeze

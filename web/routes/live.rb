@@ -42,7 +42,8 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:plan, id) if found.plan.nil?
 
-          erb(:'pages/home', layout: :print_layout, locals: { title: 'What goes home', print: Presenters::Home.new(found, evening(found), unit: unit, person: text(:person)) })
+          erb(:'pages/home', layout: :print_layout, locals: { title: 'What goes home',
+            print: Presenters::Home.new(found, evening(found), unit: unit, person: text(:person)) })
         end
         app.get('/classes/:id/log.csv') do
           found = result(id)

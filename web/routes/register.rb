@@ -55,7 +55,8 @@ module Web
       module Knowing
         # @return [Array<Core::People::Register::Known>]
         def known_people
-          Core::People::Register.of(studio.classes.all.map { |one| [one.id, one.state.workshop.title, one.state.workshop.date, one.state.attendees] })
+          Core::People::Register.of(studio.classes.all.map { |one| [one.id, one.state.workshop.title,
+            one.state.workshop.date, one.state.attendees] })
         end
 
         def known(name)
@@ -87,7 +88,8 @@ module Web
 
           evening = Core::Live::Evening.new(found.plan, found.live_events)
           workshop = found.workshop
-          state = found.state.with(workshop: workshop.with(date: workshop.date + 7), attendees: Core::People::Practised.after(found.plan, evening))
+          state = found.state.with(workshop: workshop.with(date: workshop.date + 7),
+            attendees: Core::People::Practised.after(found.plan, evening))
           "/classes/#{studio.classes.create(state)}"
         end
       end
