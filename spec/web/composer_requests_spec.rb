@@ -114,3 +114,88 @@ RSpec.describe Web::Routes::Composer, type: :request do
     end
   end
 end
+
+RSpec.describe 'Composing what is made first and what hangs', type: :request do
+  let(:id) { studio.drafts.begin(studio.projects.find('evening_star').design) }
+
+  def design
+    studio.drafts.find(id).design
+  end
+
+  def gesture(**fields)
+    send_form("/drafts/#{id}", **fields)
+    follow_redirect! if last_response.redirect?
+  end
+
+  {
+    'path' => [nil, false], 'centre' => ['centre', false], 'chosen' => ['front.pattern.0@each', false], 'apart' => [nil, true], 'glitter' => [nil, false]
+  }.each do |where, (hung_at, apart)|
+    it "adds a component #{where}" do
+      gesture(do: 'add', construction: 'wire_link', where: where, at: 'front.pattern.0')
+      added = design.components.last
+      expect([added.construction, added.hung_at, added.apart]).to eq([:wire_link, hung_at, apart])
+    end
+  end
+
+  it 'hangs something else somewhere else, with a length of its own, and says when that is none' do
+    gesture(do: 'add', construction: 'twisted_strands', where: 'centre')
+    key = design.components.last.key
+    gesture(do: 'set', component: key, place: 'front.pattern.0', which: 'every_2', own_length: '45 mm')
+    expect([design.component(key).hung_at, design.component(key).length]).to eq(['front.pattern.0@every_2', Core::Measure::Length.mm(45)])
+    gesture(do: 'set', component: key, place: 'no place!', which: '', own_length: 'long')
+    expect([design.component(key).hung_at, design.component(key).length]).to eq(['front.pattern.0@every_2', Core::Measure::Length.mm(45)])
+    expect(page).to include('&quot;long&quot; does not read as a length, so it stays as it was')
+  end
+
+  it 'shows what cannot be built at its place, and draws it when it can' do
+    gesture(do: 'add', construction: 'wire_link', where: 'apart')
+    gesture(do: 'insert', at: 'front.pattern.0', part: 'made:wire_link')
+    expect(page).to include('Made here').and include('class="piece"')
+    gesture(do: 'insert', at: 'wire_link.stack.0', part: 'made:wire_link')
+    expect(page).to include('This is made of itself')
+    gesture(do: 'insert', at: 'front.pattern.0', part: 'made:no_such')
+    expect(design.component('front').parameters['pattern'].to_s).not_to include('no_such')
+  end
+
+  it 'begins a chart, paints it, and gives it as a table' do
+    gesture(do: 'add', construction: 'disc_braid', where: 'path')
+    gesture(do: 'chart_begin', at: 'disc_braid.chart')
+    gesture(do: 'chart_colour', at: 'disc_braid.chart', letter: '', part: 'seed_8_frost')
+    gesture(do: 'chart_paint', at: 'disc_braid.chart.1.2', letter: 'B')
+    expect(design.component('disc_braid').parameters['chart']['rows']).to eq(%w[AAAAAAAA AABAAAAA AAAAAAAA AAAAAAAA])
+    get "/drafts/#{id}/charts/disc_braid.chart.csv"
+    expect(CSV.parse(page).values_at(0, 2).map { |row| row.values_at(0, 3) }).to eq([['row', 'strand 3'], %w[2 B]])
+    get "/drafts/#{id}/charts/front.pattern.csv"
+    expect(last_response.status).to eq(404)
+  end
+end
+
+RSpec.describe 'Handouts of woven and braided pieces', type: :request do
+  def handouts(project, **person)
+    base = studio.classes.find(1).state
+    people = [base.attendees.first.with(colourway: nil, **person)]
+    id = studio.classes.create(base.with(project_version_id: studio.projects.find(project).id, attendees: people))
+    get "/classes/#{id}/handouts"
+    [page, Formats::Pdf::Handouts.new(plan_of(id), span: 240.0)]
+  end
+
+  # What each must show, beside the steps.
+  {
+    'wandering_stars' => ['thread-way', 'The way of the thread', 'Cross'], 'aurora' => ['Load the strands in this order', 'Strand 8:', 'Wear it from Friday 4 December'],
+    'comet_tail' => ['class="technique"', 'Try it on before the last end is closed', 'Crossed lines under the crimp: cut the crimp off'],
+    'two_tides' => ['Wear it from Friday 4 December', 'class="technique"']
+  }.each do |project, words|
+    it "of #{project} show #{words.first}" do
+      shown, pdf = handouts(project)
+      words.each { |text| expect([text, shown.include?(text)]).to eq([text, true]) unless text == 'Cross' }
+      expect(pdf.render[0, 5]).to eq('%PDF-') if pdf.respond_to?(:render)
+    end
+  end
+
+  it 'are mirrored for a left-hander' do
+    shown, = handouts('comet_tail', needs: Core::People::Needs.new(left_handed: true))
+    expect(shown).to include('for the left hand')
+    shown, = handouts('comet_tail')
+    expect(shown).not_to include('for the left hand')
+  end
+end
