@@ -33,13 +33,7 @@ module Application
       @once.drop([:compare, id])
     end
 
-    private
-
-    def digest(result)
-      Digest.of([result.id, result.digest(:stored), result.digest(:catalogue), result.digest(:market), result.digest(:projects),
-        result.digest(:supply)])
-    end
-
+    # Who the class is compared for.
     # @return [Core::Inputs]
     def group(result)
       inputs = result.library.inputs(result.state)
@@ -53,6 +47,13 @@ module Application
         lines = supply.lines.to_h { |one| [one.line.key, one.from_stock] }
         left.less(Core::Supply::Stock.new(parts: parts, lines: lines))
       end
+    end
+
+    private
+
+    def digest(result)
+      Digest.of([result.id, result.digest(:stored), result.digest(:catalogue), result.digest(:market), result.digest(:projects),
+        result.digest(:supply)])
     end
   end
 end

@@ -207,6 +207,8 @@ module Hostile
     'POST /settings/open-rings' => %w[open_rings back],
     'POST /settings/currency' => %w[currency],
     'POST /settings/theme' => %w[theme back],
+    'GET /classes/:id/course' => %w[projects gap place],
+    'POST /classes/:id/course' => %w[projects gap place once],
     'GET /people' => [],
     'GET /people/export.json' => %w[name],
     'POST /people/erase' => %w[name],

@@ -19,7 +19,7 @@ VIEWS = {
   'techniques' => ['/techniques?class=1'],
   'stockroom' => ['/stockroom'],
   'fit-check' => ['/fit-check?line=0.46+mm&passes=2&line2=0.8+mm&passes2=1&hole=1.2+mm'],
-  'print' => ['/classes/1/print', nil, [800, 1130]],
+  'course' => ['/classes/1/course?projects[]=evening_star&projects[]=pole_star&projects[]=moonrise&projects[]=aurora', '#course-order'],
   'handout' => ['/classes/1/handouts', nil, [800, 1000]],
   'choosing' => ['/classes/1/projects'],
   'afterwards' => ['/classes/6/afterwards'],
@@ -35,7 +35,7 @@ session = Capybara::Session.new(:studio, Capybara.app)
 studio = open_studio
 # The pictures show forecasts of all their runs.
 Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
-%w[comet_tail pole_star].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
+%w[small_comets aurora].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
 # Taps as if the first class had begun so many minutes ago.
 def teach(studio, minutes)
   result = results_of(studio).of(1)

@@ -43,6 +43,7 @@ module Web
     register Routes::Prints
     register Routes::Kits
     register Routes::Choosing
+    register Routes::Courses
     register Routes::Live
     register Routes::Register
     register Routes::Classes
@@ -92,7 +93,8 @@ module Web
         set :lessons, Application::Lessons.new(studio, runner, results)
         set :practice, Application::Practice.new(studio)
         set :live_forecasts, Application::LiveForecasts.new(runner)
-        set :comparisons, Application::Comparisons.new(studio, runner, results)
+        set :comparisons, comparisons = Application::Comparisons.new(studio, runner, results)
+        set :courses, Application::Courses.new(studio, runner, results, comparisons)
         set :kits, Application::KitStock.new(studio, results)
         set :project_times, Application::ProjectTimes.new(runner)
         set :fragments, Fragments.new

@@ -48,3 +48,46 @@ RSpec.describe Web::Routes::Register, type: :request do
     expect(page).not_to include('Ilse Marrow at 20:15')
   end
 end
+
+RSpec.describe Web::Routes::Courses, type: :request do
+  let(:chosen) { %w[evening_star pole_star moonrise] }
+
+  def shown
+    page.scan(%r{<th scope="row">([^<]+)</th>}).flatten
+  end
+
+  it 'orders projects, says what is new, and makes the classes, whose people know what they practised' do
+    get '/classes/1/course', projects: chosen, gap: '14'
+    expect(page).to include('No other order does better', 'New', '17 Dec 2026')
+    order = shown
+    expect(order.size).to eq(3)
+    before = studio.classes.all.size
+    send_form('/classes/1/course', projects: chosen, gap: '14', once: 'a' * 32)
+    made = studio.classes.all.select { |one| one.state.workshop.title.include?('evening') }
+    expect([studio.classes.all.size - before, made.map { |one| one.state.workshop.title[/\d of 3/] }.sort]).to eq([3, ['1 of 3', '2 of 3', '3 of 3']])
+    last = made.max_by { |one| one.state.workshop.date }.state
+    expect(last.attendees.first.experience.size).to be > studio.classes.find(1).state.attendees.first.experience.size
+  end
+
+  it 'works each evening out for a group that learns from one to the next' do
+    inputs = Application::Results.new(studio, Application::Forecasts.new(nil, studio.worked_out), Application::Searches.new(nil)).of(1).inputs
+    designs = Array.new(2) { studio.projects.find('comet_tail').design }
+    told = []
+    found = Application::Tasks::ForecastCourse.new(inputs: inputs, designs: designs, market: studio.market.all, stock: studio.ledger.stock,
+      dates: [Date.new(2026, 12, 3), Date.new(2026, 12, 10)]).call(->(one) { told << one })
+    expect(found.map(&:key)).to eq(%w[comet_tail comet_tail])
+    expect(found.last.chance).to be > found.first.chance
+    expect(found.last.lacking.size).to be < found.first.lacking.size
+    expect(told.grep(Array).map(&:size)).to eq([1, 2])
+  end
+
+  it 'takes an order of one’s own and says what it breaks, and a gap that is none' do
+    get '/classes/1/course', projects: chosen, gap: '7', place: { 'pole_star' => '1', 'evening_star' => '2', 'moonrise' => '3' }
+    expect(shown.first).to eq('Pole Star pendant')
+    expect(page).to include('Your order')
+    get '/classes/1/course', projects: chosen, gap: 'weekly'
+    expect(page).to include('Give a number of days', 'value="weekly"')
+    send_form('/classes/1/course', projects: [], gap: '7')
+    expect(last_response.status).to eq(422)
+  end
+end

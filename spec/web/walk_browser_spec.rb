@@ -30,6 +30,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/safe-keeping',
            '/people',
            '/classes/2/people/known',
+           '/classes/1/course?projects[]=evening_star&projects[]=moonrise',
            '/nowhere']
 
   # Counts the points at which a thing that can be clicked is covered by another that is not inside it.

@@ -86,6 +86,20 @@ module Web
         (share * 100).round
       end
 
+      # @param one [Core::Project::Suitability] @return [String] what speaks for a project or against it, in a sentence
+      def suits_words(one)
+        say("suits.#{one.reason}", chance: hundredths(one.chance.to_f), target: one.target, names: some_names(one.unfitted),
+          harmed: some_names(one.harmed.keys), unsure: some_names(one.unsure.keys),
+          count: one.wrong, techniques: one.new_to_most.join(', '), problem: one.problem.to_s)
+      end
+
+      # @return [String] names, the first three of many
+      def some_names(list)
+        return '' if list.empty?
+
+        list.size > 3 ? "#{list.first(3).join(', ')} and #{list.size - 3} more" : [list[0...-1].join(', '), list.last].reject(&:empty?).join(' and ')
+      end
+
       # @return [String] "1 bead" or "3 beads"
       def count_of(number, one, many = "#{one}s")
         "#{number} #{number == 1 ? one : many}"

@@ -55,7 +55,7 @@ module Web
       # @return [Array<Row>] those the filters leave, best first
       def rows
         kept = found.select { |one| kept?(one) }.sort_by(&:rank)
-        kept.map { |one| Row.new(suits: one, words: words(one), facts: facts(one), drawing: drawing(one), taken: one.key == current) }
+        kept.map { |one| Row.new(suits: one, words: suits_words(one), facts: facts(one), drawing: drawing(one), taken: one.key == current) }
       end
 
       # @return [String] as a sentence of its own
@@ -117,12 +117,6 @@ module Web
          chosen(:technique).empty? || one.techniques.include?(chosen(:technique))].all?
       end
 
-      def words(one)
-        say("suits.#{one.reason}", chance: hundredths(one.chance.to_f), target: one.target, names: names(one.unfitted),
-          harmed: names(one.harmed.keys), unsure: names(one.unsure.keys),
-          count: one.wrong, techniques: one.new_to_most.join(', '), problem: one.problem.to_s)
-      end
-
       def facts(one)
         return [] if one.problem
 
@@ -130,7 +124,7 @@ module Web
          (one.seat ? "#{one.seat} a seat" : 'no price: some of it has no offer'),
          (one.short.zero? ? 'all in stock' : "#{count_of(one.short, 'thing')} to buy"),
          "level #{one.level}",
-         (one.lacking.empty? ? 'nobody lacks a technique' : "#{count_of(one.lacking.size, 'person lacks', 'people lack')} a technique: #{names(one.lacking.keys)}"),
+         (one.lacking.empty? ? 'nobody lacks a technique' : "#{count_of(one.lacking.size, 'person lacks', 'people lack')} a technique: #{some_names(one.lacking.keys)}"),
          ("#{one.unmeasured} to measure" if one.unmeasured.positive?)].compact
       end
 
@@ -138,12 +132,6 @@ module Web
       def finishing(one)
         by = "9 of 10 classes end by #{@result.workshop.start + one.late_end}"
         %i[good tight too_long].include?(one.reason) ? [by] : ["everybody finishes in #{hundredths(one.chance)} of 100 classes", by]
-      end
-
-      def names(list)
-        return '' if list.empty?
-
-        list.size > 3 ? "#{list.first(3).join(', ')} and #{list.size - 3} more" : [list[0...-1].join(', '), list.last].reject(&:empty?).join(' and ')
       end
 
       def drawing(one)

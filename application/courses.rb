@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Application
+  # Courses of several evenings for the people of a class: the order of the projects, and what is worked out beside the page.
+  class Courses
+    MOST = 8
+    LESSONS = 16
+
+    # @param comparisons [Comparisons] tells who the group is @param runner [Work::Runner] @param results [Results]
+    def initialize(studio, runner, results, comparisons)
+      @studio = studio
+      @results = results
+      @comparisons = comparisons
+      @once = Work::Once.new(runner, MOST)
+    end
+
+    # @param inputs [Core::Inputs] of an evening @return [Core::Inputs] the group after it
+    def self.after(inputs, design)
+      plan = inputs.with(design: design, attendees: inputs.attendees.map { |one| one.with(colourway: nil) }).plan
+      inputs.with(attendees: Core::People::Practised.after(plan, Core::Live::Evening.new(plan, [])))
+    rescue Core::Construction::InvalidParameters, Core::UnknownKey
+      inputs
+    end
+
+    # @param keys [Array<String>] of projects @return [Array<Core::Course::Lesson>] those that can be built
+    def lessons(id, keys)
+      result = @results.of(id)
+      table = result.library.table
+      result.projects.map(&:design).select { |design| keys.include?(design.key) }.first(LESSONS).filter_map do |design|
+        piece = Core::Sizing::Blueprint.new(design, table).fit_usual
+        next unless piece.is_a?(Core::Sizing::Piece)
+
+        Core::Course::Lesson.new(key: design.key, name: design.name, techniques: piece.steps.map(&:technique).uniq)
+      rescue Core::Construction::InvalidParameters, Core::UnknownKey
+        nil
+      end
+    end
+
+    # @param lessons [Array<Core::Course::Lesson>] @return [Core::Course::Sequence] for this group
+    def sequence(id, lessons)
+      inputs = @comparisons.group(@results.of(id))
+      techniques = @results.of(id).library.table.techniques
+      known = techniques.values.select { |skill| known_to_most?(inputs, skill) }.map(&:key)
+      Core::Course::Sequence.new(lessons, techniques, known)
+    end
+
+    # @param order [Array<String>] project keys @param dates [Array<Date>] @return [Work::Job]
+    def ask(id, order, dates)
+      result = @results.of(id)
+      @once.ask(digest(result, order, dates), title: 'A course', about: [:course, id]) {
+        designs = order.map { |key| result.projects.map(&:design).find { |design| design.key == key } }
+        Tasks::ForecastCourse.new(inputs: @comparisons.group(result), designs: designs, market: result.market, stock: @comparisons.free_stock(id),
+          dates: dates)
+      }
+    end
+
+    # @return [Work::Job::State] found: [Core::Project::Suitability] as far as it has come, or nil
+    def state(id, order, dates)
+      @once.state(digest(@results.of(id), order, dates))
+    end
+
+    # Makes the classes of a course, its people knowing what they practised before. @return [Array<Integer>] their ids
+    def make(id, order, dates)
+      result = @results.of(id)
+      inputs = result.inputs
+      versions = result.projects.to_h { |saved| [saved.design.key, saved] }
+      order.zip(dates).each_with_index.map do |(key, date), i|
+        saved = versions.fetch(key)
+        workshop = result.workshop.with(date: date, title: "#{saved.design.name}, evening #{i + 1} of #{order.size}",
+          teaching: result.workshop.teaching.with(order: [], prepared: {}))
+        state = Store::ClassState.new(workshop: workshop, project_version_id: saved.id, attendees: inputs.attendees.map { |one| one.with(colourway: nil) })
+        inputs = Courses.after(inputs.with(workshop: workshop), saved.design)
+        @studio.classes.create(state)
+      end
+    end
+
+    private
+
+    def known_to_most?(inputs, skill)
+      people = inputs.attendees
+      people.count { |one| Core::Technique::Familiarity.of(one, skill, inputs.workshop.date) >= Core::Technique::Familiarity::KNOWN } * 2 > people.size
+    end
+
+    def digest(result, order, dates)
+      Digest.of([result.id, order, dates.map(&:iso8601), result.digest(:stored), result.digest(:catalogue), result.digest(:market), result.digest(:projects)])
+    end
+  end
+end
