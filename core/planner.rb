@@ -139,7 +139,7 @@ module Core
     def ordered(steps)
       keys = steps.map(&:key)
       found = @orders[keys] ||= begin
-        order = Technique::Order.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes))
+        order = Technique::Order.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes), school: teaching.school)
         { order: order, places: order.steps.map { |step| keys.index(step.key) }, cautions: cautions(order.steps) }
       end
       steps.values_at(*found[:places])

@@ -38,7 +38,7 @@ module Core
         rounding: :integer, fill_up: :boolean, reels: :symbol)
       TEACHING = Record.new(Technique::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
         extra: :integer,
-        extra_text: :text, extra_minutes: :integer)
+        extra_text: :text, extra_minutes: :integer, school: :symbol)
       SESSION = Record.new(Session::Running, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
         break_at: :integer, break_minutes: :integer,
         late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,

@@ -32,8 +32,8 @@ module Core
       # What an order costs, in points of what it makes harder (weights from memory).
       # harder_first: harder before easier · late: the hardest in the last fifth · changes: of tools · hurried: right after glue that must
       # dry
-      # against: better done the other way round
-      Cost = Value.define(:harder_first, :late, :changes, :hurried, :against) do
+      # against: better done the other way round · misplaced: against the school that was chosen, where it is not gentle first
+      Cost = Value.define(:harder_first, :late, :changes, :hurried, :against, misplaced: 0) do
         # @return [Hash{Symbol=>Integer}] how much more each is than in another order; only what differs
         def beyond(other)
           to_h.to_h { |name, value| [name, value - other.public_send(name)] }.reject { |_, difference| difference.zero? }
@@ -52,9 +52,10 @@ module Core
 
       # @param steps [Array<Construction::StepUse>] @param table [Catalogue::Table] @param by_hand [Array<String>] keys in the order wanted
       # @param minutes [#call, nil] step => minutes that it takes the class, on average; nil takes those of an experienced maker
+      # @param school [Symbol] one of Teaching::SCHOOLS
       # @return [Order] @raise [Cycle] @raise [UnknownKey] for a technique the table lacks
-      def self.of(steps, table, by_hand: [], minutes: nil)
-        search = OrderSearch.new(steps, table, minutes)
+      def self.of(steps, table, by_hand: [], minutes: nil, school: :gentle)
+        search = OrderSearch.new(steps, table, minutes, school: school)
         by_hand.empty? ? search.best : search.by_hand(by_hand)
       end
     end

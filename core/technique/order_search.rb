@@ -10,7 +10,9 @@ module Core
     # Dynamic programming over the sets of steps done (Held and Karp, Journal of SIAM 10, 1962), which is exact; where there
     # are too many sets it keeps the best of each size, a beam search (Lowerre, The Harpy Speech Recognition System, 1976).
     class OrderSearch
-      WEIGHTS = { harder_first: 10, late: 8, changes: 2, hurried: 6, against: 4 }.freeze
+      WEIGHTS = { harder_first: 10, misplaced: 10, late: 8, changes: 2, hurried: 6, against: 4 }.freeze
+      # What a step puts on where it closes an end.
+      ENDS = %i[crimp cover clamshell cap].freeze
       # Of equal orders, the one that keeps to how the work was declared.
       DECLARED = 1e-3
       LAST_PART = 0.8
@@ -39,9 +41,11 @@ module Core
       LEVEL_BITS = 10
       LEVEL_MASK = (1 << LEVEL_BITS) - 1
 
-      # @param minutes [#call, nil] see Order.of
-      def initialize(steps, table, minutes = nil)
+      # @param minutes [#call, nil] see Order.of @param school [Symbol] one of Teaching::SCHOOLS
+      def initialize(steps, table, minutes = nil, school: :gentle)
         @steps = steps
+        @school = school
+        @ends = steps.each_index.select { |i| (steps[i].adds & ENDS).any? }.sum { |i| 1 << i }
         skills = steps.map { |step| table.technique(step.technique) }
         @levels = skills.map(&:level)
         @held = skills.map { |skill| skill.tools.sort }
@@ -121,7 +125,7 @@ module Core
       # What putting this step next costs.
       def points(state, index)
         last = state.last
-        points = WEIGHTS[:harder_first] * harder(state, index)
+        points = (WEIGHTS[:harder_first] * harder(state, index)) + (WEIGHTS[:misplaced] * misplaced(state, index))
         points += WEIGHTS[:late] if late?(state, index)
         points += WEIGHTS[:changes] if last && @tools[last] != @tools[index]
         points += WEIGHTS[:hurried] if last && hurried?(last, index)
@@ -131,6 +135,8 @@ module Core
 
       # How far above this step's level those lie that were done before it, added up.
       def harder(state, index)
+        return 0 unless @school == :gentle
+
         level = @levels[index]
         above = state.levels >> (LEVEL_BITS * (level + 1))
         sum = 0
@@ -141,6 +147,21 @@ module Core
           distance += 1
         end
         sum
+      end
+
+      # What goes against the other schools: easier work before harder while all are fresh, ends that wait, or ends that do not.
+      def misplaced(state, index)
+        case @school
+        when :hardest then easier(state, index)
+        when :ends_early then @ends[index] == 1 ? (state.done & ~@ends).digits(2).sum : 0
+        when :ends_late then @ends[index] == 1 ? 0 : (state.done & @ends).digits(2).sum
+        else 0
+        end
+      end
+
+      # How far below this step's level those lie that were done before it, added up.
+      def easier(state, index)
+        (1...@levels[index]).sum { |level| (@levels[index] - level) * ((state.levels >> (LEVEL_BITS * level)) & LEVEL_MASK) }
       end
 
       def late?(state, index)
@@ -174,6 +195,7 @@ module Core
         path.each do |index|
           last = state.last
           sums[:harder_first] += harder(state, index)
+          sums[:misplaced] += misplaced(state, index)
           sums[:late] += 1 if late?(state, index)
           sums[:changes] += 1 if last && @tools[last] != @tools[index]
           sums[:hurried] += 1 if last && hurried?(last, index)
@@ -201,9 +223,21 @@ module Core
         code_between(path[free...place], index, path[place - 1])
       end
 
+      SCHOOL_REASONS = { gentle: :easier_first, hardest: :harder_first, ends_early: :end_first, ends_late: :end_last }.freeze
+
+      # @return [Integer, nil] what stands before this step because the school wants it so
+      def against_school(passed, index)
+        case @school
+        when :gentle then passed.find { |other| @levels[other] < @levels[index] }
+        when :hardest then passed.find { |other| @levels[other] > @levels[index] }
+        when :ends_early then @ends[index] == 1 ? nil : passed.find { |other| @ends[other] == 1 }
+        when :ends_late then @ends[index] == 1 ? passed.find { |other| @ends[other].zero? } : nil
+        end
+      end
+
       def code_between(passed, index, before)
-        easier = passed.find { |other| @levels[other] < @levels[index] }
-        return Order::Reason.new(code: :easier_first, step: @steps[easier]) if easier
+        other = against_school(passed, index)
+        return Order::Reason.new(code: SCHOOL_REASONS.fetch(@school), step: @steps[other]) if other
         return Order::Reason.new(code: :drying, step: @steps[before]) if @steps[before].waits.positive?
 
         rather = passed.find { |other| @rather[index][other] == 1 }

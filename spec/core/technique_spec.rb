@@ -37,13 +37,30 @@ RSpec.describe Core::Technique do
   end
 
   describe 'the order' do
-    it 'is as good as the best of all linear extensions, on small graphs' do
-      rng = Random.new(3)
-      20.times do
-        steps = random_steps(rng, rng.rand(3..6))
-        best = described_class::Order.of(steps, table)
-        all = extensions(steps).map { |order| points(described_class::Order.of(steps, table, by_hand: order.map(&:key)).cost) }
-        expect([points(best.cost), best.exact]).to eq([all.min, true])
+    described_class::Teaching::SCHOOLS.each do |school|
+      it "is as good as the best of all linear extensions, on small graphs, #{school}" do
+        rng = Random.new(3)
+        8.times do
+          steps = random_steps(rng, rng.rand(3..6)).each_with_index.map { |step, i| i.even? ? step : step.with(adds: %i[crimp]) }
+          best = described_class::Order.of(steps, table, school: school)
+          all = extensions(steps).map { |order| points(described_class::Order.of(steps, table, by_hand: order.map(&:key), school: school).cost) }
+          expect([points(best.cost), best.exact]).to eq([all.min, true])
+        end
+      end
+    end
+
+    # Two ends, two other things, nothing that must come first: each school puts them its own way, and says so.
+    {
+      gentle: [%w[a c b d], :easier_first], hardest: [%w[b d a c], :harder_first], ends_early: [%w[a b c d], :end_first],
+      ends_late: [%w[c d a b], :end_last]
+    }.each do |school, (expected, reason)|
+      it "goes #{expected.join(' ')} where #{school}" do
+        easy, hard = table.techniques.values.minmax_by(&:level).map(&:key)
+        steps = { 'a' => [easy, [:crimp]], 'b' => [hard, [:crimp]], 'c' => [easy, []], 'd' => [hard, []] }
+          .map { |key, (technique, adds)| step(key, technique).with(adds: adds) }
+        order = described_class::Order.of(steps, table, school: school)
+        expect(order.steps.map(&:key)).to eq(expected)
+        expect(order.reasons.map(&:code)).to include(reason)
       end
     end
 

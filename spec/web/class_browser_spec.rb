@@ -49,6 +49,23 @@ RSpec.describe 'The class page', type: :feature do
     page.driver.browser.execute_cdp('Input.insertText', text: text)
   end
 
+  # From an empty studio to handouts for fourteen: every click, choice and text counts as one.
+  it 'takes a newcomer from an empty studio to printed handouts for a pasted list in few actions' do
+    open_studio(demo: false)
+    visit '/'
+    people = (1..14).map { |i| "Person #{i},#{150 + (i * 3)},#{(i % 5) + 1},#{'left-handed' if i == 4}" }
+    actions = [
+      -> { click_on 'New class', match: :first }, -> { fill_in 'Title', with: 'First light' }, -> { fill_in 'Date', with: Date.new(2026, 12, 3) },
+      -> { select 'Evening Star bracelet', from: 'Project' }, -> { find('button.btn-next').click }, -> { find('[data-next]', match: :first).click },
+      -> { find('textarea').set(['Who,Wrist,Level,Notes', *people].join("\n")) }, -> { click_on 'Read the list' },
+      -> { click_on 'Add 14 people' }, -> { find('.places-nav a', text: 'Evening').click }, -> { click_on 'A handout for each person' }
+    ]
+    actions.each(&:call)
+    expect(page).to have_css('.handout', count: 14).and have_css('button[data-print]')
+    expect(page).to have_css('svg.technique[aria-label*="for the left hand"]')
+    expect(actions.size).to be <= 20
+  end
+
   it 'redraws what a change touches, without a reload and without losing focus or scroll' do
     open_studio
     visit '/classes/1'

@@ -11,7 +11,7 @@ module Web
 
       # @param steps [Array<Construction::StepUse>] of the class @param techniques [Hash{String=>Skill}]
       def initialize(params, steps, techniques)
-        @values = %w[practice shorter extra extra_text extra_minutes].select { |name|
+        @values = %w[practice shorter extra extra_text extra_minutes school].select { |name|
           params[name].is_a?(String)
         }.to_h { |name| [name, clean(params[name])] }
         @prepared = levels(params['prepared'], steps.select(&:preparable).map(&:key))
@@ -44,6 +44,7 @@ module Web
         case name
         when 'practice' then text == '1'
         when 'extra_text' then text
+        when 'school' then C::SCHOOLS.find { |school| school.to_s == text }
         else text.to_i
         end
       end
@@ -51,6 +52,7 @@ module Web
       def problem(name)
         range = { 'shorter' => C::LEVELS, 'extra' => C::EXTRA, 'extra_minutes' => C::EXTRA_MINUTES }[name]
         if range then "Give a whole number from #{range.begin} to #{range.end}." unless value(name).match?(/\A\d{1,3}\z/) && range.cover?(value(name).to_i)
+        elsif name == 'school' then ('Choose from the list.' unless C::SCHOOLS.map(&:to_s).include?(value(name)))
         elsif name == 'extra_text' && value(name).length > LONGEST then "Shorten this to #{LONGEST} characters."
         end
       end

@@ -37,6 +37,10 @@ module Web
           say("reasons.#{reason.code}", step: reason.step ? step_words(reason.step) : '')
         end
 
+        def schools
+          Core::Technique::Teaching::SCHOOLS
+        end
+
         # @return [Array<String>] what an order set by hand costs beyond the best, and what it saves
         def costs
           order.beyond.select { |_, more| more.positive? }.map { |code, more| say("costs.#{code}", count: more) }
