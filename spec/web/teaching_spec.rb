@@ -27,6 +27,16 @@ RSpec.describe 'The steps of a class', type: :request do
     expect(page).to include('Practise: crimp two tubes', 'class="state"', 'Left hand: Hold the bead end in the right hand')
   end
 
+  it 'orders by the school that is chosen, and refuses one that it does not know' do
+    choose(school: 'ends_late')
+    expect([plan.workshop.teaching.school, plan.order.reasons.map(&:code)]).to match([:ends_late, include(:end_last).or(include(:follows))])
+    choose(school: 'hardest')
+    get '/classes/1'
+    expect(page).to include('the hardest while all are fresh')
+    choose(school: 'sideways')
+    expect([last_response.status, plan.workshop.teaching.school]).to eq([422, :hardest])
+  end
+
   it 'moves a step by hand, says what that breaks, keeps it and works it out again' do
     before = plan.order.steps.map(&:key)
     choose('steps', step: 'front/string', by: '-1')
