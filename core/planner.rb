@@ -123,7 +123,7 @@ module Core
     def fitted(attendee, piece, common)
       shared = @shared[piece] ||= {
         needs: Bill::Need.sum(piece.parts, times: @design.made),
-        cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.off_reel),
+        cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.method(:off_reel?)),
         steps: ordered(piece.steps),
         findings: @check.piece(piece),
         cautions: @orders[piece.steps.map(&:key)][:cautions]

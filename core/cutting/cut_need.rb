@@ -8,12 +8,13 @@ module Core
     class CutNeed
       # Rounding goes up, never short.
       # @param cuts [Array<Construction::Cut>] @param times [Integer]
-      # @param off_reel [Boolean] worked off the reel and cut when done: the reel itself is held, so one of two tails is saved
+      # @param off_reel [#call] line => whether it is worked off the reel and cut when done: the reel itself is held, so one of two tails is
+      #   saved
       # @return [Array<CutNeed>] equal cuts joined, longest first
-      def self.from(cuts, times: 1, off_reel: false)
+      def self.from(cuts, times: 1, off_reel: ->(_line) { false })
         cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, _), same|
           cut = same.first
-          tails = off_reel ? cut.tails / 2 : cut.tails
+          tails = off_reel.call(line) ? cut.tails / 2 : cut.tails
           exact = cut.length - cut.tails + tails
           new(line: line, role: role, count: same.sum(&:count) * times, exact: exact,
             length: cut.measured_to * (exact / cut.measured_to).ceil,

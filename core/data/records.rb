@@ -33,7 +33,7 @@ module Core
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
         class_id: :integer)
       SUPPLY = Record.new(Supply::Provision, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
-        tails_by_line: :policies,
+        tails_by_line: :policies, cut_by_line: :policies,
         off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
         rounding: :integer, fill_up: :boolean, reels: :symbol)
       TEACHING = Record.new(Technique::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,

@@ -159,4 +159,12 @@ RSpec.describe Core::Cutting::Reels do
       design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
     expect(tails.last * 2).to eq(tails.first)
   end
+
+  # A choice of the line goes before the class's.
+  { [false, {}] => false, [true, {}] => true, [true, { 'cable' => :cut_first }] => false, [false, { 'cable' => :off_reel }] => true,
+    [false, { 'other' => :off_reel }] => false }.each do |(all, by_line), off|
+    it("works the cable #{off ? 'off the reel' : 'cut first'} with #{all}, #{by_line}") do
+      expect(Core::Supply::Provision.new(off_reel: all, cut_by_line: by_line).off_reel?(sample_table.line('cable'))).to be(off)
+    end
+  end
 end

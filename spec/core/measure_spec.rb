@@ -3,6 +3,11 @@
 require 'date'
 
 RSpec.describe Core::Measure do
+  # Common practice, no source.
+  { 330 => :collar, 380 => :choker, 420 => nil, 450 => :princess, 600 => :matinee, 800 => :opera, 1200 => nil }.each do |inside, name|
+    it("calls a necklace of #{inside} mm #{name.inspect}") { expect(described_class::Necklaces.name(mm(inside))).to eq(name) }
+  end
+
   describe Core::Measure::LengthText do
     # One inch is 25.4 mm exactly: international yard and pound agreement, 1959.
     {

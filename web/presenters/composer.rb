@@ -174,7 +174,8 @@ module Web
       end
 
       def finished_words
-        FinishedSize.words(piece, unit)
+        called = design.body == :neck && Core::Measure::Necklaces.name(piece.inside)
+        called ? "#{FinishedSize.words(piece, unit)}, #{called} length" : FinishedSize.words(piece, unit)
       end
 
       # @return [Symbol] the worst of the finished size and of every join

@@ -19,14 +19,17 @@ module Web
         @values = [*TEXTS, *CHOICES.keys].select { |name|
           params[name.to_s].is_a?(String)
         }.to_h { |name| [name.to_s, clean(params[name.to_s])] }
-        @tails = params['tails'].is_a?(Hash) ? params['tails'].select { |line, policy| @lines.key?(line) && policy.is_a?(String) } : {}
+        @tails = by_line(params['tails'])
+        @cut = by_line(params['cut'])
         @errors = @values.keys.to_h { |name| [name.to_sym, problem(name.to_sym)] }.compact
       end
 
       # @param state [Store::ClassState] @return [Store::ClassState]
       def apply(state)
         supply = state.workshop.supply
-        state.with(workshop: state.workshop.with(supply: supply.with(**changes, tails_by_line: tails(supply.tails_by_line))))
+        state.with(workshop: state.workshop.with(supply: supply.with(**changes,
+          tails_by_line: chosen(@tails, supply.tails_by_line, Core::Construction::Tails::POLICIES),
+          cut_by_line: chosen(@cut, supply.cut_by_line, C::WAYS))))
       end
 
       private
@@ -35,10 +38,13 @@ module Web
         @values.keys.map(&:to_sym).to_h { |name| [name, read(name)] }
       end
 
-      # An empty choice goes back to what the project says.
-      def tails(before)
-        policies = Core::Construction::Tails::POLICIES.map(&:to_s)
-        @tails.reduce(before) { |all, (line, policy)| policies.include?(policy) ? all.merge(line => policy.to_sym) : all.except(line) }
+      def by_line(given)
+        given.is_a?(Hash) ? given.select { |line, choice| @lines.key?(line) && choice.is_a?(String) } : {}
+      end
+
+      # An empty choice goes back to what holds for all.
+      def chosen(given, before, known)
+        given.reduce(before) { |all, (line, choice)| known.map(&:to_s).include?(choice) ? all.merge(line => choice.to_sym) : all.except(line) }
       end
 
       def read(name)

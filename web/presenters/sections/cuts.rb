@@ -41,6 +41,11 @@ module Web
         end
 
         # @return [Hash{Symbol=>String}]
+        # @return [Array<(Symbol, String)>] of each line
+        def ways_of_cutting
+          Core::Supply::Provision::WAYS.map { |way| [way, say("cutting.#{way}")] }
+        end
+
         def ways_of_buying
           { price: 'the cheapest, with delivery', fewest: 'the fewest', waste: 'those that leave least over' }
         end
