@@ -4,10 +4,11 @@ module Core
   # One attendee's part of a plan. piece: Sizing::Piece or Sizing::OutOfReach · assumed: whether they were not measured and are planned at
   # an assumed size
   # body: the measure sized by · measure, ease: what the size asked for was built from · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
+  # practice: Technique::PracticeBag, what of needs and cuts is for practice
   # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared:
   # [(Construction::StepUse, reason)], steps of the piece they do not do
   PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze,
-    spared: [].freeze, assumed: false) do
+    spared: [].freeze, assumed: false, practice: nil) do
     def fitted?
       piece.is_a?(Sizing::Piece)
     end

@@ -130,9 +130,16 @@ module Core
       }
       own = @check.person(attendee, piece, shared[:cautions], @design)
       list = @lists.for(attendee, shared[:steps])
-      PersonPlan.new(needs: shared[:needs], cuts: shared[:cuts], tools: held_at_once(list), tasks: tasks(list, attendee),
-        spared: list.spared,
+      bag = practice_bag(list, piece)
+      PersonPlan.new(needs: bag.parts.empty? ? shared[:needs] : Bill::Need.sum([*shared[:needs], *bag.parts]),
+        cuts: bag.cuts.empty? ? shared[:cuts] : shared[:cuts] + Cutting::CutNeed.from(bag.cuts), practice: bag,
+        tools: held_at_once(list), tasks: tasks(list, attendee), spared: list.spared,
         findings: own.reject { |f| f.status == :fits } + shared[:findings], **common)
+    end
+
+    # What they practise with, out of the parts and lines of the piece.
+    def practice_bag(list, piece)
+      Technique::PracticeBag.new(list.items.each_cons(2).select { |item, _| item.kind == :practice }.map { |item, after| [item.skill, after.step] }, piece)
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.

@@ -19,7 +19,7 @@ module Core
           'A corner where a curve should be | bent before the peg | straighten it and bend round the peg | before the next turn | 2 | 0',
           'Both are not alike | other pegs were used | mark the pegs and lay one on the other | before the ends are cut | 4 | 1 cut'
         ],
-        practice: 'One form of scrap wire', practice_minutes: 6,
+        practice: 'One form of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6,
         left_hand: 'Start from the last peg, or turn the finished form over.'
       technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer],
         points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'],

@@ -10,7 +10,7 @@ module Core
       LAY = 7
 
       technique 'twisting_pairs', name: 'Twisting a pair of wires', level: 2, seconds: 40, demonstration_minutes: 3, tools: %w[flat_pliers],
-        cautions: %i[work_hardening], practice: 'six twists with two beads', practice_minutes: 6,
+        cautions: %i[work_hardening], practice: 'six twists with two beads', practice_takes: ['line 300 mm'], practice_minutes: 6,
         points: ['Hold both at the same slant and turn the bead, not the wires.',
         'Two or three twists a bead, three or four where bundles cross.'],
         goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | within the next turn | 2 | 0',

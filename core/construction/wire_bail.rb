@@ -20,7 +20,7 @@ module Core
           'The stem turns in the shank | the first turns were slack | pull them tight with flat pliers | before the coil | 2 | 0',
           'The wire snaps | bent to and fro at one spot | begin again with a new wire | stop when it turns stiff | 12 | 1 cut'
         ],
-        practice: 'Two turns and a bail of scrap wire', practice_minutes: 8
+        practice: 'Two turns and a bail of scrap wire', practice_takes: ['line 250 mm'], practice_minutes: 8
 
       parameter :wire, :line
       parameter :button, :part, of: %i[bead pendant]

@@ -18,7 +18,7 @@ module Core
           'The eye leans to one side | not bent to a right angle first | bend it back over the middle of the bead | before it is closed | 1 | 0',
           'The eye gapes | not rolled far enough | close it sideways with flat pliers | before it hangs | 1 | 0'
         ],
-        practice: 'Three loops on scrap wire', practice_minutes: 5,
+        practice: 'Three loops on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5,
         left_hand: 'Roll with the left hand, so that the eye opens to the other side.'
       technique 'wrapped_loop', name: 'Wrapped loop', level: 3, seconds: 90, demonstration_minutes: 6, prerequisites: %w[simple_loop],
         easier: 'simple_loop', tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
@@ -29,12 +29,12 @@ module Core
           'The wraps lie over each other | the neck was too short | unwind while the wire is soft, and wrap once more | before the end is cut | 3 | 0',
           'A spike is left that catches | cut too far away | cut again and press it in | before it is worn | 1 | 0'
         ],
-        practice: 'Two loops on scrap wire', practice_minutes: 8, left_hand: 'Wrap the other way round: the drawing mirrored.'
+        practice: 'Two loops on scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 8, left_hand: 'Wrap the other way round: the drawing mirrored.'
       technique 'double_wrapped_loop', name: 'Double-wrapped loop', level: 3, seconds: 120, demonstration_minutes: 4,
         prerequisites: %w[wrapped_loop], easier: 'wrapped_loop', tools: %w[round_pliers flat_pliers cutters],
         cautions: %i[cutting sharp_tails], points: ['Take the wire round the jaw twice: two eyes side by side.'],
         goes_wrong: ['One eye is larger than the other | made on another place of the jaw | mark the jaw | before the wraps | 2 | 0'],
-        practice: 'One loop on scrap wire', practice_minutes: 5
+        practice: 'One loop on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5
 
       parameter :wire, :line
       parameter :stack, :pattern

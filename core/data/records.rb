@@ -16,7 +16,7 @@ module Core
       TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
         tools: :texts,
         demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
-        practice_minutes: :number, points: :texts, goes_wrong: :texts, left_hand: :text)
+        practice_minutes: :number, practice_takes: :texts, points: :texts, goes_wrong: :texts, left_hand: :text)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
         apart: :boolean, length: :length)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,

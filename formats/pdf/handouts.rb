@@ -48,9 +48,15 @@ module Formats
           person.needs.each { |need| tick("<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})", size: 9.5) }
           person.cuts.each { |cut| tick("<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}", size: 9.5) }
         end
+        practice(person.practice)
         rich("Tools: #{safe(person.tools.map { |key, count|
           "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}"
         }.join(', '))}", size: 9.5)
+      end
+
+      def practice(bag)
+        words = bag ? bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" } : []
+        rich("For practice, out of these: #{safe(words.join(', '))}.", size: 9.5) if words.any?
       end
 
       def bag_height(person)

@@ -192,6 +192,13 @@ RSpec.describe 'Handouts of woven and braided pieces', type: :request do
     end
   end
 
+  it 'are large for who sees little, and for all where that is asked' do
+    expect(handouts('comet_tail', needs: Core::People::Needs.new(low_vision: true)).first).to include('class="handout large"')
+    expect(handouts('comet_tail').first).not_to include('class="handout large"')
+    get '/classes/1/handouts', large: '1'
+    expect(page.scan('class="handout large"').size).to eq(12)
+  end
+
   it 'are mirrored for a left-hander' do
     shown, = handouts('comet_tail', needs: Core::People::Needs.new(left_handed: true))
     expect(shown).to include('for the left hand')

@@ -7,10 +7,17 @@ module Web
       include Sections::Drawn
 
       # @param result [Application::ClassResult]
-      def initialize(result, unit:, seat:)
+      # @param large [Boolean] whether all is printed large
+      def initialize(result, unit:, seat:, large: false)
+        @large = large
         @page = ClassPage.new(result, nil, unit: unit, seat: seat, place: ClassPage::PLACES.keys.first)
         @own = Application::Reading.new(result, { unit: unit, seat: seat.empty? ? result.state.attendees.first&.key : seat })
         super(@own)
+      end
+
+      # @return [Boolean] whether a person's sheet is printed large: all are, or they see little
+      def large?(person)
+        @large || person.attendee.needs.low_vision
       end
 
       # @param name [String] @return [Sections::Section]
@@ -58,6 +65,13 @@ module Web
         person.needs.map { |need| "#{need.count} × #{need.part.name} (#{need.part.mark})" } + person.cuts.map { |cut|
           "#{cut.count} × #{length(cut.length)} #{cut.line.name}"
         }
+      end
+
+      # @return [Array<String>] what of the bag is for practice
+      def practice(person)
+        bag = person.practice or return []
+
+        bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" }
       end
 
       # @return [String, nil] how a technique goes, drawn at its first step; mirrored for a left-hander

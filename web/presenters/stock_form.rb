@@ -68,6 +68,7 @@ module Web
         easier: Field.new(label: 'Easier technique that may stand in', type: :key, options: :techniques),
         practice: Field.new(label: 'What to practise on first', type: :text, options: 300),
         practice_minutes: Field.new(label: 'Minutes of practice', type: :number, options: 0..240),
+        practice_takes: Field.new(label: 'What practice takes, one a line: crimp x 2, or line 200 mm', type: :takes, options: 60),
         points: Field.new(label: 'Points to make when teaching it, one a line', type: :lines, options: 300),
         goes_wrong: Field.new(label: 'What goes wrong, one a line: sign | why | repair | cheap until | minutes lost | parts lost',
         type: :lines,
@@ -124,7 +125,7 @@ module Web
           next [name.to_s, value.map(&:to_s)] if LISTS.include?(field.type)
 
           text = if value.is_a?(Core::Measure::Length) then value.to_s
-                 elsif field.type == :lines then value.join("\n")
+                 elsif %i[lines takes].include?(field.type) then value.join("\n")
                  elsif field.type == :number then value ? format('%g', value) : ''
                  elsif field.type == :unsure then { true => '1', false => '0', nil => '' }.fetch(value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
@@ -178,7 +179,7 @@ module Web
       def typed(given, field)
         return listed(given) if LISTS.include?(field.type)
 
-        field.type == :lines ? given.to_s.lines.map { |line| clean(line) }.reject(&:empty?).join("\n") : clean(given)
+        %i[lines takes].include?(field.type) ? given.to_s.lines.map { |line| clean(line) }.reject(&:empty?).join("\n") : clean(given)
       end
 
       # Only what the list offers; a tool may stand there twice.
@@ -234,6 +235,7 @@ module Web
         when :colour then 'Give a colour as # and six figures, such as #3f5f8f.' unless text.match?(/\A#\h{6}\z/)
         when :key then 'Choose from the list.' unless offered(field).any? { |known, _| known == text }
         when :lines then lines_problem(text, field.options)
+        when :takes then takes_problem(text)
         when :text then "Shorten this to #{field.options} characters." if text.length > field.options
         end
       end
@@ -242,6 +244,11 @@ module Web
         return "Keep to #{MOST_LINES} lines." if text.lines.size > MOST_LINES
 
         "Shorten each line to #{longest} characters." if text.lines.any? { |line| line.chomp.length > longest }
+      end
+
+      def takes_problem(text)
+        wrong = text.lines.map(&:strip).find { |line| Core::Technique::PracticeBag.read(line).nil? }
+        %("#{wrong[0, 40]}" does not read. Write a kind and how many, such as crimp x 2, or line 200 mm.) if wrong
       end
 
       def length_problem(text, least)
@@ -274,7 +281,7 @@ module Web
         case field.type
         when :number then text.tr(',', '.').to_f
         when :cautions then text.map(&:to_sym)
-        when :lines then text.split("\n")
+        when :lines, :takes then text.split("\n")
         when :length then Core::Measure::Length.parse(text, default_unit: :mm)
         when :reel then Core::Measure::Length.parse(text, default_unit: :m)
         when :thickness then Core::Measure::ThicknessText.read(text)

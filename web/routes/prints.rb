@@ -23,7 +23,7 @@ module Web
           raise Store::NotFound.new(:print, id) if found.plan.nil?
 
           erb(:"pages/#{sheet}", layout: :print_layout,
-            locals: { title: title, print: Presenters::Print.new(found, unit: unit, seat: text(:seat)) })
+            locals: { title: title, print: Presenters::Print.new(found, unit: unit, seat: text(:seat), large: text(:large) == '1') })
         end
       end
     end

@@ -16,16 +16,13 @@ RSpec.describe Core::Fit::Cures do
     end
   end
 
-  it 'offers some, each with words and a key of its own for its finding' do
+  it 'offers some, each with words and a key of its own, and each puts right what it is for' do
     expect(offers.size).to be >= 3
     expect(offers.map { |_, _, cure| Formats::Wording.cure(cure) }).to all(satisfy { |words| !words.empty? && !words.include?('%{') })
     offers.group_by { |person, finding, _| [person.attendee.key, finding.key] }.each_value do |same|
       keys = same.map { |_, _, cure| cure.key }
       expect(keys.uniq).to eq(keys)
     end
-  end
-
-  it 'puts right what it is for' do
     offers.uniq { |_, finding, cure| [finding.key, cure.key] }.each do |person, finding, cure|
       after = Core::Plan.for(workshop: plan.workshop, design: cure.apply(plan.design), attendees: [cure.apply_to_person(person.attendee)],
         table: result.library.table).people.first
