@@ -69,7 +69,7 @@ RSpec.describe 'Live', type: :feature do
       fill_in 'Wrist, measured', with: '172'
       click_on 'Give a seat and a kit'
     end
-    expect(page).to have_css('.live-card', text: 'Quillon Farrow')
+    expect(page).to have_css('.live-card', text: 'Quillon Farrow', wait: 30)
     find('#tools-fold summary').click
     click_on 'One is back', match: :first
     expect(page).to have_css('#tools-fold li', text: /1 of|all back/)

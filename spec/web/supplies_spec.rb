@@ -152,7 +152,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
   it 'packs, orders, receives in parts, takes the kits, and says what is not on the shelf' do
     send_form('/classes/1/packing', kit: '1', packed: '1')
     get '/classes/1/kits'
-    expect(page).to include('<b>1</b> of <b>12</b> bags full', 'things of 120 are not packed yet')
+    expect(page).to include('<b>1</b> of <b>12</b> bags full', 'things of 123 are not packed yet')
     send_form('/classes/1/take')
     follow_redirect!
     expect(page).to include('would go below zero')
