@@ -67,6 +67,11 @@ RSpec.describe 'Live', type: :feature do
     within('#new-here') do
       fill_in 'Name', with: 'Quillon Farrow'
       fill_in 'Wrist, measured', with: '172'
+    end
+    tap_on 'Needs me', 'Tomasz Okonjo'
+    expect(page).to have_button('Helped: Tomasz Okonjo')
+    within('#new-here') do
+      expect(page).to have_field('Name', with: 'Quillon Farrow')
       click_on 'Give a seat and a kit'
     end
     expect(page).to have_css('.live-card', text: 'Quillon Farrow', wait: 30)

@@ -12,10 +12,19 @@ const say = (text) => {
   said.timer = setTimeout(() => { said.textContent = ''; }, 6000);
 };
 
+// What was typed in a form that is sent by its button, and is not sent yet, stays typed.
+const typed = (field) => {
+  if (field.matches('select')) return field.selectedIndex !== Math.max(0, [...field.options].findIndex((option) => option.defaultSelected));
+  if (field.matches('[type="checkbox"], [type="radio"]')) return field.checked !== field.defaultChecked;
+  return field.matches('input:not([type="hidden"]), textarea') && field.value !== field.defaultValue;
+};
+const halfTyped = (node, sentForm) => node.form && !(sentForm && node.form.id === sentForm) && !node.form.matches('[data-live=""], [data-live="look"]') && typed(node);
+
 // A row that was refused keeps what was typed in it until it is sent again; what was opened stays open.
 const keepDrafts = (sentForm) => ({
   beforeAttributeUpdated: (name, node) => !(name === 'open' && node instanceof HTMLDetailsElement),
-  beforeNodeMorphed: (old) => !(old instanceof Element && old.matches('[data-draft]') && old.id !== sentForm && !(sentForm && old.querySelector(`#${sentForm}`))),
+  beforeNodeMorphed: (old) => !(old instanceof Element && (halfTyped(old, sentForm)
+    || (old.matches('[data-draft]') && old.id !== sentForm && !(sentForm && old.querySelector(`#${sentForm}`))))),
 });
 
 // Only a field has a value to keep; anything else that has the focus is redrawn like the rest.

@@ -47,6 +47,7 @@ const taps = (root) => {
     delete fields.authenticity_token;
     fields.at = Math.floor(Date.now() / 1000).toString();
     keep([...waiting(), { address: form.getAttribute('action'), fields }]);
+    form.reset();
     form.querySelector('button').disabled = true;
     send();
   });
