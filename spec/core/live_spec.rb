@@ -120,6 +120,20 @@ RSpec.describe Core::Live do
     expect(advice.(25).offer.inside).to be < piece.inside
   end
 
+  # However far off it came out: what is advised, added to what was measured, is nearer to the wish than what lies on the table.
+  (-40..40).step(4).each do |off|
+    it "comes nearer by what it advises at #{off} mm" do
+      piece = plan.people.first.piece
+      measured = piece.worn + mm(off)
+      change = Core::Sizing::TryOn.advice(piece, sample_table, measured)
+      next expect(off.abs).to be <= Core::Sizing::Piece::NEAR.to_mm if change.nil?
+
+      made = measured + (change.offer.inside - piece.inside)
+      expect((made - piece.worn).abs).to be < mm(off.abs)
+      expect([change.offer.code, change.offer.repeats]).not_to eq([:as_designed, piece.repeats])
+    end
+  end
+
   it 'notes what each step took, a step gone back to added up' do
     record = described_class::Record.new(evening('0 start', '4 next 1', '5 back 1', '7 next 1', '6 next 2'))
     expect(record.rows.map { |row| [row.people, row.taken, row.spread] }.first).to eq([2, 6.0, [6.0, 6.0]])
