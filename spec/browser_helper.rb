@@ -7,7 +7,7 @@ require_relative 'web_helper'
 require_relative 'support/browser'
 
 Capybara.server = :puma, { Silent: true, Threads: '0:4' }
-Capybara.default_max_wait_time = 5
+Capybara.default_max_wait_time = 15
 Browser.register(:studio)
 Capybara.default_driver = Capybara.javascript_driver = :studio
 

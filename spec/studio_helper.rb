@@ -50,7 +50,7 @@ module Studios
   # @return [Application::ClassResult] of a class whose forecast is done
   def result_of(studio, id = studio.classes.coming(Studios::TODAY).first.id)
     results = results_of(studio)
-    @forecasts.ask(id, results.of(id).model)&.wait(20)
+    @forecasts.ask(id, results.of(id).model)&.wait(90)
     results.of(id)
   end
 

@@ -15,7 +15,7 @@ RSpec.describe 'Live', type: :feature do
     tap_on 'Not here', 'Soledad Quill'
     expect(page).to have_css('.live-card', text: /Soledad Quill.*Not here/m)
     click_on 'Start the class'
-    expect(page).to have_text('min left').and have_text(/Everybody finishes in \d+ of 100/, wait: 20)
+    expect(page).to have_text('min left').and have_text(/Everybody finishes in \d+ of 100/, wait: 90)
     tap_on 'Next', 'Ilse Marrow'
     expect(page).to have_css('#card-1', text: '2 of')
     other = open_new_window
@@ -25,7 +25,7 @@ RSpec.describe 'Live', type: :feature do
       tap_on 'Needs me', 'Tomasz Okonjo'
       expect(page).to have_css('.needs li', text: 'Tomasz Okonjo called')
     end
-    expect(page).to have_css('.needs li', text: 'Tomasz Okonjo called', wait: 15)
+    expect(page).to have_css('.needs li', text: 'Tomasz Okonjo called', wait: 90)
     expect(page).to be_axe_clean
     expect(page.evaluate_script("[...document.querySelectorAll('.btn-tap')].filter(one => one.checkVisibility() && one.getBoundingClientRect().height < 48).length")).to eq(0)
     find('#taps-fold summary').click
@@ -58,7 +58,7 @@ RSpec.describe 'Live', type: :feature do
       click_on 'Used by Ilse Marrow'
     end
     expect(page).to have_text('Spares used:')
-    expect(page).to have_text(/Everybody finishes in \d+ of 100, now \d+/, wait: 30)
+    expect(page).to have_text(/Everybody finishes in \d+ of 100, now \d+/, wait: 90)
     click_on 'Leave it out', match: :first
     expect(page).to have_css('.taps li', text: 'Left out by everybody', visible: :all)
     find('#new-fold summary').click
@@ -74,7 +74,7 @@ RSpec.describe 'Live', type: :feature do
       expect(page).to have_field('Name', with: 'Quillon Farrow')
       click_on 'Give a seat and a kit'
     end
-    expect(page).to have_css('.live-card', text: 'Quillon Farrow', wait: 30)
+    expect(page).to have_css('.live-card', text: 'Quillon Farrow', wait: 90)
     find('#tools-fold summary').click
     click_on 'One is back', match: :first
     expect(page).to have_css('#tools-fold li', text: /1 of|all back/)
@@ -92,7 +92,7 @@ RSpec.describe 'Live', type: :feature do
     visit '/classes/1/live'
     click_on 'Practise first, on a pretended evening'
     expect(page).to have_text('This is a practice evening')
-    expect(page).to have_css('.live-clock', text: /18:3[1-9]/, wait: 20)
+    expect(page).to have_css('.live-clock', text: /18:3[1-9]/, wait: 90)
     expect(@studio.live_events.of(1)).to eq([])
   end
 
@@ -106,7 +106,7 @@ RSpec.describe 'Live', type: :feature do
     expect(page).to have_text('No connection. Your taps are kept here')
     tap_on 'Next', 'Tomasz Okonjo'
     execute_script('window.fetch = window.sent')
-    expect(page).to have_css('#card-1', text: '2 of', wait: 10).and have_css('#card-2', text: '2 of', wait: 10)
+    expect(page).to have_css('#card-1', text: '2 of', wait: 90).and have_css('#card-2', text: '2 of', wait: 90)
     expect(studio.live_events.of(1).map(&:kind)).to eq(%i[start next next])
   end
 end
