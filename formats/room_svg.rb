@@ -37,7 +37,11 @@ module Formats
       shared = @plan.stations.select { |station|
         station.tables.empty?
       }.map { |station| "#{station.number} #{station.tool.name.downcase}" }.join(', ')
-      %(<rect x="#{LEFT}" y="6" width="#{WIDTH - LEFT - 10}" height="40" rx="6" fill="none" stroke="currentColor" stroke-dasharray="6 4"/><text x="#{LEFT + 12}" y="31" font-size="15" font-weight="700" fill="currentColor">Instructor, lamp</text><text x="#{LEFT + 150}" y="31" font-size="13" fill="currentColor">#{h(shared.empty? ? '' : "shared by all: #{shared}")}</text>)
+      words = shared.empty? ? '' : "shared by all: #{shared}"
+      %(<rect x="#{LEFT}" y="6" width="#{WIDTH - LEFT - 10}" height="40" rx="6" fill="none" stroke="currentColor" ) +
+        %(stroke-dasharray="6 4"/>) +
+        %(<text x="#{LEFT + 12}" y="31" font-size="15" font-weight="700" fill="currentColor">Instructor, lamp</text>) +
+        %(<text x="#{LEFT + 150}" y="31" font-size="13" fill="currentColor">#{h(words)}</text>)
     end
 
     def table(number)

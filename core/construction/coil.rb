@@ -26,7 +26,7 @@ module Core
         ],
         practice: 'Three turns of a coil of scrap wire', practice_minutes: 5
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[wire]
       parameter :mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
       parameter :turns, :integer, default: 12, range: 1..200
       # On the wire, one for each turn.
@@ -36,8 +36,7 @@ module Core
       parameter :second_mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
 
       def problems
-        [(trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire),
-         (trouble('second_turns', :beads_in_second_winding) if seed && second_turns.positive?)].compact
+        [(trouble('second_turns', :beads_in_second_winding) if seed && second_turns.positive?)].compact
       end
 
       def fixed_length

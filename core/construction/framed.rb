@@ -29,19 +29,17 @@ module Core
         ],
         practice: 'Ten turns round two scraps', practice_takes: ['line 150 mm'], practice_minutes: 5
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[wire]
       parameter :large, :length, default: '15 mm', range: Measure::Length.mm(3)..Measure::Length.mm(120)
       parameter :small, :length, default: '6 mm', range: Measure::Length.mm(1)..Measure::Length.mm(40)
       parameter :smalls, :integer, default: 2, range: 1..4
-      parameter :binding, :line
+      parameter :binding, :line, of: %i[wire]
       parameter :wraps, :integer, default: 18, range: 1..200
       # Bound on with the fine wire, one after another.
       parameter :beads, :pattern, default: [].freeze
 
       def problems
-        [(trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire),
-         (trouble('binding', :not_wire, name: binding.name) if binding.kind != :wire),
-         (trouble('beads', :nothing_may_fill) if beads.fills?),
+        [(trouble('beads', :nothing_may_fill) if beads.fills?),
          (trouble('beads', :beads_wider_than_frame, beads: beads.fixed_length, room: large) if beads.fixed_length > large)].compact
       end
 

@@ -26,7 +26,7 @@ module Core
         goes_wrong: ['A crossing is hammered through | wires lay over each other on the block | begin again | before the blow | 8 | 1 cut'],
         practice: 'A curve of scrap wire', practice_minutes: 3
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[wire]
       parameter :path, :path, default: '2 mm x 270; 8 mm; 4 mm x -180; 8 mm; 2 mm x 270'
       # Measured off a finished one, in place of what the path comes to.
       parameter :measured, :length, required: false, range: Measure::Length.mm(5)..Measure::Length.mm(1000)
@@ -35,10 +35,6 @@ module Core
       # Whether its eyes can be opened again.
       parameter :opening, :boolean, default: true
       parameter :hammered, :boolean, default: false
-
-      def problems
-        [(trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire)].compact
-      end
 
       def fixed_length
         @fixed_length ||= Measure::Length.mm(track.width + wire.thickness.to_mm)

@@ -12,7 +12,7 @@ module Core
       # Each end turned into a loop (common practice, no source).
       LOOP_MM = 10
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[memory_wire]
       parameter :rows, :integer, default: 1, range: 1..8
       parameter :pattern, :pattern
       parameter :bar, :part, of: %i[spacer_bar], required: false
@@ -20,8 +20,7 @@ module Core
       parameter :bars, :integer, default: 0, range: 0..9
 
       def problems
-        [(trouble('wire', :not_memory_wire, name: wire.name) if wire.kind != :memory_wire),
-         (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+        [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
          (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
          (trouble('bar', :bar_missing) if bars.positive? && bar.nil?),
          (trouble('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines != rows)].compact

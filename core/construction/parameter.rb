@@ -6,7 +6,7 @@ module Core
     #
     # type: :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern,
     #   :path (a bent wire, as text), :work (steps in somebody's own words) or :chart (colours on strands)
-    # of: the choices (:choice) or the kinds of part allowed (:part) · range: bounds, both inclusive
+    # of: the choices (:choice) or the kinds of part or line allowed (:part, :line) · range: bounds, both inclusive
     Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil) do
       # @param data [Object] as parsed from JSON, nil when absent
       # @return [Array(Object, Array<Problem>)] the value (nil when it cannot be read) and what is wrong
@@ -15,6 +15,11 @@ module Core
         return [nil, required ? [problem(:missing)] : []] if data.nil?
 
         send("read_#{type}", data, table)
+      end
+
+      # @param item [Catalogue::Part, Catalogue::Line]
+      def allows?(item)
+        of.nil? || of.include?(item.kind)
       end
 
       private
@@ -41,7 +46,7 @@ module Core
 
       def read_part(data, table)
         part = table.part(data)
-        return [part, []] if of.nil? || of.include?(part.kind)
+        return [part, []] if allows?(part)
 
         [nil, [problem(:wrong_kind, name: part.name, kinds: of.join(', '))]]
       rescue UnknownKey
@@ -49,15 +54,15 @@ module Core
       end
 
       def read_line(data, table)
-        [table.line(data), []]
+        line = table.line(data)
+        # Each kind has a message of its own: wire, memory wire, elastic.
+        allows?(line) ? [line, []] : [nil, [problem(:"not_#{of.first}", name: line.name)]]
       rescue UnknownKey
         [nil, [problem(:unknown_line, key: data.to_s)]]
       end
 
       def read_pattern(data, table)
-        reader = PatternReader.new(table)
-        pattern = reader.read(data)
-        [pattern, reader.problems.map { |found| found.under(name.to_s) }]
+        read_by(PatternReader.new(table), data)
       end
 
       def read_path(data, _table)
@@ -70,15 +75,17 @@ module Core
       end
 
       def read_work(data, table)
-        reader = WorkReader.new(table)
-        work = reader.read(data)
-        [work, reader.problems.map { |found| found.under(name.to_s) }]
+        read_by(WorkReader.new(table), data)
       end
 
       def read_chart(data, table)
-        reader = Chart::Reader.new(table)
-        chart = reader.read(data)
-        [chart, reader.problems.map { |found| found.under(name.to_s) }]
+        read_by(ChartReader.new(table), data)
+      end
+
+      # @param reader [Reader]
+      def read_by(reader, data)
+        value = reader.read(data)
+        [value, reader.problems.map { |found| found.under(name.to_s) }]
       end
 
       def within(value)

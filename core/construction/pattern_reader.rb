@@ -3,17 +3,9 @@
 module Core
   module Construction
     # Reads a pattern's data against a catalogue and says everything that is wrong with it at once.
-    class PatternReader
+    class PatternReader < Reader
       DEEPEST = 4
       COUNTS = (1..500).freeze
-
-      attr_reader :problems
-
-      # @param table [Catalogue::Table]
-      def initialize(table)
-        @table = table
-        @problems = []
-      end
 
       # @param data [Object] as parsed from JSON
       # @return [Pattern] of what could be read; check #problems
@@ -65,11 +57,6 @@ module Core
 
       def fill_places(data)
         data.is_a?(Array) ? data.each_index.select { |i| data[i].is_a?(Hash) && data[i]['fill'] == true } : []
-      end
-
-      def report(at, code, **values)
-        @problems << Problem.new(at: at, code: code, values: values)
-        nil
       end
     end
   end

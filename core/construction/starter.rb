@@ -43,8 +43,8 @@ module Core
 
       def candidates(parameter, table)
         case parameter.type
-        when :line then table.lines.keys
-        when :part then table.parts.values.select { |part| parameter.of.nil? || parameter.of.include?(part.kind) }.map(&:key)
+        when :line then table.lines.values.select { |line| parameter.allows?(line) }.map(&:key)
+        when :part then table.parts.values.select { |part| parameter.allows?(part) }.map(&:key)
         when :pattern then patterns(parameter, table)
         else []
         end

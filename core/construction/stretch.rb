@@ -10,15 +10,14 @@ module Core
       key :stretch
       takes_hanging
 
-      parameter :elastic, :line
+      parameter :elastic, :line, of: %i[elastic]
       parameter :pattern, :pattern
       parameter :hider, :part, of: %i[bead finishing], required: false
       # Strands of elastic side by side through every bead.
       parameter :doubled, :boolean, default: false
 
       def problems
-        [(trouble('elastic', :not_elastic, name: elastic.name) if elastic.kind != :elastic),
-         (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+        [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
          (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
       end
 

@@ -16,7 +16,7 @@ module Core
         goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | within the next turn | 2 | 0',
                      'It snaps | one turn too many | twist in a new wire at the last bead | stop when it turns stiff | 6 | 1 cut']
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[wire]
       parameter :left, :pattern
       parameter :right, :pattern
       # Common practice, no source: 6 to 13.
@@ -27,7 +27,7 @@ module Core
       def problems
         [*{ 'left' => left, 'right' => right }.flat_map { |name, pattern|
           [(trouble(name, :pattern_of_nothing) if pattern.empty?), (trouble(name, :nothing_may_fill) if pattern.fills?)]
-        }, (trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire)].compact
+        }].compact
       end
 
       # A bead on either side for each two gaps.

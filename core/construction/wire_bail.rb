@@ -22,7 +22,7 @@ module Core
         ],
         practice: 'Two turns and a bail of scrap wire', practice_takes: ['line 250 mm'], practice_minutes: 8
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[wire]
       parameter :button, :part, of: %i[bead pendant]
       # Across the shank that the wire goes round (from memory).
       parameter :shank, :length, default: '6 mm', range: Measure::Length.mm(1)..Measure::Length.mm(30)
@@ -31,10 +31,6 @@ module Core
       parameter :bail, :length, default: '6 mm', range: Measure::Length.mm(2)..Measure::Length.mm(30)
       parameter :bail_turns, :integer, default: 2, range: 1..6
       parameter :second_coil, :boolean, default: false
-
-      def problems
-        [(trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire)].compact
-      end
 
       def fixed_length
         bail_across + stem + button.outer

@@ -36,7 +36,7 @@ module Core
         goes_wrong: ['One eye is larger than the other | made on another place of the jaw | mark the jaw | before the wraps | 2 | 0'],
         practice: 'One loop on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5
 
-      parameter :wire, :line
+      parameter :wire, :line, of: %i[wire]
       parameter :stack, :pattern
       # Away from the wearer's end: what closes the link below.
       parameter :last, :choice, of: [*EYES, :pin], default: :simple
@@ -48,7 +48,6 @@ module Core
 
       def problems
         [(trouble('stack', :pattern_of_nothing) if stack.empty?), (trouble('stack', :nothing_may_fill) if stack.fills?),
-         (trouble('wire', :not_wire, name: wire.name) if wire.kind != :wire),
          (trouble('pin', :pin_missing) if last == :pin && pin.nil?),
          (trouble('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
       end

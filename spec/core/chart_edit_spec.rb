@@ -50,7 +50,7 @@ RSpec.describe Core::Project::ChartEdit do
 
   it 'begins with one colour on every strand' do
     begun = described_class.begin(12, 'seed')
-    reader = Core::Construction::Chart::Reader.new(sample_table)
+    reader = Core::Construction::ChartReader.new(sample_table)
     expect([reader.read(begun).strands, reader.problems]).to eq([12, []])
   end
 end

@@ -69,5 +69,13 @@ RSpec.describe 'Teaching knowledge' do
         expect((again.inside - change.offer.inside).abs).to be < mm(0.05) if change.offer.code == :as_designed
       end
     end
+
+    # Repeats of some 100 mm, too long by 8: one repeat less is much too short, and rings only add.
+    it 'has no offer where nothing comes nearer' do
+      piece = fit(design(strung(pattern: pattern({ fill: %w[round_8] * 12 }), mirror: false)), 200)
+      bare = sample_table.with(parts: {})
+      expect(described_class.advice(piece, bare, piece.worn + mm(8))).to have_attributes(by: mm(-8), offer: nil)
+      expect(described_class.changes(piece, bare).map(&:by)).not_to include(mm(-10))
+    end
   end
 end

@@ -80,17 +80,17 @@ RSpec.describe 'Live', type: :feature do
     expect(page).to have_css('#tools-fold li', text: /1 of|all back/)
     visit '/classes/1/home'
     expect(page).to have_css('.home-sheet', count: 13)
-    click_on 'This sheet alone, with a code for the telephone', match: :first
+    click_on 'This sheet alone, with a code for a phone', match: :first
     expect(page).to have_css('.home-sheet', count: 1).and have_css('svg.code')
     visit '/classes/1/screen'
     expect(page).to have_no_text('Ilse Marrow')
     expect(page).to be_axe_clean
   end
 
-  it 'can be practised on a pretended evening whose people go on by themselves' do
+  it 'can be tried on a practice evening whose people go on by themselves' do
     open_studio
     visit '/classes/1/live'
-    click_on 'Practise first, on a pretended evening'
+    click_on 'Try it first, on a practice evening'
     expect(page).to have_text('This is a practice evening')
     expect(page).to have_css('.live-clock', text: /18:3[1-9]/, wait: 90)
     expect(@studio.live_events.of(1)).to eq([])

@@ -269,12 +269,14 @@ module Web
 
       def choices(parameter)
         case parameter.type
-        when :line then table.lines.values.map { |line| [line.key, line.name] }
-        when :part then table.parts.values.select { |part|
-          parameter.of.nil? || parameter.of.include?(part.kind)
-        }.map { |part| [part.key, part.name] }
+        when :line then named(table.lines, parameter)
+        when :part then named(table.parts, parameter)
         when :choice then parameter.of.map { |choice| [choice.to_s, Formats::Wording.say("choices.#{choice}")] }
         end
+      end
+
+      def named(items, parameter)
+        items.values.select { |item| parameter.allows?(item) }.map { |item| [item.key, item.name] }
       end
 
       # @return [String] the chosen place; the first pattern's last item when none is

@@ -56,7 +56,8 @@ module Web
 
       # @return [String] of this page, as it is
       def address
-        "/classes/#{id}/course?#{Rack::Utils.build_nested_query('projects' => order, 'gap' => gap, 'place' => order.each_with_index.to_h { |key, i| [key, (i + 1).to_s] })}"
+        places = order.each_with_index.to_h { |key, i| [key, (i + 1).to_s] }
+        "/classes/#{id}/course?#{Rack::Utils.build_nested_query('projects' => order, 'gap' => gap, 'place' => places)}"
       end
 
       # @return [Array<String>] project keys in the order shown
@@ -66,7 +67,7 @@ module Web
 
       # @return [Array<Date>]
       def dates
-        lessons.each_index.map { |i| @result.workshop.date + (i * gap.to_i) }
+        timetable.map(&:date)
       end
 
       def by_hand?
@@ -88,20 +89,23 @@ module Web
       # @return [Array<Row>]
       def rows
         found = (state.found || []).to_h { |one| [one.key, one] }
-        evenings = Core::Course::Timetable.of(lessons_in_order, sequence, @result.library.table.techniques, @result.workshop.date, gap.to_i)
-        evenings.each_with_index.map { |evening, i| row(evening, i + 1, found[evening.lesson.key]) }
+        timetable.each_with_index.map { |evening, i| row(evening, i + 1, found[evening.lesson.key]) }
       end
 
       # @return [Core::Money, nil] what all evenings cost one person
       def price
         prices = (state.found || []).map(&:seat)
-        prices.size == lessons.size && prices.none?(&:nil?) ? prices.reduce { |sum, one| sum.with(minor: sum.minor + one.minor) } : nil
+        prices.size == lessons.size && prices.none?(&:nil?) ? prices.reduce(:+) : nil
       end
 
       private
 
       def lessons
         @lessons ||= @courses.lessons(id, @keys)
+      end
+
+      def timetable
+        @timetable ||= Core::Course::Timetable.of(lessons_in_order, sequence, @result.library.table.techniques, @result.workshop.date, gap.to_i)
       end
 
       def sequence
@@ -117,8 +121,9 @@ module Web
       end
 
       def row(evening, place, suits)
-        Row.new(key: evening.lesson.key, place: place, name: evening.lesson.name, date: evening.date.strftime('%a %-d %b %Y'), fresh: evening.fresh.map(&:name).join(', '),
-          wanting: evening.wanting.map { |skill, on| say('course.wanting', skill: skill.name, on: on ? on.name : '') }, revise: evening.revise.map(&:name).join(', '),
+        Row.new(key: evening.lesson.key, place: place, name: evening.lesson.name, date: evening.date.strftime('%a %-d %b %Y'),
+          fresh: evening.fresh.map(&:name).join(', '), revise: evening.revise.map(&:name).join(', '),
+          wanting: evening.wanting.map { |skill, on| say('course.wanting', skill: skill.name, on: on ? on.name : '') },
           chance: suits&.chance && hundredths(suits.chance), status: suits ? suits.status : :awaited, price: suits&.seat,
           words: suits ? suits_words(suits) : '')
       end

@@ -234,7 +234,9 @@ module Web
       def advice(one, person)
         measured = person.measured or return
         change = Core::Sizing::TryOn.advice(one.piece, @plan.table, measured)
-        change ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.fits', measured: measured)
+        return say('live.fits', measured: measured) if change.nil?
+
+        change.offer ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.as_near', measured: measured)
       end
 
       # @return [String] what to mind, in a word or two
