@@ -5,8 +5,7 @@ require 'securerandom'
 module Application
   module Work
     # One piece of work that is done beside the pages. title: what it is, for the page that waits · about: what it concerns; newer work
-    # about
-    # the same takes its place · found: the newest thing it reported · result: what it came to
+    # about the same takes its place · found: the newest thing it reported · result: what it came to
     class Job
       # How a job stands at one moment, for a page whose parts must agree.
       # found: what it came to, or the newest thing it reported; nil before · error: nil or what went wrong
@@ -82,9 +81,11 @@ module Application
 
       # --- for the runner
 
+      # A stop that came before there was anything to stop is carried out now.
       def begin(&stopper)
         @stopper = stopper
         become(:running)
+        stopper.call if stopping?
       end
 
       def progress(share)

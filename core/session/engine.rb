@@ -6,8 +6,7 @@ module Core
     # happens next and names what it is. What is waited for has no moment until it comes.
     #
     # Everything a person does is counted: what kind of time, and how much. Inside, time is whole ticks of a millisecond: exact, and quick
-    # to
-    # compare; outside it is minutes.
+    # to compare; outside it is minutes.
     class Engine
       TICKS = 60_000
       FOREVER = 1 << 60
@@ -81,9 +80,12 @@ module Core
       HELP_SIGMA = 0.5
 
       # @param draws [(Array<Array<Array<Integer>>>, Integer)] see Draws#at
+      # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, nil] told, in ticks and places, of each change of what
+      #   somebody does, each step begun, each demonstration begun, and each time something is shown to one person alone
       # @return [Engine] itself, with what came of it
-      def run(draws)
+      def run(draws, observer = nil)
         @draws, @at = draws
+        @observer = observer
         reset
         @people.times { |person| arrive_at(person) }
         loop do
@@ -166,6 +168,7 @@ module Core
         @spent[@does[person]][person] += @now - @since[person]
         @since[person] = @now
         @does[person] = kind
+        @observer&.turned(person, kind, @now, @place[person])
       end
 
       def waits(person, kind)
@@ -187,6 +190,7 @@ module Core
       end
 
       def works(person, step)
+        @observer&.step_begun(person, @place[person], @now)
         numbers = @draws[person][step.slot]
         number = numbers[@at]
         takes = (step.ticks * step.table[number >> COARSE_BITS] * @pace[person]).to_i
@@ -313,6 +317,7 @@ module Core
         @showing = showing
         @moments[@people] = @now + @showing_ticks[showing]
         @there[showing].each { |person| turn(person, WATCHING) }
+        @observer&.demonstration_begun(showing, @now)
       end
 
       def demonstration_ends
@@ -335,8 +340,10 @@ module Core
 
       def is_shown_alone(person)
         @helpers -= 1
-        @moments[person] = @now + @alone_ticks[@step[person].showing]
+        ticks = @alone_ticks[@step[person].showing]
+        @moments[person] = @now + ticks
         turn(person, WATCHING)
+        @observer&.shown_alone(ticks)
       end
 
       def has_seen(person)

@@ -7,7 +7,7 @@ module Core
     # runs · minutes: of the class · ends: when the last has finished, sorted · finishes: {attendee key => sorted minutes}
     # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why:
     # {kind of time => minutes of the last, on average}
-    # typical: Watched run whose end lies in the middle · watched: [Watched]
+    # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun]
     Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools) do
       # @return [Float] chance that everybody has finished and cleared up by the end
       def chance
@@ -119,7 +119,7 @@ module Core
         runs ? of(simulation, simulation.run(0...runs)) : Refinement.new(simulation, Refinement.stages(model)).call
       end
 
-      # @param simulation [Simulation] @param results [Results] of its runs from 0 on @param watched [Array<Watched>] its first runs
+      # @param simulation [Simulation] @param results [Results] of its runs from 0 on @param watched [Array<WatchedRun>] its first runs
       # @return [Forecast]
       def self.of(simulation, results, watched: simulation.watch(0...[WATCHED, results.size].min))
         model = simulation.model

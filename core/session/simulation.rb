@@ -26,10 +26,12 @@ module Core
         results
       end
 
-      # @param replications [Range<Integer>] @return [Array<Watched>] these runs, with all that happened in them
+      # @param replications [Range<Integer>] @return [Array<WatchedRun>] these runs, with all that happened in them
       def watch(replications)
-        engine = WatchedEngine.new(model)
-        replications.map { |replication| engine.run(@draws.at(replication)).told(->(minute) { paused(minute) }, model) }
+        replications.map do |replication|
+          recorder = Recorder.new(model, method(:paused))
+          recorder.run(@engine.run(@draws.at(replication), recorder).finished)
+        end
       end
 
       private

@@ -30,7 +30,7 @@ RSpec.describe Application::Work::Runner do
   end
 
   it 'tries again when its worker is killed in the middle, and has no more than two' do
-    job = runner.submit(task(40, 4000, 8000))
+    job = runner.submit(task(40, 2000))
     job.first_news(30)
     runner.pids.each { |pid| Process.kill(:KILL, pid) }
     expect([job.wait(120), job.state.error]).to eq([true, nil])
@@ -61,11 +61,11 @@ RSpec.describe Application::Work::Runner do
 
   it 'goes on with a new worker after one had to be ended' do
     2.times do
-      job = runner.submit(task(40, 50_000))
+      job = runner.submit(task(40, 500_000))
       job.first_news(30)
       runner.instance_variable_get(:@threads).each { |thread| thread[:process]&.kill }
       job.stop
-      job.wait(30)
+      expect(job.wait(30)).to be(true)
     end
     expect(Array.new(4) { runner.submit(task(20)) }.map { |job| [job.wait(30), job.state.error] }).to all(eq([true, nil]))
   end

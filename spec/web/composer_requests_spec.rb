@@ -52,7 +52,7 @@ RSpec.describe Web::Routes::Composer, type: :request do
   end
 
   {
-    ease: ['wide', 'Give the ease as a number'],
+    ease: ['wide', 'Give an ease from 0 to 300 mm'],
     name: ['', 'Give the project a name'],
     wraps: ['0', 'times round as a whole number'],
     body: ['tail', nil]

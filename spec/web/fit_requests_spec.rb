@@ -113,7 +113,7 @@ RSpec.describe Web::Routes::Gauge, type: :request do
       { item: 'round_12_moon', measure: 'key', value: 'x' } => 'no such measure'
     }.each do |fields, message|
       it "answers #{fields} with #{message.inspect}" do
-        send_form('/measures', back: "/classes/#{id}", **fields)
+        send_form('/measures', back: '/keys', **fields)
         follow_redirect!
         expect(page).to include(message)
       end

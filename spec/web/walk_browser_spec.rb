@@ -3,9 +3,8 @@
 require_relative '../browser_helper'
 
 # Every page, as wide as a telephone, a tablet and a laptop: nothing is wider than the window, nothing that can be clicked lies
-# under something else that can, and no word is missing. Widths and overlaps are measured by the browser.
+# under something else that can, no word is missing, and axe finds nothing. Widths and overlaps are measured by the browser.
 RSpec.describe 'A walk through every page', type: :feature do
-  widths = [390, 820, 1280]
   places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste',
     '/notes', '/live', '/screen', '/home']
   pages = ['/',
@@ -60,37 +59,57 @@ RSpec.describe 'A walk through every page', type: :feature do
     return [wide, meet.slice(0, 3)];
   JS
 
-  # @return [Array<String>] what is wrong with a page at a width
-  define_method(:faults) do |path, width|
-    Browser.size(page, width, 800)
+  # axe-core's own verdicts (WCAG 2.2 AA and its best practices), light and dark; colours are all that dark mode changes.
+  axe_source = File.read(Dir[File.join(Gem.loaded_specs.fetch('axe-core-api').full_gem_path, '**', 'axe.min.js')].first)
+  # A colour that is still changing is no colour.
+  still = "\nconst still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets = [still];"
+  audit = <<~JS
+    const [rules, done] = arguments;
+    axe.run(document, { resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) })
+      .then(found => done(found.violations.map(rule => `${rule.id}: ${rule.nodes[0].html.slice(0, 120)} ${rule.nodes[0].failureSummary}`)));
+  JS
+
+  # @param audited [Array<Integer>] widths at which axe looks too
+  # @return [Array<String>] what is wrong with a page at each of these widths
+  define_method(:faults) do |path, widths, audited = widths|
     visit path
-    wide, meet = evaluate_script("(() => { #{measure} })()")
-    words = page.text.scan(/no words[^\n]*|%\{\w+\}|%<\w+>|\bnil\b|#<\w|NaN|Infinity/)
-    faults = [*("#{wide} px wider" if wide.positive?), *meet.map { |pair| "meet: #{pair}" }, *words]
-    faults.map { |fault| "#{path} at #{width}: #{fault}" }
+    execute_script(axe_source + still) if audited.any?
+    found = widths.flat_map do |width|
+      Browser.size(page, width, 800)
+      wide, meet = evaluate_script("(() => { #{measure} })()")
+      [*("#{wide} px wider" if wide.positive?), *meet.map { |pair| "meet: #{pair}" }, *(evaluate_async_script(audit, nil) if audited.include?(width))]
+        .map { |fault| "at #{width}: #{fault}" }
+    end
+    found.concat(page.text.scan(/no words[^\n]*|%\{\w+\}|%<\w+>|\bnil\b|#<\w|NaN|Infinity/))
+    # Paper stays white.
+    if audited.any? && page.has_no_css?('body.paper', wait: 0)
+      execute_script("document.documentElement.dataset.bsTheme = 'dark'")
+      found.concat(evaluate_async_script(audit, %w[color-contrast]).map { |fault| "dark: #{fault}" })
+    end
+    found.map { |fault| "#{path} #{fault}" }
   end
 
   it 'finds no fault in the demo' do
     open_studio
-    found = (pages + [1, 3, 4].product(places).map { |id, place|
-      "/classes/#{id}#{place}"
-    }).product(widths).flat_map { |path, width| faults(path, width) }
-    expect(found).to eq([])
+    paths = pages + [1, 3, 4].product(places).map { |id, place| "/classes/#{id}#{place}" }
+    expect(paths.flat_map { |path| faults(path, [390, 820, 1280]) }).to eq([])
   end
 
   it 'finds none with long names, a class of nobody, one that cannot be built and every project' do
     open_studio
     person = Core::People::Attendee.new(key: '0', name: 'Wilhelmina-Alexandrina Featherstonehaugh-Cholmondeley', level: 3)
     crowd = Array.new(24) { |i| person.with(name: "#{person.name} #{i}", measures: i.odd? ? { wrist: mm(150 + i) } : {}) }
-    make = ->(people, saved) { studio.classes.create(Store::ClassState.new(workshop: studio.classes.find(1).state.workshop.with(title: 'A very long title ' * 6), project_version_id: saved.id, attendees: people)) }
+    workshop = studio.classes.find(1).state.workshop.with(title: 'A very long title ' * 6)
+    make = ->(people, saved) {
+      studio.classes.create(Store::ClassState.new(workshop: workshop, project_version_id: saved.id, attendees: people))
+    }
     saved = studio.projects.newest
     ids = [make.(crowd, saved.first), make.([], saved.first), *saved.map { |project| make.([person], project) }]
     odd = studio.projects.save(saved.first.design.with(key: 'odd', name: 'Odd', components: []))
     ids << make.([person], odd)
-    walk = ids.first(2).push(ids.last).product(places).map { |id, place| "/classes/#{id}#{place}" } + ids.map { |id|
-      "/classes/#{id}"
-    } + ['/', '/projects']
-    found = walk.uniq.product([390, 1280]).flat_map { |path, width| faults(path, width) }
+    walk = ids.first(2).push(ids.last).product(places).map { |id, place| "/classes/#{id}#{place}" }
+    found = [*walk, '/', '/projects'].flat_map { |path| faults(path, [390, 1280], [390]) }
+    found += ids[2...-1].flat_map { |id| faults("/classes/#{id}", [390, 1280], []) }
     expect(found).to eq([])
   end
 end

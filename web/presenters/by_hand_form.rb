@@ -5,21 +5,19 @@ require 'securerandom'
 module Web
   module Presenters
     # Writing down afterwards when who had finished, where nothing was tapped. What is not known stays empty.
-    class ByHandForm
+    class ByHandForm < Form
       MARK = 'b4'
 
       # @param result [Application::ClassResult] @param params [Hash] finished: {attendee key => clock time}
       def initialize(result, params)
         @plan = result.plan
-        @given = params['finished'].is_a?(Hash) ? params['finished'].select { |_, text| text.is_a?(String) } : {}
+        known = @plan.people.map { |one| one.attendee.key }
+        super({ 'finished' => beside(params['finished'], known) }, Contracts::ByHandContract.new(workshop: workshop))
       end
 
-      def valid?
-        errors.empty?
-      end
-
+      # @return [Draft] by attendee
       def draft
-        Draft.new(values: @given.transform_values { |text| text[0, 20] }, errors: errors)
+        Draft.new(values: value(:finished), errors: errors)
       end
 
       # @param before [Array<Core::Live::Event>] @return [Array<Core::Live::Event>] what was written down before is taken back first
@@ -46,26 +44,10 @@ module Web
 
       # @return [Array<(String, Integer)>] attendee key and minutes after the start
       def times
-        known = @plan.people.map { |one| one.attendee.key }
-        @given.filter_map { |key, text|
-          minute = minute_of(text) if known.include?(key) && !text.strip.empty?
+        value(:finished).filter_map do |key, text|
+          minute = Contracts::ByHandContract.minute(text, workshop)
           [key, minute] if minute
-        }
-      end
-
-      def minute_of(text)
-        time = Core::Measure::ClockTime.parse(text.strip) or return
-        minute = (time.minutes - workshop.start.minutes) % (24 * 60)
-        minute if minute <= workshop.minutes + MOST_OVER
-      end
-
-      # A class that ran over by more was something else.
-      MOST_OVER = 240
-
-      def errors
-        @errors ||= @given.select { |_, text| !text.strip.empty? && minute_of(text).nil? }.to_h { |key, _|
-          [key.to_sym, "Write the time by the clock, such as #{workshop.ends}, or leave it empty."]
-        }
+        end
       end
     end
   end

@@ -9,7 +9,7 @@ module Web
       FIELDS = %i[title date start minutes venue tool_sets].freeze
 
       def initialize(params)
-        super(params, FIELDS.select { |name| params.key?(name.to_s) }, Contracts::ClassContract.new)
+        super(sent(params, FIELDS), Contracts::ClassContract.new)
       end
 
       # @param state [Store::ClassState] @return [Store::ClassState]

@@ -7,7 +7,7 @@ module Web
       FIELDS = %i[name body ease wraps made tails note].freeze
 
       def initialize(params)
-        super(params, FIELDS, Contracts::DesignContract.new)
+        super(typed(params, FIELDS), Contracts::DesignContract.new)
       end
 
       # @return [Core::Project::Design]

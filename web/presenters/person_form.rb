@@ -5,13 +5,12 @@ module Web
     # One attendee's row.
     class PersonForm < Form
       FIELDS = %i[name measure body level notes colourway].freeze
-      LONGEST_NOTES = 2000
 
       def initialize(params)
         body = Core::People::Measures::BOUNDS.keys.find { |known| known.to_s == params['body'] } || :wrist
         @measured = params.key?('measure')
         @coloured = params.key?('colourway')
-        super(params.to_h.merge('body' => body.to_s), FIELDS, Contracts::PersonContract.new)
+        super(typed(params, FIELDS).merge('body' => body.to_s), Contracts::PersonContract.new)
       end
 
       # @return [Core::People::Attendee] a new one; what a class must know of them is suggested from the notes and shown beside them

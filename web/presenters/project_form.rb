@@ -23,7 +23,7 @@ module Web
       end
 
       def initialize(studio, params, checked: true)
-        super(USUAL.merge(params.to_h), FIELDS, Contracts::DesignContract.new)
+        super(typed(USUAL.merge(params.to_h), FIELDS), Contracts::DesignContract.new)
         @studio = studio
         @errors = {} unless checked
         @errors = errors.merge(construction: 'Choose how it is made.') unless construction

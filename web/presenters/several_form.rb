@@ -3,20 +3,15 @@
 module Web
   module Presenters
     # One change for several people at once: level, colourway, ease or notes. What is left empty stays as it is.
-    class SeveralForm
-      include Fields
-
-      EASE_MM = (0..100).freeze
+    class SeveralForm < Form
       # Takes the project's own parts again.
       AS_DESIGNED = '-'
 
       # @param design [Core::Project::Design]
       def initialize(params, design)
-        @design = design
-        @values = %w[level colourway ease notes].to_h { |name| [name, clean(params[name])] }
         @keys = Array(params['people']).grep(String)
-        @values['people'] = @keys.join(' ')
-        @errors = check
+        super(typed(params, %w[level colourway ease notes]).merge('people' => @keys.join(' ')),
+          Contracts::SeveralContract.new(colourways: ['', AS_DESIGNED, *design.colourways.keys]))
       end
 
       # @param state [Store::ClassState] @return [Store::ClassState]
@@ -29,34 +24,16 @@ module Web
       private
 
       def changes(attendee)
-        {
-          level: value(:level).empty? ? nil : value(:level).to_i,
-          ease: ease,
-          notes: value(:notes).empty? ? nil : [attendee.notes, value(:notes)].reject(&:empty?).uniq.join('; ')[0,
-            PersonForm::LONGEST_NOTES]
-        }.compact
-          .merge(value(:colourway).empty? ? {} : { colourway: value(:colourway) == AS_DESIGNED ? nil : value(:colourway) })
+        changed = {}
+        changed[:level] = value(:level).to_i unless value(:level).empty?
+        changed[:ease] = Core::Measure::Length.parse(value(:ease), default_unit: :mm) unless value(:ease).empty?
+        changed[:notes] = notes(attendee) unless value(:notes).empty?
+        changed[:colourway] = (value(:colourway) unless value(:colourway) == AS_DESIGNED) unless value(:colourway).empty?
+        changed
       end
 
-      def ease
-        value(:ease).empty? ? nil : Core::Measure::Length.parse(value(:ease), default_unit: :mm)
-      end
-
-      def check
-        {
-          people: ('Tick the people it is for.' if @keys.empty?),
-          level: ('Choose a level from 1 to 5.' unless value(:level).match?(/\A[1-5]?\z/)),
-          colourway: ('Choose one of the list.' unless ['', AS_DESIGNED, *@design.colourways.keys].include?(value(:colourway))),
-          ease: ease_problem,
-          notes: ("Shorten this to #{PersonForm::LONGEST_NOTES} characters." if value(:notes).length > PersonForm::LONGEST_NOTES)
-        }.compact
-      end
-
-      def ease_problem
-        found = ease
-        "Give an ease from 0 to #{EASE_MM.end} mm, such as 13 mm." unless found.nil? || EASE_MM.cover?(found.to_mm)
-      rescue Core::Measure::NotALength
-        'Give the ease as a number and a unit, such as 13 mm or 1/2 in.'
+      def notes(attendee)
+        [attendee.notes, value(:notes)].reject(&:empty?).uniq.join('; ')[0, Contracts::PersonContract::LONGEST_NOTES]
       end
     end
   end

@@ -3,17 +3,14 @@
 module Web
   module Presenters
     # A supplier, as typed.
-    class SupplierForm
-      include Fields
-
+    class SupplierForm < Form
       attr_reader :key
 
       # @param key [String, nil] of the one changed
       def initialize(studio, key, params)
         @market = studio.market.all
         @key = key
-        @values = %w[name delivery minimum].to_h { |name| [name, clean(params[name])] }
-        @errors = check
+        super(typed(params, %w[name delivery minimum]), Contracts::SupplierContract.new(currency: @market.currency))
       end
 
       # @return [Core::Supply::Supplier]
@@ -26,15 +23,6 @@ module Web
 
       def money(name)
         Core::Money.parse(value(name).empty? ? '0' : value(name), @market.currency)
-      end
-
-      def check
-        errors = {}
-        errors[:name] = 'Give a name of at most 120 characters.' if value(:name).empty? || value(:name).length > 120
-        %i[delivery minimum].each { |name|
-          errors[name] = 'Give an amount such as 4.50, or leave it empty.' unless money(name) && !money(name).minor.negative?
-        }
-        errors
       end
     end
   end

@@ -7,7 +7,7 @@ module Web
       def self.registered(app)
         app.post('/measures') do
           form = Presenters::MeasureForm.new(studio, params)
-          form.valid? ? form.save : tell(form.error, kind: :wrong)
+          form.valid? ? form.save : tell(form.problem, kind: :wrong)
           tell("#{form.item.name}: entered.") if form.valid?
           redirect to(Settings.back(text(:back))), 303
         end

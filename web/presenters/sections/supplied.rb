@@ -48,7 +48,7 @@ module Web
         # @return [String] a choice as it would be typed
         def entered(form, name)
           value = choices.public_send(name)
-          typed(form, name, SupplyForm::MONEY.include?(name) ? amount(value) : value.to_s)
+          typed(form, name, Contracts::SupplyContract::MONEY.key?(name) ? amount(value) : value.to_s)
         end
       end
     end

@@ -10,6 +10,7 @@ import { filter } from './filter.js';
 import { guards } from './guards.js';
 import { taps } from './taps.js';
 import { chart } from './chart.js';
+import { scrollers } from './scrollers.js';
 
 document.documentElement.classList.add('scripted');
 guards(document);
@@ -23,3 +24,4 @@ anchors();
 filter(document);
 taps(document);
 chart(document);
+scrollers(document);

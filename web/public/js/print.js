@@ -1,2 +1,5 @@
-// The print page's one button.
+// A page for paper: one button, and what is too wide for the window can be reached.
+import { scrollers } from './scrollers.js';
+
 document.querySelector('[data-print]').addEventListener('click', () => window.print());
+scrollers(document);

@@ -7,6 +7,6 @@ module Core
     # begun: {attendee key => {label of a task => minute}} · finished: {attendee key => minute}, clearing up not counted
     # waiting: [(minute, people waiting for tools, people waiting for help)] each time it changes · held: {tool key => minutes in use}
     # helping: minutes of all helpers with people or showing
-    Watched = Value.define(:rows, :shown, :begun, :ended, :finished, :waiting, :held, :helping)
+    WatchedRun = Value.define(:rows, :shown, :begun, :ended, :finished, :waiting, :held, :helping)
   end
 end
