@@ -160,23 +160,19 @@ module Core
         end
       end
 
-      # The pieces that fill a length best (subset sum over the pieces' common grid).
+      # The pieces that fill a length best: subset sum over the pieces' common grid, the sums that can be reached held as bits.
       def fullest(pieces, length)
         grid = pieces.map { |piece| piece.length.nm }.reduce(:gcd) or return []
-        room = length.nm / grid
-        reached = Array.new(room + 1)
-        reached[0] = [nil, 0]
-        pieces.each do |piece|
-          size = piece.length.nm / grid
-          room.downto(size) { |at| reached[at] ||= [piece, at - size] if reached[at - size] }
+        sizes = pieces.map { |piece| piece.length.nm / grid }
+        room = (1 << ((length.nm / grid) + 1)) - 1
+        reached = sizes.reduce([1]) { |sums, size| sums << (sums.last | ((sums.last << size) & room)) }
+        at = reached.last.bit_length - 1
+        (pieces.size - 1).downto(0).each_with_object([]) do |i, taken|
+          next if reached[i][at] == 1
+
+          at -= sizes[i]
+          taken << pieces[i]
         end
-        at = room.downto(0).find { |sum| reached[sum] }
-        taken = []
-        while at.positive?
-          piece, at = reached[at]
-          taken << piece
-        end
-        taken
       end
 
       # @param pieces [Array<WantedCut>] longest first

@@ -93,7 +93,8 @@ module Core
       end
 
       def familiarity(attendee, skill)
-        (@familiarity ||= {})[[attendee, skill.key]] ||= Technique::Familiarity.of(attendee, skill, @workshop.date)
+        @familiarity ||= {}.compare_by_identity
+        (@familiarity[attendee] ||= {})[skill.key] ||= Technique::Familiarity.of(attendee, skill, @workshop.date)
       end
 
       # @return [Array<String>] techniques that are demonstrated, in the order of the work

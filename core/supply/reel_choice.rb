@@ -32,7 +32,7 @@ module Core
         Chosen.new(lines: lines, proven: exact && @parts.none? { |part| part.short.positive? } && certain?(lines, cost(best)))
       end
 
-      # @param bought [Hash{LineSupply=>Hash{Measure::Length=>Integer}}] @return [Integer] minor units
+      # @param bought [Array<(LineSupply, Hash{Measure::Length=>Integer})>] @return [Integer] minor units
       def price(bought)
         wanted = bought.flat_map { |line, reels| reels.map { |length, number| [[line.line, length], number] } }.to_h
         offered = wanted.keys.to_h { |line, length| [[line, length], offers(line, length).map { |offer| [offer, 1] }] }
@@ -81,13 +81,13 @@ module Core
 
       # @param cuts [Array<Cutting::CutPlan>] a line each @return [Array] what the reels cost with delivery, then what is left over
       def cost(cuts)
-        [price(@lines.zip(cuts).to_h { |line, plan| [line, plan.to_buy] }), *over_all(cuts)]
+        [price(@lines.zip(cuts.map(&:to_buy))), *over_all(cuts)]
       end
 
       # @return [Integer] minor units: no choice costs less
       def least_without_minimums
         free = ReelChoice.new(@parts, @lines, @market.without_minimums, @by)
-        free.call.lines.then { |lines| free.price(lines.to_h { |line| [line, line.cuts.to_buy] }) }
+        free.call.lines.then { |lines| free.price(lines.map { |line| [line, line.cuts.to_buy] }) }
       end
 
       def over_all(cuts)
@@ -108,7 +108,10 @@ module Core
         best = options.map(&:first)
         loop do
           before = cost(best)
-          options.each_index { |i| best = options[i].map { |cuts| best.dup.tap { |changed| changed[i] = cuts } }.min_by { |changed| cost(changed) } }
+          options.each_index do |i|
+            changes = options[i].map { |cuts| best.dup.tap { |changed| changed[i] = cuts } }
+            best = changes.min_by { |changed| cost(changed) }
+          end
           break best if cost(best) == before
         end
       end

@@ -25,15 +25,13 @@ module Core
 
       # @return [Array<Person>] those who lack something
       def people
-        @people ||= @attendees.map { |attendee|
-          Person.new(attendee: attendee, lacking: lacking(attendee))
-        }.reject { |person| person.lacking.empty? }
+        @people ||= @attendees.map { |attendee| Person.new(attendee: attendee, lacking: lacking(attendee)) }
+          .reject { |person| person.lacking.empty? }
       end
 
       # @return [Array<Skill>] new to more than half of the class
       def new_to_most
-        @new_to_most ||= skills.select { |skill| @attendees.count { |attendee| familiarity(attendee,
-          skill) < Familiarity::KNOWN } * 2 > @attendees.size }
+        @new_to_most ||= skills.select { |skill| @attendees.count { |attendee| new_to?(attendee, skill) } * 2 > @attendees.size }
       end
 
       def heavy?
@@ -43,13 +41,10 @@ module Core
       # @return [Array<(Skill, Array<People::Attendee>)>] techniques that some who need them cannot reach by any way but learning others
       #   first
       def out_of_reach
-        far = people.flat_map { |person|
-          person.lacking.select { |lack|
-            lack.ways.all? { |way|
-              way.code == :first_learn
-            }
-          }.map { |lack| [lack.skill, person.attendee] }
-        }
+        far = people.flat_map do |person|
+          hopeless = person.lacking.select { |lack| lack.ways.all? { |way| way.code == :first_learn } }
+          hopeless.map { |lack| [lack.skill, person.attendee] }
+        end
         far.group_by(&:first).map { |skill, pairs| [skill, pairs.map(&:last)] }
       end
 
@@ -57,11 +52,8 @@ module Core
       # @return [Array<Object>] those that ask less of the same people, the nearest first
       def gentler(designs)
         here = asked(skills)
-        designs.transform_values { |keys|
-          asked(keys.filter_map { |key|
-            @table.techniques[key]
-          })
-        }.select { |_, lacks| lacks < here }.sort_by { |_, lacks| -lacks }.map(&:first)
+        asked = designs.transform_values { |keys| asked(keys.filter_map { |key| @table.techniques[key] }) }
+        asked.select { |_, lacks| lacks < here }.sort_by { |_, lacks| -lacks }.map(&:first)
       end
 
       private
@@ -72,23 +64,27 @@ module Core
 
       # How much of these techniques the class lacks, added up.
       def asked(skills)
-        skills.uniq.sum { |skill| @attendees.count { |attendee| familiarity(attendee, skill) < Familiarity::KNOWN } * skill.level }
+        skills.uniq.sum { |skill| @attendees.count { |attendee| new_to?(attendee, skill) } * skill.level }
       end
 
       def familiarity(attendee, skill)
-        (@familiarity ||= {})[[attendee, skill.key]] ||= Familiarity.of(attendee, skill, @on)
+        @familiarity ||= {}.compare_by_identity
+        (@familiarity[attendee] ||= {})[skill.key] ||= Familiarity.of(attendee, skill, @on)
+      end
+
+      def new_to?(attendee, skill)
+        familiarity(attendee, skill) < Familiarity::KNOWN
       end
 
       def lacking(attendee)
-        skills.select { |skill| familiarity(attendee, skill) < Familiarity::KNOWN }.sort_by { |skill| -skill.level }.map do |skill|
+        skills.select { |skill| new_to?(attendee, skill) }.sort_by { |skill| -skill.level }.map do |skill|
           far = skill.level > attendee.level + 1
           Lack.new(skill: skill, far: far, ways: ways(attendee, skill, far))
         end
       end
 
       def ways(attendee, skill, far)
-        before = skill.prerequisites.filter_map { |key| @table.techniques[key] }.select { |needed| familiarity(attendee,
-          needed) < Familiarity::KNOWN }
+        before = skill.prerequisites.filter_map { |key| @table.techniques[key] }.select { |needed| new_to?(attendee, needed) }
         easier = skill.easier && @table.techniques[skill.easier]
         [(Way.new(code: :practice, minutes: skill.practice_minutes) if skill.practice_minutes.positive? && !far),
          (Way.new(code: :easier, name: easier.name) if easier && easier.level <= attendee.level + 1),
@@ -101,8 +97,9 @@ module Core
       # The nearest at the table who is sure of it.
       def neighbour(attendee, skill)
         here = @attendees.index(attendee)
-        @attendees.select { |other| other != attendee && familiarity(other,
-          skill) >= Familiarity::SURE }.min_by { |other| (@attendees.index(other) - here).abs }
+        sure = @attendees.each_index.select { |at| at != here && familiarity(@attendees[at], skill) >= Familiarity::SURE }
+        nearest = sure.min_by { |at| (at - here).abs }
+        nearest && @attendees[nearest]
       end
     end
   end
