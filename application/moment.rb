@@ -7,12 +7,14 @@ module Application
     attr_reader :revision, :today, :library
 
     # @param plans [Kept] and @param models [Kept] by class, of the digest of its inputs @param techniques [Kept] of projects
-    def initialize(studio, revision, today, plans:, models:, techniques:)
+    # @param fittings [Kept] by class, of its project and the catalogue
+    def initialize(studio, revision, today, plans:, models:, techniques:, fittings:)
       @studio = studio
       @revision = revision
       @today = today
       @plans = plans
       @models = models
+      @fittings = fittings
       @results = Kept.new(Results::MOST_PLANS)
       @library = Library.new(studio, techniques)
       @coming = Core::Lazy.new { studio.classes.coming(today) }
@@ -70,7 +72,9 @@ module Application
     private
 
     def plan(stored)
-      library.inputs(stored.state).plan
+      inputs = library.inputs(stored.state)
+      same = [stored.state.project_version_id, library.catalogue_digest]
+      inputs.plan(@fittings.fetch(stored.id, same) { Core::Sizing::Fittings.new(inputs.design, inputs.table) })
     rescue Core::Error, Store::NotFound => e
       Problem.of(e)
     rescue StandardError => e

@@ -7,6 +7,8 @@ module Application
   class Results
     # Plans kept: of all classes that somebody may look at or that take from the stock.
     MOST_PLANS = 250
+    # Classes whose fitted pieces are kept for the next change.
+    MOST_FITTINGS = 8
 
     # @param studio [Store::Studio] @param forecasts [Forecasts] @param searches [Searches]
     # @param today [#call] @return [Date]
@@ -18,6 +20,7 @@ module Application
       @plans = Kept.new(MOST_PLANS)
       @models = Kept.new(MOST_PLANS)
       @techniques = Kept.new(MOST_PLANS)
+      @fittings = Kept.new(MOST_FITTINGS)
       @lock = Mutex.new
     end
 
@@ -28,7 +31,7 @@ module Application
       @lock.synchronize do
         next @moment if @moment&.current?(revision, today)
 
-        @moment = Moment.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques)
+        @moment = Moment.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques, fittings: @fittings)
       end
     end
 
@@ -57,8 +60,10 @@ module Application
 
     def job_part(result, &state)
       found = Core::Lazy.new(&state)
-      ClassResult::Part.of(found) { found.value.then { |now| [result.digest(:plan), now.id,
-        now.percent, now.running, now.error].join(' ') } }
+      ClassResult::Part.of(found) do
+        now = found.value
+        [result.digest(:plan), now.id, now.percent, now.running, now.error].join(' ')
+      end
     end
   end
 end

@@ -3,14 +3,15 @@
 module Core
   # All that a plan depends on.
   Inputs = Value.define(:workshop, :design, :attendees, :table, calibration: Session::Calibration.new, open_rings: :warn) do
+    # @param fittings [Sizing::Fittings] pieces of the same design and table that were fitted before
     # @return [Plan]
-    def plan
-      Plan.for(**to_h)
+    def plan(fittings = Sizing::Fittings.new(design, table))
+      planner(fittings).plan
     end
 
     # @return [Planner] for plans of the same class with other choices
-    def planner
-      Planner.new(workshop, design, attendees, table, calibration, open_rings)
+    def planner(fittings = Sizing::Fittings.new(design, table))
+      Planner.new(workshop, design, attendees, table, calibration, open_rings, fittings)
     end
   end
 end

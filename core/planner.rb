@@ -3,7 +3,8 @@
 module Core
   # Works a plan out. People who differ in nothing that matters share one fitted piece.
   class Planner
-    def initialize(workshop, design, attendees, table, calibration, open_rings)
+    # @param fittings [Sizing::Fittings] of the same design and table
+    def initialize(workshop, design, attendees, table, calibration, open_rings, fittings = Sizing::Fittings.new(design, table))
       @workshop = workshop
       @design = design
       @attendees = attendees
@@ -11,8 +12,7 @@ module Core
       @calibration = calibration
       @open_rings = open_rings
       @check = Fit::Check.new(table, open_rings: open_rings)
-      @blueprints = {}
-      @fits = {}
+      @fittings = fittings
       # What pieces share that are one and the same object.
       @shared = {}.compare_by_identity
       @orders = {}
@@ -104,12 +104,13 @@ module Core
       ease = @design.added_ease(attendee.ease)
       piece = fit(attendee, measure, ease)
       common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
-      piece.is_a?(Sizing::OutOfReach) ? PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [],
-**common) : fitted(attendee, piece, common)
+      return fitted(attendee, piece, common) unless piece.is_a?(Sizing::OutOfReach)
+
+      PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [], **common)
     end
 
     def measure_of(attendee)
-      @design.body == :own ? blueprint(attendee.colourway).own_size : attendee.measures[@design.body]
+      @design.body == :own ? @fittings.blueprint(attendee.colourway).own_size : attendee.measures[@design.body]
     end
 
     # Whoever was not measured counts all the same: at the size set for them, at the middle of the group's, or at a usual one.
@@ -139,7 +140,8 @@ module Core
 
     # What they practise with, out of the parts and lines of the piece.
     def practice_bag(list, piece)
-      Technique::PracticeBag.new(list.items.each_cons(2).select { |item, _| item.kind == :practice }.map { |item, after| [item.skill, after.step] }, piece)
+      practised = list.items.each_cons(2).select { |item, _| item.kind == :practice }
+      Technique::PracticeBag.new(practised.map { |item, after| [item.skill, after.step] }, piece)
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
@@ -182,11 +184,7 @@ module Core
 
     def fit(attendee, measure, ease)
       maker = Construction::Maker.at(attendee.level, @design.tails, own: attendee.tails, by_line: supply.tails_by_line)
-      @fits[[attendee.colourway, measure, ease, maker]] ||= blueprint(attendee.colourway).fit(measure, maker, ease: ease)
-    end
-
-    def blueprint(colourway)
-      @blueprints[colourway] ||= Sizing::Blueprint.new(@design, @table.in_colourway(@design.colourways.fetch(colourway, {})))
+      @fittings.fit(attendee.colourway, measure, ease, maker)
     end
 
     # @return [Hash{String=>Integer}] how many of each tool one attendee's steps need at once, at the most
