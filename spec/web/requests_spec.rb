@@ -2,6 +2,7 @@
 
 require 'nokogiri'
 require_relative '../web_helper'
+require_relative '../support/readability'
 
 RSpec.describe Web::App, type: :request do
   let(:id) { studio.classes.coming(Studios::TODAY).first.id }
@@ -134,6 +135,34 @@ RSpec.describe Web::App, type: :request do
         expect(page).to include(Rack::Utils.escape_html(list.lines.first.to_s.chomp)[0, 10])
       end
     end
+  end
+
+  it 'names each file by what it is, the class and the day' do
+    {
+      '/classes/1/file' => 'class-first-light-comet-tail-2026-12-03.json',
+      '/classes/1.ics' => 'calendar-first-light-comet-tail-2026-12-03.ics',
+      '/classes/1/order.csv' => 'order-first-light-comet-tail-2026-12-03.csv',
+      '/classes/1/order.csv?supplier=stall' => 'order-stall-first-light-comet-tail-2026-12-03.csv',
+      '/classes/1/log.csv' => 'log-first-light-comet-tail-2026-12-03.csv'
+    }.each do |path, name|
+      get path
+      expect(last_response['content-disposition']).to include(%(filename="#{name}"))
+    end
+  end
+
+  # Running text: what is long enough to be read, and is no list of beads or sum of lengths.
+  it 'reads easily on every page' do
+    places = ['', '/kits', '/evening', '/afterwards', '/run-sheet', '/notes', '/live', '/people/paste', '/projects']
+    pages = %w[/ /classes/new /import /projects /techniques?class=1 /techniques/learnt /fit-check /stockroom /stockroom/suppliers
+      /stockroom/prices /stockroom/parts/pearl_7_cream /stockroom/parts/pearl_7_cream/stock /safe-keeping /people]
+    hard = [*pages, *places.map { |place| "/classes/1#{place}" }].filter_map do |path|
+      get path
+      document = Nokogiri::HTML(page).tap { |html| html.css('script, svg, option, .visually-hidden').remove }
+      texts = document.css('main p, .hint').map { |node| node.text.squeeze(" \n").tr("\n", ' ').strip }
+      running = texts.select { |text| text.scan(Readability::WORD).size >= 8 && text.end_with?('.') }.uniq
+      [path, Readability.ease(running.join("\n")).round] if running.any? && Readability.ease(running.join("\n")) < 60
+    end
+    expect(hard).to eq([])
   end
 
   it 'loads a class file, and names each place that is wrong' do

@@ -25,10 +25,9 @@ module Web
         "#{@kind.capitalize} for #{@result.workshop.title}"
       end
 
-      # @return [String] of the file: what it is, of which class, on which day
+      # @return [String]
       def file_name
-        words = @result.workshop.title.unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '-').gsub(/\A-+|-+\z/, '')[0, 60]
-        [@kind, words, @result.workshop.date.iso8601].reject(&:empty?).join('-')
+        FileName.of(@kind, @result.workshop)
       end
 
       # @return [Application::Tasks::PrintPdf]

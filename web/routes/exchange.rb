@@ -18,7 +18,7 @@ module Web
         end
         app.get('/classes/:id/file') do
           found = result(id)
-          attachment "class-#{id}.json", :attachment
+          attachment "#{Presenters::FileName.of('class', found.workshop)}.json", :attachment
           content_type :json
           JSON.pretty_generate(Formats::ClassDocument.write(found.inputs, market: library.market, stock: studio.ledger.stock))
         end

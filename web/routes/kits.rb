@@ -16,7 +16,7 @@ module Web
         app.get('/classes/:id/order.csv') do
           supply = result(id).supply or raise Store::NotFound.new(:order, id)
           supplier = library.market.suppliers.key?(text(:supplier)) ? text(:supplier) : nil
-          attachment "order-#{id}#{"-#{supplier}" if supplier}.csv"
+          attachment "#{Presenters::FileName.of(['order', supplier].compact.join('-'), result(id).workshop)}.csv"
           content_type 'text/csv', charset: 'utf-8'
           Formats::OrderCsv.write(supply.order, library.market, supplier: supplier)
         end

@@ -49,7 +49,7 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:log, id) if found.plan.nil?
 
-          attachment "log-class-#{id}.csv"
+          attachment "#{Presenters::FileName.of('log', found.workshop)}.csv"
           content_type 'text/csv', charset: 'utf-8'
           Formats::LogCsv.write(found.plan, evening(found))
         end

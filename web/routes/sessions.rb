@@ -57,7 +57,7 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:calendar, id) if found.plan.nil?
 
-          attachment "class-#{id}.ics"
+          attachment "#{Presenters::FileName.of('calendar', found.workshop)}.ics"
           content_type 'text/calendar', charset: 'utf-8'
           lines = found.forecast ? Core::Session::RunSheet.new(found.plan, found.forecast, found.library.calibration).lines : []
           Formats::ClassCalendar.write(found.workshop, lines)

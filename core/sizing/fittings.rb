@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # The pieces of one design that were fitted so far: whoever differs in nothing that matters shares one. May outlast a plan, as long as
+    # the design and what it is made of stay the same.
+    class Fittings
+      # Pieces that are remembered.
+      MOST = 500
+
+      # @param design [Project::Design] @param table [Catalogue::Table]
+      def initialize(design, table)
+        @design = design
+        @table = table
+        @blueprints = {}
+        @pieces = {}
+      end
+
+      # @param colourway [String, nil] @param maker [Construction::Maker]
+      # @return [Piece, OutOfReach]
+      def fit(colourway, measure, ease, maker)
+        key = [colourway, measure, ease, maker]
+        @pieces.shift if @pieces.size >= MOST
+        @pieces[key] ||= blueprint(colourway).fit(measure, maker, ease: ease)
+      end
+
+      # @return [Blueprint]
+      def blueprint(colourway)
+        @blueprints[colourway] ||= Blueprint.new(@design, @table.in_colourway(@design.colourways.fetch(colourway, {})))
+      end
+    end
+  end
+end
