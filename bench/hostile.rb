@@ -183,6 +183,8 @@ module Hostile
     'POST /classes/:id/live' => %w[kind key person undoes at detail],
     'POST /classes/:id/live/people' => %w[name measure body level notes once],
     'POST /classes/:id/practice' => %w[once],
+    'POST /classes/:id/phones' => %w[on],
+    'GET /join' => [],
     'GET /classes/:id/screen' => [],
     'GET /classes/:id/home' => %w[person],
     'GET /classes/:id/log.csv' => [],

@@ -45,6 +45,7 @@ module Web
     register Routes::Choosing
     register Routes::Courses
     register Routes::Live
+    register Routes::Phones
     register Routes::Register
     register Routes::Classes
     register Routes::People
@@ -67,7 +68,7 @@ module Web
     # @return [#call] the application with its middleware
     def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today }, log: false)
       app = serving(studio, runner, folder, stages, today)
-      Rack::Builder.new do
+      whole = Rack::Builder.new do
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use RequestLog, (folder if log)
@@ -77,6 +78,8 @@ module Web
         use Rack::Protection::HttpOrigin
         run app
       end.to_app
+      app.set(:whole, -> { whole })
+      whole
     end
 
     def self.serving(studio, runner, folder, stages, today)
@@ -92,6 +95,7 @@ module Web
         set :results, results
         set :lessons, Application::Lessons.new(studio, runner, results)
         set :practice, Application::Practice.new(studio)
+        set :phones, PhoneAccess.new
         set :live_forecasts, Application::LiveForecasts.new(runner)
         set :comparisons, comparisons = Application::Comparisons.new(studio, runner, results)
         set :courses, Application::Courses.new(studio, runner, results, comparisons)

@@ -27,6 +27,11 @@ module Web
       settings.results.now.library
     end
 
+    # @return [Boolean] whether a phone asks, which is shown Live alone
+    def phone?
+      !env[PhoneGate::PHONE].nil?
+    end
+
     def studio_name
       library.settings.name
     end

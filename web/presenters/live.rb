@@ -32,9 +32,11 @@ module Web
       attr_reader :unit, :draft
 
       # @param draft [Draft, nil] of somebody new, as it was refused @param practice [Boolean]
-      def initialize(result, evening, forecasts, now, unit, draft: nil, practice: false)
+      # @param phones [PhoneAccess, nil] nil on a phone itself
+      def initialize(result, evening, forecasts, now, unit, draft: nil, practice: false, phones: nil)
         @draft = draft
         @practice = practice
+        @phones = phones
         @result = result
         @plan = result.plan
         @evening = evening
@@ -55,6 +57,26 @@ module Web
 
       def practice?
         @practice
+      end
+
+      # @return [Boolean] whether phones are let in from here
+      def phones?
+        !@phones.nil?
+      end
+
+      # @return [PhoneAccess::Door, nil] through which phones come into this class
+      def door
+        @phones.door if @phones&.door&.class_id == id
+      end
+
+      # @return [Integer]
+      def phones_in
+        @phones.devices
+      end
+
+      # @return [String] an SVG that holds the address and the code
+      def door_code
+        Formats::QrSvg.draw(door.link, title: "Address and code for a phone: #{door.link}")
       end
 
       def body

@@ -19,6 +19,7 @@ module Web
 
           event = event.with(at: live_now(id)) if settings.practice.practice?(id)
           studio.live_events.append(id, event)
+          settings.phones.close if event.kind == :end && settings.phones.door&.class_id == id
           redraw? ? show_live(id) : redirect(to("/classes/#{id}/live"), 303)
         end
       end
@@ -83,7 +84,8 @@ module Web
 
           evening = evening(found)
           settings.live_forecasts.ask(id, found.model, evening, now) if evening.running? && found.model.is_a?(Core::Session::Model)
-          Presenters::Live.new(found, evening, settings.live_forecasts, now, unit, draft: draft, practice: settings.practice.practice?(id))
+          Presenters::Live.new(found, evening, settings.live_forecasts, now, unit, draft: draft, practice: settings.practice.practice?(id),
+            phones: (settings.phones unless phone?))
         end
 
         def evening(found)
@@ -92,8 +94,9 @@ module Web
 
         def refuse_tap(id)
           status 422
-          said = text(:kind) == 'measured' ? 'Write a length from 2 cm to 2 m, such as 171 mm.' : 'That tap could not be read. Reload the page and tap again.'
-          tell(said, kind: :wrong)
+          measured = text(:kind) == 'measured'
+          tell(measured ? 'Write a length from 2 cm to 2 m, such as 171 mm.' : 'That tap could not be read. Reload the page and tap again.',
+            kind: :wrong)
           redraw? ? show_live(id) : redirect(to("/classes/#{id}/live"), 303)
         end
 
