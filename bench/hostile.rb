@@ -420,11 +420,13 @@ module Hostile
       end
     end
 
-    def serve(folder)
+    # @param port [Integer] 0 for any that is free
+    # @return [Array(Integer, String)] process and port of a server that answers
+    def serve(folder, port: 0)
       reader, writer = IO.pipe
       pid = spawn(RbConfig.ruby, '-rbundler/setup', '-I', EagerBench::ROOT, '-e',
-        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: 0).run", folder, out: writer,
-        err: File::NULL)
+        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: ARGV[1].to_i).run", folder, port.to_s,
+        out: writer, err: File::NULL)
       writer.close
       line = reader.gets until line.to_s.include?('http://')
       [pid, line[/:(\d+)/, 1]]

@@ -8,8 +8,9 @@ module Core
       # One attendee. place: which of their tasks, from 0; as many as there are when all is done · since: seconds at which they came to it
       # hand: seconds at which they called, nil when they do not · here · times: {place => [seconds spent]}, of what is done
       # measured: Measure::Length inside at a checkpoint, nil before · spares: [part key] · left_out: [step key] of what is left out
+      # kit: whether they have theirs
       Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze, measured: nil, spares: [].freeze,
-        left_out: [].freeze) do
+        left_out: [].freeze, kit: false) do
         # @return [Session::Task, nil] nil when all is done
         def task
           tasks[place]
@@ -30,8 +31,12 @@ module Core
         end
       end
 
-      # tools_in: {tool key => how many were counted in}
-      attr_reader :started, :ended, :people, :taken, :tools_in
+      # A demonstration under way. technique: its key · since: seconds
+      Showing = Value.define(:technique, :since)
+
+      # tools_in: {tool key => how many were counted in} · tools_out: {tool key => how many were handed out}
+      # showing: Showing, nil when nothing is being shown · shown: [technique key] of what was shown
+      attr_reader :started, :ended, :people, :taken, :tools_in, :tools_out, :showing, :shown
 
       # @param event [Event] @return [Evening] as it would stand after it
       def with(event)
@@ -46,6 +51,8 @@ module Core
         @people = plan.people.select(&:fitted?).to_h { |one| [one.attendee.key, Person.new(key: one.attendee.key, tasks: one.tasks)] }
         @taken = []
         @tools_in = Hash.new(0)
+        @tools_out = {}
+        @shown = []
         once.reject { |event| event.kind == :undo || undone.include?(event.key) }.sort_by.with_index { |event, i| [event.at, i] }.each do |event|
           @taken << event if take(event)
         end
@@ -73,9 +80,49 @@ module Core
         when :start then begin_at(event.at)
         when :end then running? && @ended = event.at
         when :tool_in then started && @tools_in[event.detail] += 1
+        when :tool_out then hand_out(event.detail)
+        when :kits then change_all { |person| person.here && !person.kit ? person.with(kit: true) : person }
+        when :table_next then running? && table_goes_on(event)
+        when :show then running? && show(event)
+        when :shown then showing && end_showing(event.at)
         when :leave_out then running? && leave_out(event.detail)
         else about(event)
         end
+      end
+
+      # @return [Boolean] whether that changed anything
+      def change_all(&change)
+        changed = people.transform_values(&change)
+        changed != people && @people = changed
+      end
+
+      def hand_out(text)
+        tool, number = text.to_s.split(':')
+        number.to_s.match?(/\A\d{1,3}\z/) && @tools_out[tool] = number.to_i
+      end
+
+      def table_goes_on(event)
+        seated = @plan.room.seats.select { |seat| seat.table + 1 == event.detail.to_i }.map { |seat| seat.attendee.key }
+        change_all { |person| seated.include?(person.key) && person.here && !person.done? ? step(person, 1, event.at) : person }
+      end
+
+      # One at a time.
+      def show(event)
+        known = people.each_value.any? { |person| person.tasks.any? { |task| task.technique.key == event.detail } }
+        showing.nil? && known && @showing = Showing.new(technique: event.detail, since: event.at)
+      end
+
+      # Whoever was at what was shown did not work at it meanwhile.
+      def end_showing(at)
+        technique, since = showing.technique, showing.since
+        @people = people.transform_values do |person|
+          next person unless person.task&.technique&.key == technique
+
+          person.with(since: person.since + at - [since, person.since].max)
+        end
+        @shown |= [technique]
+        @showing = nil
+        true
       end
 
       def begin_at(at)
@@ -87,16 +134,15 @@ module Core
 
       # Only what can be left out, and is still before somebody.
       def leave_out(step)
-        changed = people.transform_values do |person|
+        change_all do |person|
           ahead = person.tasks.drop(person.place + 1).any? { |task| task.step.key == step && task.step.optional }
           ahead ? person.with(left_out: person.left_out | [step]) : person
         end
-        changed != people && @people = changed
       end
 
       def about(event)
         person = people[event.person] or return false
-        changed = running? || %i[absent here].include?(event.kind) ? change(person, event) : nil
+        changed = running? || %i[absent here kit].include?(event.kind) ? change(person, event) : nil
         changed && @people = people.merge(person.key => changed)
       end
 
@@ -109,6 +155,7 @@ module Core
         when :helped then person.with(hand: nil) if person.hand
         when :finished then person.with(place: person.tasks.size, since: event.at, hand: nil) if person.here
         when :measured then measured(person, event.detail)
+        when :kit then person.with(kit: true) if person.here && !person.kit
         when :spare then person.with(spares: person.spares + [event.detail]) if person.here
         when :next then step(person, 1, event.at) if person.here && !person.done?
         when :back then step(person, -1, event.at) if person.here && person.place.positive?

@@ -42,12 +42,24 @@ module Core
       end
 
       # Who is at it has its tools; what it still takes is what the usual spread leaves beyond the minutes gone. As long as nobody is past a
-      # demonstration, its minutes go first.
+      # demonstration, its minutes go first; of one that is being shown now, those that are left.
       def at_work(task, gone)
+        return being_shown(task) if task.demonstration && under_way?(task.demonstration)
+
         showing = task.demonstration && !shown?(task.demonstration) ? @model.demonstrations[task.demonstration].minutes : 0.0
         return task.with(takes: task.takes && task.tools) if gone <= showing
 
         task.with(minutes: beyond(task, gone - showing), demonstration: nil, takes: task.takes && task.tools)
+      end
+
+      def being_shown(task)
+        gone = (@now - @evening.showing.since) / 60.0
+        task.with(minutes: task.minutes + [@model.demonstrations[task.demonstration].minutes - gone, 0.0].max, demonstration: nil,
+          takes: task.takes && task.tools)
+      end
+
+      def under_way?(index)
+        @evening.showing&.technique == @model.demonstrations[index].label
       end
 
       # Mean of a lognormal beyond what has passed already: E[T - e | T > e], by the table that the engine draws from.
@@ -61,15 +73,18 @@ module Core
       # Something is always left of a step that is not done.
       LEAST = 0.05
 
-      # What others have gone past has been shown; who comes to it now is shown it alone.
+      # What others have gone past has been shown; who comes to it now is shown it alone. What was shown to all is known.
       def seen(task)
         return task unless task.demonstration && shown?(task.demonstration)
+        return task.with(demonstration: nil) if @evening.shown.include?(@model.demonstrations[task.demonstration].label)
 
         task.with(demonstration: nil, minutes: task.minutes + @model.demonstrations[task.demonstration].alone)
       end
 
       def shown?(index)
-        @shown ||= @model.demonstrations.each_index.map { |showing| @model.people.any? { |person| past?(person, showing) } }
+        @shown ||= @model.demonstrations.each_with_index.map do |showing, i|
+          @evening.shown.include?(showing.label) || @model.people.any? { |person| past?(person, i) }
+        end
         @shown[index]
       end
 

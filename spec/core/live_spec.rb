@@ -39,6 +39,37 @@ RSpec.describe Core::Live do
     it("stands at #{standing.map(&:first)} after #{lines.join(', ')}") { expect(places(evening(*lines))).to eq(standing) }
   end
 
+  it 'sends a table on together, hands out kits and tools, and takes each of them back' do
+    table = plan.room.seats.find { |seat| seat.attendee.key == '1' }.table + 1
+    seated = plan.room.seats.select { |seat| seat.table + 1 == table }.map { |seat| seat.attendee.key }
+    said = ->(minute, kind, detail) {
+      described_class::Event.new(key: "#{kind}#{minute}", kind: kind, at: start + (minute * 60), detail: detail)
+    }
+    taps = [*events('0 kit 1', '1 absent 2', '2 kits', '3 start'), said.(4, :table_next, table.to_s), said.(5, :tool_out, 'cutter:3'),
+            said.(6, :tool_out, 'cutter:many')]
+    now = described_class::Evening.new(plan, taps)
+    expect(now.people.transform_values(&:kit)).to eq('1' => true, '2' => false, '3' => true)
+    expect(now.people.select { |_, person| person.place == 1 }.keys).to eq(seated - ['2'])
+    expect(now.tools_out).to eq('cutter' => 3)
+    undo = described_class::Event.new(key: 'u', kind: :undo, at: start + 500, undoes: 'table_next4')
+    expect(described_class::Evening.new(plan, [*taps, undo]).people.values.map(&:place)).to eq([0, 0, 0])
+  end
+
+  it 'does not count as work what was shown meanwhile, and shows it once' do
+    task = plan.people.first.tasks.find { |one| one.demonstration_minutes.positive? }
+    key = task.technique.key
+    before = plan.people.first.tasks.index(task)
+    show = described_class::Event.new(key: 's', kind: :show, at: start + 300, detail: key)
+    lines = events('0 start', *(['1 next 1'] * before))
+    shown = described_class::Event.new(key: 't', kind: :shown, at: start + 600)
+    during = described_class::Evening.new(plan, [*lines, show])
+    after = described_class::Evening.new(plan, [*lines, show, shown])
+    expect([during.showing.technique, after.showing, after.shown]).to eq([key, nil, [key]])
+    expect(during.people['1'].minutes(start + 660) - after.people['1'].minutes(start + 660)).to eq(5.0)
+    left = ->(one) { described_class::Rest.new(model, one, start + 660).model.people.first.tasks.first }
+    expect([left.(during).demonstration, left.(after).demonstration]).to eq([nil, nil])
+  end
+
   # Two devices: whatever comes in first, and however often, the same stands.
   it 'comes to the same in every order of arrival, and however often it is sent' do
     taps = events('0 start', '1 next 1', '2 hand 2', '3 next 1', '4 helped 2')

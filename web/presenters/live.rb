@@ -21,8 +21,8 @@ module Web
       Lever = Core::Value.define(:step, :words, :people, :chance)
       # What comes next by the clock.
       Next = Core::Value.define(:at, :words, :late)
-      # A tool to be counted in. missing: how many are not back
-      ToolIn = Core::Value.define(:key, :name, :all, :back)
+      # A tool that is handed out and counted in. all: how many are out · handed: whether that was counted
+      Tool = Core::Value.define(:key, :name, :all, :handed, :back)
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
       Tap = Core::Value.define(:key, :words)
@@ -189,12 +189,38 @@ module Web
         @evening.people.values.flat_map { |person| person.spares.map { |key| "#{@plan.table.parts[key]&.name || key} for #{name(person.key)}" } }
       end
 
-      # @return [Array<ToolIn>] blades and needles first, then what is shared
-      def tools_in
-        @plan.tools.sort_by { |need| [need.tool.counted ? 0 : 1, need.tool.name] }.map do |need|
-          all = [need.on_hand, need.needed].min
-          ToolIn.new(key: need.tool.key, name: need.tool.name, all: all, back: [@evening.tools_in[need.tool.key], all].min)
-        end.select { |tool| tool.all.positive? }
+      # @return [Array<Tool>] blades and needles first, then what is shared
+      def tools
+        tools = @plan.tools.sort_by { |need| [need.tool.counted ? 0 : 1, need.tool.name] }.map do |need|
+          key = need.tool.key
+          all = @evening.tools_out.fetch(key, [need.on_hand, need.needed].min)
+          Tool.new(key: key, name: need.tool.name, all: all, handed: @evening.tools_out.key?(key), back: [@evening.tools_in[key], all].min)
+        end
+        tools.select { |tool| tool.all.positive? || tool.handed }
+      end
+
+      # @return [Array<(String, String)>] key and name of those here who have no kit yet
+      def without_kit
+        @evening.people.values.select { |person| person.here && !person.kit }.map { |person| [person.key, name(person.key)] }
+      end
+
+      # @return [String] how many kits were handed out
+      def kits_words
+        here = @evening.people.values.select(&:here)
+        "#{here.count(&:kit)} of #{here.size} kits"
+      end
+
+      # @return [Array<(String, String)>] key and name of the techniques that can be shown now: those that somebody is at or comes to next
+      def to_show
+        next_up = @evening.working.flat_map { |person| person.left.first(2) }.select { |task| task.demonstration_minutes.positive? }
+        next_up.map(&:technique).uniq.reject { |skill| @evening.shown.include?(skill.key) }.map { |skill| [skill.key, skill.name] }
+      end
+
+      # @return [String, nil] what is being shown, and for how long
+      def showing
+        now = @evening.showing or return
+        skill = @plan.table.techniques[now.technique]
+        "Showing: #{skill ? skill.name : now.technique}, #{[(@now - now.since) / 60, 0].max} min"
       end
 
       # @return [Array<String>] who takes work home

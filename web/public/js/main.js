@@ -11,6 +11,7 @@ import { guards } from './guards.js';
 import { taps } from './taps.js';
 import { chart } from './chart.js';
 import { scrollers } from './scrollers.js';
+import { signs } from './signs.js';
 
 document.documentElement.classList.add('scripted');
 guards(document);
@@ -25,3 +26,4 @@ filter(document);
 taps(document);
 chart(document);
 scrollers(document);
+signs(document);

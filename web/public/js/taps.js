@@ -3,6 +3,7 @@ import { ask } from './redraw.js';
 
 const STORE = 'eager-bench-taps';
 const AGAIN_MS = 3000;
+const LONG_PRESS_MS = 600;
 
 const waiting = () => JSON.parse(window.localStorage.getItem(STORE) || '[]');
 const keep = (taps) => window.localStorage.setItem(STORE, JSON.stringify(taps));
@@ -38,7 +39,30 @@ const send = async () => {
   }
 };
 
+// A long press on “Next” is “Back”.
+const longPress = (root) => {
+  let timer = null;
+  let pressed = false;
+  const end = () => clearTimeout(timer);
+  root.addEventListener('pointerdown', (event) => {
+    const back = event.target.closest('[data-long-press]')?.closest('.live-taps')?.querySelector('[data-back]');
+    pressed = false;
+    if (!back) return;
+    timer = setTimeout(() => {
+      pressed = true;
+      back.closest('form').requestSubmit();
+    }, LONG_PRESS_MS);
+  });
+  ['pointerup', 'pointercancel', 'pointerleave'].forEach((name) => root.addEventListener(name, end));
+  root.addEventListener('click', (event) => {
+    if (!pressed || !event.target.closest('[data-long-press]')) return;
+    event.preventDefault();
+    pressed = false;
+  }, true);
+};
+
 const taps = (root) => {
+  longPress(root);
   root.addEventListener('submit', (event) => {
     const form = event.target.closest('form[data-tap]');
     if (!form) return;
