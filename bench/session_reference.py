@@ -1,7 +1,9 @@
 # The session model of bench/session.rb in SimPy (Debian: python3-simpy3): twelve people, 25 steps each, six kinds of tools,
 # one instructor with random calls for help, lognormal times. Prints runs a second, mean and 95 % quantile of the last to finish.
 # With HELD as well, one of five mats is kept from the fourth step to the tenth, and what dries twenty minutes after the twelfth is needed by the fifteenth.
-# Run: /usr/bin/python3 bench/session_reference.py RUNS SEED [HELD]
+# With FROM as well, it starts in the middle: each person has done five to eight steps and been at the next for 0.8 of its mean time, which is
+# drawn from the same law on condition that it is not over yet (by rejection).
+# Run: /usr/bin/python3 bench/session_reference.py RUNS SEED [HELD | FROM]
 import math
 import random
 import sys
@@ -25,10 +27,22 @@ def minutes(person, step):
 MATS, TAKES, FREES, DRIES, NEEDS_DRY, DRYING = 5, 3, 9, 11, 14, 20.0
 
 
+def done(person):
+    return 5 + person % 4 if FROM else 0
+
+
+# What is left of the step somebody is at, and how lucky they are with it.
+def under_way(mean, gone):
+    while True:
+        pace, luck = lognormal(BETWEEN), lognormal(WITHIN)
+        if mean * luck * pace > gone:
+            return mean * luck * pace - gone, luck, pace
+
+
 def maker(env, person, tools, instructor, mats):
     pace = lognormal(BETWEEN)
     dry = 0.0
-    for step in range(STEPS):
+    for step in range(done(person), STEPS):
         if HELD and step == NEEDS_DRY and env.now < dry:
             yield env.timeout(dry - env.now)
         if HELD and step == TAKES:
@@ -39,6 +53,8 @@ def maker(env, person, tools, instructor, mats):
             yield tool
             luck = lognormal(WITHIN)
             work = minutes(person, step) * luck * pace
+            if FROM and step == done(person):
+                work, luck, pace = under_way(minutes(person, step), 0.8 * minutes(person, step))
             if random.random() < HELP or luck > STUCK:
                 before = work * random.random()
                 yield env.timeout(before)
@@ -64,7 +80,7 @@ def run():
     return env.now
 
 
-HELD = 'HELD' in sys.argv
+HELD, FROM = 'HELD' in sys.argv, 'FROM' in sys.argv
 runs, seed = int(sys.argv[1]), int(sys.argv[2])
 random.seed(seed)
 started = time.perf_counter()

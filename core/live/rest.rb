@@ -4,7 +4,12 @@ module Core
   module Live
     # What is left of a class as a model of its own: the forecast from here.
     class Rest
-      # @param model [Session::Model] of the whole class @param evening [Evening] @param now [Numeric] seconds
+      # Whoever has what their step takes begins before those who wait for it.
+      SOONER_MINUTES = 0.001
+      # Something is always left of a step that is not done.
+      LEAST = 0.05
+
+      # @param model [Session::Model] of the whole class @param evening [Evening] running @param now [Numeric] seconds
       def initialize(model, evening, now)
         @model = model
         @evening = evening
@@ -13,11 +18,11 @@ module Core
 
       # @return [Session::Model, nil] nil when nobody has anything left to do
       def model
-        people = @model.people.filter_map { |person| left(person) }
+        people = working.map { |person| left(person) }
         return if people.empty?
 
-        @model.with(people: people, late_share: 0.0, pauses: @model.pauses.select { |pause| pause.from > minute },
-          demonstrations: waited_for(people))
+        @model.with(people: people, between: pace.spread(working), late_share: 0.0, demonstrations: waited_for(people), tools: on_the_table,
+          pauses: @model.pauses.select { |pause| pause.from > minute })
       end
 
       private
@@ -26,40 +31,54 @@ module Core
         @minute ||= @evening.minute(@now)
       end
 
+      def starts
+        @starts ||= Starts.new(@model, @evening)
+      end
+
+      def pace
+        @pace ||= Pace.new(@model, starts)
+      end
+
+      def working
+        @working ||= @model.people.select { |person| starts.current(person.key) }
+      end
+
       def left(person)
-        here = @evening.people[person.key]
-        return if here.nil? || !here.here || here.done?
-
-        first, *rest = person.tasks.drop(here.place)
-        rest = rest.reject { |task| here.left_out.include?(task.label) }
-        tasks = [at_work(first, gone(here, person)), *rest.map { |task| seen(task) }]
-        person.with(begins: [minute, person.begins].max, tasks: tasks)
+        at = starts.current(person.key)
+        left_out = @evening.people[person.key].left_out
+        tasks = person.tasks.drop(at.place + 1).reject { |task| left_out.include?(task.label) }
+        ready = [minute, person.begins].max
+        person.with(begins: began?(at) ? [ready - SOONER_MINUTES, 0.0].max : ready,
+          tasks: [under_way(at), *tasks.map { |task| seen(task) }].map { |task| task.with(minutes: task.minutes * pace.of(person)) })
       end
 
-      # Nobody begins before the welcome is over. @return [Float] minutes of work gone at the first thing left to do
-      def gone(here, person)
-        [here.minutes(@now), [minute - person.begins, 0.0].max].min
+      def began?(step)
+        step.began && step.began <= @now
       end
 
-      # Who is at it has its tools; what it still takes is what the usual spread leaves beyond the minutes gone. As long as nobody is past a
-      # demonstration, its minutes go first; of one that is being shown now, those that are left.
-      def at_work(task, gone)
-        return being_shown(task) if task.demonstration && under_way?(task.demonstration)
+      # Nobody begins before the group is there, before what is shown is over, and before the tools are free.
+      def under_way(step)
+        task = step.task
+        return task if step.ready.nil? || step.came >= @now
+        return task.with(minutes: task.minutes + ((step.ready - @now) / 60.0), demonstration: nil) if step.ready > @now
 
-        showing = task.demonstration && !shown?(task.demonstration) ? @model.demonstrations[task.demonstration].minutes : 0.0
-        return task.with(takes: task.takes && task.tools) if gone <= showing
+        return task.with(demonstration: nil) unless began?(step)
 
-        task.with(minutes: beyond(task, gone - showing), demonstration: nil, takes: task.takes && task.tools)
+        gone = (@now - step.began) / 60.0 / pace.of(step.person)
+        task.with(minutes: beyond(task, gone), help: help_beyond(task, gone), demonstration: nil)
       end
 
-      def being_shown(task)
-        gone = (@now - @evening.showing.since) / 60.0
-        task.with(minutes: task.minutes + [@model.demonstrations[task.demonstration].minutes - gone, 0.0].max, demonstration: nil,
-          takes: task.takes && task.tools)
+      # Whoever is longer at it than usual has more likely called than not: by Bayes' rule, from how likely each is still at it.
+      def help_beyond(task, gone)
+        called = task.help * share_beyond(task, gone - @model.help_minutes)
+        rest = (1 - task.help) * share_beyond(task, gone)
+        (called + rest).positive? ? called / (called + rest) : 1.0
       end
 
-      def under_way?(index)
-        @evening.showing&.technique == @model.demonstrations[index].label
+      # @return [Float] how many of all are not done after so many minutes
+      def share_beyond(task, gone)
+        table = Session::Spread.table(@model.sigmas[task.sigma])
+        table.count { |luck| luck * task.minutes > gone }.fdiv(table.size)
       end
 
       # Mean of a lognormal beyond what has passed already: E[T - e | T > e], by the table that the engine draws from.
@@ -70,28 +89,33 @@ module Core
         longer.empty? ? task.minutes * LEAST : [longer.sum / longer.size, task.minutes * LEAST].max
       end
 
-      # Something is always left of a step that is not done.
-      LEAST = 0.05
-
       # What others have gone past has been shown; who comes to it now is shown it alone. What was shown to all is known.
       def seen(task)
-        return task unless task.demonstration && shown?(task.demonstration)
-        return task.with(demonstration: nil) if @evening.shown.include?(@model.demonstrations[task.demonstration].label)
+        index = task.demonstration
+        return task if index.nil?
+        return task.with(demonstration: nil) if @evening.shown.include?(@model.demonstrations[index].label)
 
-        task.with(demonstration: nil, minutes: task.minutes + @model.demonstrations[task.demonstration].alone)
+        shown?(index) ? task.with(demonstration: nil, minutes: task.minutes + @model.demonstrations[index].alone) : task
       end
 
       def shown?(index)
-        @shown ||= @model.demonstrations.each_with_index.map do |showing, i|
-          @evening.shown.include?(showing.label) || @model.people.any? { |person| past?(person, i) }
+        (@shown ||= {}).fetch(index) do
+          @shown[index] = @model.people.any? { |person|
+            starts.of(person.key).any? { |step| step.task.demonstration == index && (step.left || (step.ready && step.ready <= @now)) }
+          }
         end
-        @shown[index]
       end
 
-      def past?(person, showing)
-        here = @evening.people[person.key]
-        at = person.tasks.index { |task| task.demonstration == showing }
-        !here.nil? && !at.nil? && here.place > at
+      # What is kept from earlier steps lies before people, and comes back when it is freed.
+      # @return [Hash{String=>Integer}]
+      def on_the_table
+        kept = working.flat_map { |person| kept(starts.current(person.key).task).to_a }
+        @model.tools.to_h { |tool, number| [tool, [number - kept.select { |held, _| held == tool }.sum(&:last), 0].max] }
+      end
+
+      def kept(task)
+        taken = task.takes || task.tools
+        task.tools.to_h { |tool, number| [tool, number - taken.fetch(tool, 0)] }
       end
 
       # Nobody waits for who is not there.

@@ -178,11 +178,36 @@ RSpec.describe Core::Live do
 
     it 'leaves what is still to be done, from now on, with the tools that are held' do
       left = rest('0 start', '20 next 1', '20 next 1', '21 absent 2', now: 25)
-      expect(left.people.map { |person| [person.key, person.tasks.size, person.begins] })
+      expect(left.people.map { |person| [person.key, person.tasks.size, person.begins.round(2)] })
         .to eq([['1', plan.people[0].tasks.size - 2, 25.0], ['3', plan.people[2].tasks.size, 25.0]])
-      expect(left.people.map { |person| person.tasks.first.takes }).to eq(left.people.map { |person| person.tasks.first.tools })
       everything = plan.people.flat_map { |person| ["30 next #{person.attendee.key}"] * person.tasks.size }
       expect(rest('0 start', *everything, now: 31)).to be_nil
+    end
+
+    # Two people, one tool that is kept over two steps: who came second waits, and is not thought to have worked for ten minutes.
+    it 'tells who waits for a tool or for the group from who works, and learns how quick they are' do
+      work = ->(slot, **rest) { Core::Session::Model::Work.new(minutes: 4.0, slot: slot, label: slot, **rest) }
+      tasks = [work.(0, demonstration: 0), work.(1, tools: { 'mat' => 1 }, gives: {}), work.(2, tools: { 'mat' => 1 }, takes: {}), work.(3)]
+      whole = Core::Session::Model.new(people: %w[1 2].map { |key| Core::Session::Model::Person.new(key: key, tasks: tasks) },
+        tools: { 'mat' => 1 }, demonstrations: [Core::Session::Model::Demonstration.new(minutes: 3.0, quorum: 2)], helpers: 1, minutes: 60,
+        sigmas: [0.3], between: 0.3)
+      person = ->(key, place, since, times) { described_class::Evening::Person.new(key: key, tasks: tasks, place: place, since: since * 60, times: times) }
+      at = ->(*people) {
+        instance_double(described_class::Evening, people: people.to_h { |one| [one.key, one] }, started: 0, minute: 20.0, showing: nil, shown: [])
+      }
+      evening = at.(person.('1', 2, 15, { 0 => [540], 1 => [360] }), person.('2', 1, 10, { 0 => [600] }))
+      starts = described_class::Starts.new(whole, evening)
+      minutes = ->(key) { starts.of(key).map { |step| [step.ready, step.began].map { |second| second && (second / 60) } } }
+      expect([minutes.('1'), minutes.('2')]).to eq([[[3, 3], [9, 9], [15, 15]], [[3, 3], [10, nil]]])
+      left = described_class::Rest.new(whole, evening, 1200).model
+      first = left.people.map { |one| one.tasks.first }
+      expect([left.tools, left.people.map(&:begins), first.map(&:demonstration)]).to eq([{ 'mat' => 0 }, [19.999, 20.0], [nil, nil]])
+      paces = left.people.map { |one| described_class::Pace.new(whole, starts).of(one) }
+      expect(first.last.minutes).to be_within(1e-9).of(4.0 * paces.last)
+      # Planned 8 and taken 12 minutes: 1.5, drawn in by 0.3² / (0.3² + 2·4²·(exp(0.3²) - 1) / 8²).
+      expect(paces.first).to be_within(1e-9).of(1.5**(0.09 / (0.09 + ((Math.exp(0.09) - 1) / 2))))
+      expect(described_class::Starts.new(whole, at.(person.('1', 0, 0, {}))).current('1').ready).to eq(180)
+      expect(described_class::Starts.new(whole, at.(person.('1', 1, 9, { 0 => [540] }), person.('2', 0, 0, {}))).of('2').first.ready).to eq(180)
     end
 
     # Lognormal: E[T - e | T > e] = m·Φ(σ/2 - z)/Φ(-σ/2 - z) - e with z = ln(e/m)/σ, m the mean (Johnson, Kotz and Balakrishnan,
@@ -198,6 +223,24 @@ RSpec.describe Core::Live do
         expected = (task.minutes * normal.((sigma / 2) - z) / normal.((-sigma / 2) - z)) - gone
         expect(rest('0 start', now: gone + shown + model.people.first.begins).people.first.tasks.first.minutes).to be_within(expected * 0.02).of(expected)
       end
+    end
+
+    # SimPy 3.0.11, 6000 runs from seed 11, started in the middle: mean, deviation and 95 % quantile of the last to finish, in minutes from
+    # then on. What each has shown of their pace is not learnt from here, which is worth less than 2 %.
+    it 'agrees with /usr/bin/python3 bench/session_reference.py 6000 11 FROM, mean and 95 % quantile within 2 and 3 %' do
+      minutes = ->(p, s) { 1.0 + (((p * 7) + (s * 3)) % 11 / 5.0) }
+      work = ->(p, s) { Core::Session::Model::Work.new(minutes: minutes.(p, s), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s, label: s) }
+      whole = Core::Session::Model.new(people: Array.new(12) { |p|
+        Core::Session::Model::Person.new(key: p.to_s, tasks: Array.new(25) { |s| work.(p, s) })
+      }, tools: { 't0' => 4, 't1' => 4, 't2' => 3, 't3' => 6, 't4' => 5, 't5' => 4 }, demonstrations: [], helpers: 1, minutes: 200,
+        sigmas: [0.4], between: 0.2)
+      standing = Array.new(12) { |p|
+        done = 5 + (p % 4)
+        [p.to_s, described_class::Evening::Person.new(key: p.to_s, tasks: Array.new(25), place: done, since: -48.0 * minutes.(p, done))]
+      }.to_h
+      now = instance_double(described_class::Evening, people: standing, started: -100_000, minute: 0.0, showing: nil, shown: [])
+      ends = Core::Session::Simulation.new(described_class::Rest.new(whole, now, 0).model).run(0...2000).ends
+      expect([ends.sum / ends.size, ends.sort[1900]]).to match([be_within(112.80 * 0.02).of(112.80), be_within(138.45 * 0.03).of(138.45)])
     end
 
     it 'promises no less the further a class has come in its usual time' do
