@@ -11,7 +11,7 @@ module Application
     OLD_SECONDS = 30
 
     # taken: how many taps it counts · at: seconds · before: Core::Session::Forecast that was known until then, or nil
-    # levers: {step key => Work::Job} of what would come of leaving it out
+    # levers: {(kind, detail) => Work::Job} of what would come of each
     Asked = Struct.new(:taken, :at, :job, :before, :levers)
 
     # @param runner [Work::Runner]
@@ -42,9 +42,9 @@ module Application
       @asked[id]&.job&.state&.running? || false
     end
 
-    # @param step [String] key of a step that could be left out @return [Core::Session::Forecast, nil]
-    def without(id, step)
-      found = @asked[id]&.levers&.fetch(step, nil)&.state&.found
+    # @param lever [Core::Live::Levers::LeaveOut, Core::Live::Levers::ShowNow] @return [Core::Session::Forecast, nil] what would come of it
+    def with(id, lever)
+      found = @asked[id]&.levers&.fetch([lever.kind, lever.detail], nil)&.state&.found
       found if found.is_a?(Core::Session::Forecast)
     end
 
@@ -62,8 +62,9 @@ module Application
 
     # What would come of each lever, worked out after the forecast itself.
     def levers(id, model, evening, now)
-      Core::Live::Levers.of(evening).each_with_index.to_h do |lever, i|
-        [lever.step.key, submit([:live, id, i], model, evening.with(lever.event("lever-#{i}", now)), now)]
+      Core::Live::Levers.of(evening, now).each_with_index.to_h do |lever, i|
+        changed = evening.with(Core::Live::Levers.event(lever, "lever-#{i}", now))
+        [[lever.kind, lever.detail], submit([:live, id, i], model, changed, now)]
       end
     end
 

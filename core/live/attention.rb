@@ -8,14 +8,18 @@ module Core
       Need = Value.define(:person, :code, :minutes)
 
       # A minor where it is sharp or hot comes before everybody; then who called; then who cannot go on before somebody looked; then who
-      # is stuck.
-      CODES = %i[minor hand checkpoint stuck].freeze
+      # is stuck; then the one whose finish is most at risk.
+      CODES = %i[minor hand checkpoint stuck at_risk].freeze
+      # Whoever finishes more often than not is not at risk.
+      RISK = 0.5
       # As in the forecast: beyond this multiple of the usual time somebody is stuck (from memory).
       STUCK = Session::Modelling::STUCK
       SHARP = %i[cutting sharp_tails flame needles].freeze
 
       # @param plan [Plan] @param evening [Evening] @param now [Numeric] seconds @param welcome [Numeric] minutes before anybody begins
-      def initialize(plan, evening, now, welcome: 0)
+      # @param chances [Hash{String=>Float}] that each finishes, from here
+      def initialize(plan, evening, now, welcome: 0, chances: {})
+        @chances = chances
         @welcome = welcome
         @plan = plan
         @evening = evening
@@ -26,10 +30,20 @@ module Core
       def needs
         return [] unless @evening.running?
 
-        @evening.working.filter_map { |person| need(person) }.sort_by { |need| [CODES.index(need.code), -need.minutes] }
+        needs = @evening.working.filter_map { |person| need(person) }
+        (needs + at_risk(needs.map(&:person))).sort_by { |need| [CODES.index(need.code), -need.minutes] }
       end
 
       private
+
+      # @return [Array<Need>] at most one
+      def at_risk(named)
+        others = @evening.working.reject { |person| named.include?(person.key) }
+        person = others.min_by { |one| @chances.fetch(one.key, 1.0) }
+        return [] if person.nil? || @chances.fetch(person.key, 1.0) >= RISK
+
+        [Need.new(person: person.key, code: :at_risk, minutes: person.minutes(@now))]
+      end
 
       def need(person)
         task = person.task

@@ -100,9 +100,9 @@ module Core
 
       def shown?(index)
         (@shown ||= {}).fetch(index) do
-          @shown[index] = @model.people.any? { |person|
-            starts.of(person.key).any? { |step| step.task.demonstration == index && (step.left || (step.ready && step.ready <= @now)) }
-          }
+          steps = @model.people.flat_map { |person| starts.of(person.key) }.select { |step| step.task.demonstration == index }
+          @shown[index] = @evening.showing&.technique == @model.demonstrations[index].label ||
+                          steps.any? { |step| step.left || (step.ready && step.ready <= @now) }
         end
       end
 

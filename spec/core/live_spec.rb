@@ -112,22 +112,50 @@ RSpec.describe Core::Live do
       expect(leave_out('0 start', *nexts.(covers)).people['1'].place).to eq(covers + 1)
       expect(leave_out('0 start', *nexts.(covers), '40 back 1').people['1'].place).to eq(covers - 1)
       expect(leave_out('0 start', step: 'front/string').people['1'].left_out).to eq([])
-      undone = described_class::Evening.new(plan, events('0 start') + [described_class::Event.new(key: 'out', kind: :leave_out,
-        at: start + 60, detail: 'front/covers'),
-                                                                      described_class::Event.new(key: 'u', kind: :undo,
-                                                                      at: start + 90, undoes: 'out')])
+      left_out = described_class::Event.new(key: 'out', kind: :leave_out, at: start + 60, detail: 'front/covers')
+      undo = described_class::Event.new(key: 'u', kind: :undo, at: start + 90, undoes: 'out')
+      undone = described_class::Evening.new(plan, [*events('0 start'), left_out, undo])
       expect(undone.people['1'].left_out).to eq([])
     end
 
     it 'offers it with the minutes it saves, and forecasts that they are saved' do
       standing = evening('0 start')
-      lever = described_class::Levers.of(standing).first
+      lever = described_class::Levers.of(standing, start).first
       tasks = plan.people.map { |person| person.tasks[covers] }
       expect([lever.step.key, lever.people, lever.minutes]).to eq(['front/covers', 3, tasks.sum(&:minutes)])
       now = start + 60
       work = ->(one) { described_class::Rest.new(model, one, now).model.people.sum { |person| person.tasks.sum(&:minutes) } }
-      expect(work.(standing) - work.(standing.with(lever.event('x',
-        now)))).to be_within(1e-6).of(model.people.sum { |person| person.tasks[covers].minutes })
+      saved = work.(standing) - work.(standing.with(described_class::Levers.event(lever, 'x', now)))
+      expect(saved).to be_within(1e-6).of(model.people.sum { |person| person.tasks[covers].minutes })
+    end
+
+    it 'offers to show at once what some wait for while others are not there yet, which spares them the wait' do
+      shown = plan.people.first.tasks.index { |task| task.demonstration_minutes.positive? && task != plan.people.first.tasks.first }
+      standing = evening('0 start', *(%w[1 2].flat_map { |key| ["12 next #{key}"] * shown }))
+      lever = described_class::Levers.of(standing, start + 1200).find { |one| one.kind == :show }
+      expect([lever.technique, lever.people, lever.minutes]).to eq([plan.people.first.tasks[shown].technique, 2, 16.0])
+      before, after = [standing, standing.with(described_class::Levers.event(lever, 'x', start + 1200))].map { |one|
+        described_class::Rest.new(model, one, start + 1200).model.people.map { |person| person.tasks.first.demonstration }
+      }
+      index = model.demonstrations.index { |one| one.label == lever.technique.key }
+      expect([before.first(2), after.first(2)]).to eq([[index, index], [nil, nil]])
+      expect(described_class::Levers.of(evening('0 start'), start + 60).map(&:kind)).to eq([:leave_out])
+    end
+
+    it 'names the one whose finish is most at risk last, when nothing else is the matter with them' do
+      needs = ->(chances) {
+        described_class::Attention.new(plan, evening('0 start'), start + 60, chances: chances).needs.map { |need| [need.person, need.code] }
+      }
+      expect(needs.({ '1' => 0.3, '2' => 0.2, '3' => 0.9 })).to eq([['2', :at_risk]])
+      expect(needs.({ '1' => 0.6, '2' => 0.5 })).to eq([])
+    end
+
+    it 'tells until when a piece must be left alone' do
+      drying = plan.people.first.tasks.first.then { |task| task.with(step: task.step.with(waits: 30)) }
+      people = plan.people.map { |person| person.with(tasks: [drying, *person.tasks.drop(1)]) }
+      standing = described_class::Evening.new(plan.with(people: people), events('0 start', '5 next 1'))
+      expect(described_class::Drying.of(standing, start + 600).map(&:to_h)).to eq([{ person: '1', at: start + (35 * 60) }])
+      expect(described_class::Drying.of(standing, start + 2101)).to eq([])
     end
   end
 

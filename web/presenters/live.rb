@@ -17,12 +17,16 @@ module Web
         :advice, :trouble, :notes)
       # Those at one table, in order.
       Table = Core::Value.define(:number, :cards)
-      # A step that could be left out. chance: hundredths then, nil before it is known
-      Lever = Core::Value.define(:step, :words, :people, :chance)
+      # What could still be done, by the tap that does it. action: on its button · chance: hundredths then, nil before it is known
+      Lever = Core::Value.define(:kind, :detail, :words, :action, :chance)
       # What comes next by the clock.
       Next = Core::Value.define(:at, :words, :late)
       # A tool that is handed out and counted in. all: how many are out · handed: whether that was counted
       Tool = Core::Value.define(:key, :name, :all, :handed, :back)
+      # Somebody whom two taps moved on. tap: key of the second
+      Twice = Core::Value.define(:name, :seconds, :tap)
+      TWICE_SECONDS = 3
+      TWICE_SHOWN_SECONDS = 120
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
       Tap = Core::Value.define(:key, :words)
@@ -135,11 +139,13 @@ module Web
 
       # @return [Array<Need>]
       def needs
-        Core::Live::Attention.new(@plan, @evening, @now, welcome: @result.inputs.calibration.welcome_minutes).needs.map do |need|
+        chances = forecast ? forecast.finishes.keys.to_h { |key| [key, forecast.chance_of(key)] } : {}
+        attention = Core::Live::Attention.new(@plan, @evening, @now, welcome: @result.inputs.calibration.welcome_minutes, chances: chances)
+        attention.needs.map do |need|
           person = @evening.people.fetch(need.person)
           Need.new(key: need.person, name: name(need.person), code: need.code,
             trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
-            words: say("live.#{need.code}", minutes: need.minutes.floor, step: first_sentence(step_words(person.task.step))))
+            words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)), step: first_sentence(step_words(person.task.step))))
         end
       end
 
@@ -158,9 +164,9 @@ module Web
       def levers
         return [] unless @evening.running?
 
-        Core::Live::Levers.of(@evening).map do |lever|
-          then_ = @forecasts.without(id, lever.step.key)
-          Lever.new(step: lever.step.key, words: first_sentence(step_words(lever.step)), people: lever.people,
+        Core::Live::Levers.of(@evening, @now).map do |lever|
+          then_ = @forecasts.with(id, lever)
+          Lever.new(kind: lever.kind.to_s, detail: lever.detail, words: lever_words(lever), action: say("live.levers.#{lever.kind}.action"),
             chance: then_ && hundredths(then_.chance))
         end
       end
@@ -176,7 +182,14 @@ module Web
         minute = @evening.minute(@now)
         lines = Core::Session::RunSheet.new(@plan, planned, @result.inputs.calibration).lines
         ahead = lines.select { |line| line.minute >= minute && %i[demonstration break clearing end].include?(line.code) }.first(2)
-        (ahead + latest_starts(lines, minute)).map { |line| shown(line, minute) }
+        (ahead + latest_starts(lines, minute)).map { |line| shown(line, minute) } + drying
+      end
+
+      # @return [Array<Twice>] whom two taps moved on almost at once: one of them was likely meant for nothing
+      def moved_twice
+        recent = @evening.taken.select { |event| event.kind == :next && @now - event.at < TWICE_SHOWN_SECONDS }
+        pairs = recent.group_by(&:person).transform_values { |same| same.each_cons(2).find { |a, b| b.at - a.at <= TWICE_SECONDS } }.compact
+        pairs.map { |person, (first, second)| Twice.new(name: name(person), seconds: second.at - first.at, tap: second.key) }
       end
 
       # @return [Array<(String, String)>] spares that are held back, by key
@@ -236,6 +249,21 @@ module Web
       end
 
       private
+
+      DRYING_SHOWN = 3
+
+      def drying
+        Core::Live::Drying.of(@evening, @now).first(DRYING_SHOWN).map do |piece|
+          at = @evening.minute(piece.at)
+          Next.new(at: (@result.workshop.start + at.ceil).to_s, words: say('coming.dry', name: name(piece.person)),
+            late: at - @evening.minute(@now) < SOON)
+        end
+      end
+
+      def lever_words(lever)
+        what = lever.kind == :show ? lever.technique.name : first_sentence(step_words(lever.step))
+        say("live.levers.#{lever.kind}.words", what: what, people: count_of(lever.people, 'person', 'people'))
+      end
 
       # Steps that hardly anybody would finish who began them later.
       def latest_starts(lines, minute)
