@@ -23,7 +23,8 @@ module Application
     # live_events: [Core::Live::Event], what was tapped in the class
     # techniques_by_project: {project key => [technique key]}
     PARTS = %i[
-      stored plan problem verdicts supply seat_costs taken packed orders model outlook forecasting search steps_back others removed_people live_events
+      stored plan problem verdicts supply seat_costs taken packed orders model outlook forecasting search steps_back others
+      removed_people live_events
       catalogue market settings projects techniques_by_project
     ].freeze
 

@@ -49,7 +49,8 @@ module Application
       result = @results.of(id)
       @once.ask(digest(result, order, dates), title: 'A course', about: [:course, id]) {
         designs = order.map { |key| result.projects.map(&:design).find { |design| design.key == key } }
-        Tasks::ForecastCourse.new(inputs: @comparisons.group(result), designs: designs, market: result.market, stock: @comparisons.free_stock(id),
+        Tasks::ForecastCourse.new(inputs: @comparisons.group(result), designs: designs, market: result.market,
+          stock: @comparisons.free_stock(id),
           dates: dates)
       }
     end
@@ -68,7 +69,8 @@ module Application
         saved = versions.fetch(key)
         workshop = result.workshop.with(date: date, title: "#{saved.design.name}, evening #{i + 1} of #{order.size}",
           teaching: result.workshop.teaching.with(order: [], prepared: {}))
-        state = Store::ClassState.new(workshop: workshop, project_version_id: saved.id, attendees: inputs.attendees.map { |one| one.with(colourway: nil) })
+        attendees = inputs.attendees.map { |one| one.with(colourway: nil) }
+        state = Store::ClassState.new(workshop: workshop, project_version_id: saved.id, attendees: attendees)
         inputs = Courses.after(inputs.with(workshop: workshop), saved.design)
         @studio.classes.create(state)
       end
@@ -77,12 +79,13 @@ module Application
     private
 
     def known_to_most?(inputs, skill)
+      familiarity = Core::Technique::Familiarity
       people = inputs.attendees
-      people.count { |one| Core::Technique::Familiarity.of(one, skill, inputs.workshop.date) >= Core::Technique::Familiarity::KNOWN } * 2 > people.size
+      people.count { |one| familiarity.of(one, skill, inputs.workshop.date) >= familiarity::KNOWN } * 2 > people.size
     end
 
     def digest(result, order, dates)
-      Digest.of([result.id, order, dates.map(&:iso8601), result.digest(:stored), result.digest(:catalogue), result.digest(:market), result.digest(:projects)])
+      Digest.of([result.id, order, dates.map(&:iso8601), *%i[stored catalogue market projects].map { |part| result.digest(part) }])
     end
   end
 end

@@ -70,7 +70,8 @@ module Application
 
       now = Store::Backups.check(file)
       plan = "#{words(checked, source)}\nIt would take the place of: #{words(now, file)}"
-      return @say.call("#{plan}\nNothing was changed. Add --yes to do it; the studio as it is will be kept in #{@data}/backups.") unless options['--yes']
+      kept = "the studio as it is will be kept in #{@data}/backups"
+      return @say.call("#{plan}\nNothing was changed. Add --yes to do it; #{kept}.") unless options['--yes']
 
       FileUtils.mkdir_p(@data, mode: 0o700)
       kept = Store::Backups.new(file).restore(source)
@@ -88,7 +89,9 @@ module Application
       return @refuse.call(USAGE) if files.any?
 
       findings = Doctor.new(@data).findings
-      findings.each { |finding| @say.call("#{finding.status == :fits ? 'ok  ' : 'LOOK'}  #{Formats::Wording.say("doctor.#{finding.code}", **finding.values)}") }
+      findings.each do |finding|
+        @say.call("#{finding.status == :fits ? 'ok  ' : 'LOOK'}  #{Formats::Wording.say("doctor.#{finding.code}", **finding.values)}")
+      end
       findings.all? { |finding| finding.status == :fits } ? 0 : REFUSED
     end
 

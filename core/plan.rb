@@ -3,9 +3,9 @@
 module Core
   # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
   #
-  # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part
-  # => Bill::Spares}
-  # order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable: Session::Timetable
+  # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part =>
+  # Bill::Spares} · order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable:
+  # Session::Timetable
   # sample: PersonPlan at a usual size, for a class without sized people
   Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
     table: nil) do
@@ -55,7 +55,10 @@ module Core
 
     # @return [Array<Cutting::WantedCut>] every cut of one line in the class
     def pieces(line)
-      kits.flat_map { |person| person.cuts.select { |cut| cut.line == line }.flat_map { |cut| [Cutting::WantedCut.new(owner: person.attendee.name, length: cut.length)] * cut.count } }
+      kits.flat_map do |person|
+        person.cuts.select { |cut| cut.line == line }
+          .flat_map { |cut| [Cutting::WantedCut.new(owner: person.attendee.name, length: cut.length)] * cut.count }
+      end
     end
 
     # @param line [Catalogue::Line]

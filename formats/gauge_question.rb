@@ -98,7 +98,8 @@ module Formats
 
     def check_together
       wrong(:passes, :too_many_lines, most: Core::Fit::Gauge::MOST_LINES) if lines.size > Core::Fit::Gauge::MOST_LINES
-      wrong(:passes2, :too_many_unequal, most: Core::Fit::Gauge::MOST_UNEQUAL) if lines.uniq.size > 1 && lines.size > Core::Fit::Gauge::MOST_UNEQUAL
+      unequal = Core::Fit::Gauge::MOST_UNEQUAL
+      wrong(:passes2, :too_many_unequal, most: unequal) if lines.uniq.size > 1 && lines.size > unequal
       return if values['outer'].empty?
 
       outer = thickness(:outer)

@@ -54,7 +54,8 @@ module Formats
         (ax, ay), (bx, by) = places.values_at(before.key, skill.key)
         start = [ax + BOX[0], ay + (BOX[1] / 2)]
         goal = [bx, by + (BOX[1] / 2)]
-        path = ax == bx ? "M#{ax} #{start[1]}h-4V#{goal[1]}h4" : "M#{start[0]} #{start[1]}C#{start[0] + 18} #{start[1]} #{goal[0] - 18} #{goal[1]} #{goal[0]} #{goal[1]}"
+        curve = "C#{start[0] + 18} #{start[1]} #{goal[0] - 18} #{goal[1]} #{goal[0]} #{goal[1]}"
+        path = ax == bx ? "M#{ax} #{start[1]}h-4V#{goal[1]}h4" : "M#{start[0]} #{start[1]}#{curve}"
         %(<path d="#{path}" fill="none" stroke="currentColor" stroke-width="1.5"/>)
       end.join
     end

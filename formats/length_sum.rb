@@ -36,7 +36,8 @@ module Formats
     def run(terms, start, unit)
       added = terms.select { |term| term.operation == :part }
       added = terms[0...-1].select { |term| %i[start plus minus].include?(term.operation) } if added.empty?
-      return terms.map { |term| [term, term.length] } if terms.last.operation != :equals || terms.any? { |term| %i[times shared].include?(term.operation) }
+      added_up = terms.last.operation == :equals && terms.none? { |term| %i[times shared].include?(term.operation) }
+      return terms.map { |term| [term, term.length] } unless added_up
 
       signed = added.map { |term| term.operation == :minus ? term.length * -1 : term.length }
       from = added.any? { |term| %i[start part].include?(term.operation) } ? Core::Measure::Length::ZERO : start

@@ -14,7 +14,9 @@ module Formats
     # @param text [String] @param title [String] @return [String]
     def draw(text, title:)
       modules = RQRCodeCore::QRCode.new(shortened(text), level: :l).modules
-      path = modules.each_with_index.map { |row, y| runs(row).map { |x, width| "M#{x + MARGIN} #{y + MARGIN}h#{width}v1h-#{width}z" }.join }.join
+      path = modules.each_with_index.flat_map { |row, y|
+        runs(row).map { |x, width| "M#{x + MARGIN} #{y + MARGIN}h#{width}v1h-#{width}z" }
+      }.join
       size = modules.size + (2 * MARGIN)
       %(<svg viewBox="0 0 #{size} #{size}" class="code" role="img" aria-label="#{CGI.escapeHTML(title)}" shape-rendering="crispEdges">) +
         %(<rect width="#{size}" height="#{size}" fill="#ffffff"/><path d="#{path}" fill="#000000"/></svg>)

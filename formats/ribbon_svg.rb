@@ -5,8 +5,7 @@ require 'cgi'
 module Formats
   # Draws a session as a ribbon: a row an attendee, minutes along, the class's end as a line.
   # Work is solid, watching striped, waiting a low bar (for a tool full, for help dotted, for the group a bare line), welcome and clearing
-  # up open:
-  # the same in print. Where it is known, the stretch in which four of five finishes lie is shaded.
+  # up open: the same in print. Where it is known, the stretch in which four of five finishes lie is shaded.
   class RibbonSvg
     ROW = 20
     LABEL = 150

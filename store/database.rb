@@ -64,7 +64,8 @@ module Store
 
     # @return [Boolean] whether it holds a studio of an older version
     def outdated?(database)
-      database.table_exists?(:schema_info) && database[:schema_info].get(:version).to_i.positive? && !Sequel::Migrator.is_current?(database, MIGRATIONS)
+      database.table_exists?(:schema_info) && database[:schema_info].get(:version).to_i.positive? &&
+        !Sequel::Migrator.is_current?(database, MIGRATIONS)
     end
 
     # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.

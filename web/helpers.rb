@@ -41,6 +41,13 @@ module Web
       @unit ||= library.settings.unit
     end
 
+    # @param most [Integer] bytes; one more is read, so that a file that is too long is found out
+    # @return [String, nil] the content of a file that was sent; nil where none was
+    def uploaded(name, most)
+      file = params[name.to_s]
+      file['tempfile'].read(most + 1).to_s if file.is_a?(Hash) && file['tempfile'].respond_to?(:read)
+    end
+
     # @return [String] a text parameter, '' when absent or of another kind; never invalid UTF-8
     def text(name)
       value = params[name.to_s]

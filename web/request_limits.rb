@@ -42,12 +42,12 @@ module Web
     private
 
     def refusal(env)
-      return answer(414,
-        'That address is too long. Go back and use the form.') if env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize > LONGEST_ADDRESS
+      address = env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize
+      return answer(414, 'That address is too long. Go back and use the form.') if address > LONGEST_ADDRESS
 
       most = PRICE_LIST.match?(env['PATH_INFO'].to_s) ? PRICE_LIST_BYTES : MOST_BYTES
-      return answer(413,
-        "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
+      too_large = env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
+      return answer(413, "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if too_large
 
       answer(400, 'That form holds more than any of ours. Go back and send it again.') if overfull?(env)
     end

@@ -92,8 +92,9 @@ module Web
     def folder
       FileUtils.mkdir_p(@data, mode: OWNER_ONLY)
       File.chmod(OWNER_ONLY, @data) if File.owned?(@data)
-      raise CannotStart,
-        "The folder #{@data} cannot be written. Give yourself the right to write there, or choose another with --data." unless File.writable?(@data)
+      return if File.writable?(@data)
+
+      raise CannotStart, "The folder #{@data} cannot be written. Give yourself the right to write there, or choose another with --data."
     rescue Errno::EEXIST, Errno::ENOTDIR
       raise CannotStart, "#{@data} is a file. Choose a folder with --data."
     rescue SystemCallError => e

@@ -15,7 +15,8 @@ module Core
         'Push each turn against the one before.'],
         goes_wrong: [
           'The turns gape | not pushed together while winding | push them together on the mandrel | before it comes off | 2 | 0',
-          'It does not come off, or seed beads break | wound too tight | turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
+          'It does not come off, or seed beads break | wound too tight | ' \
+            'turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
         ],
         practice: 'Ten turns of scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 5
       technique 'coil_over_coil', name: 'Coil over coil', level: 4, seconds: 240, demonstration_minutes: 5, prerequisites: %w[close_coil],

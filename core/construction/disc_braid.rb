@@ -19,14 +19,17 @@ module Core
         practice_minutes: 6, points: ['Knot all strands together, and lay two to each quarter of the disc.',
         'Hang the weight on the knot.'],
         goes_wrong: [
-          'A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | before the first move | 3 | 0'
+          'A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | ' \
+            'before the first move | 3 | 0'
         ]
       technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8,
         practice: 'twenty moves with scrap cord',
         practice_minutes: 8, points: ['Always the same way round.', 'Lay it down only after a whole move, a strand standing out.'],
         left_hand: 'Go round the other way, from first to last.',
-        goes_wrong: ['Turned the wrong way | the braid was put down and picked up turned | undo to where the slope changes | as soon as the slope changes | 6 | 0',
-                     'A strand is not seated | not pulled into the middle | pull it down before the next move | within the next two moves | 1 | 0']
+        goes_wrong: ['Turned the wrong way | the braid was put down and picked up turned | undo to where the slope changes | ' \
+          'as soon as the slope changes | 6 | 0',
+                     'A strand is not seated | not pulled into the middle | pull it down before the next move | ' \
+                       'within the next two moves | 1 | 0']
       technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6,
         prerequisites: %w[round_braid_8],
         easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8,

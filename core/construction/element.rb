@@ -3,8 +3,7 @@
 module Core
   module Construction
     # One thing on the line, in the order in which it lies there. along: the line it takes · height: the line above the skin where it lies
-    # on it
-    # width: across the skin, as far as one turn of several keeps from the next
+    # on it · width: across the skin, as far as one turn of several keeps from the next
     # profile: how it meets its neighbours when the line bends. :round, as a ball does; :flat, by the edge of its face; :pointed, at the
     # hole,
     #   as what tapers or hangs in loops does; :bare, line or chain that bends by itself

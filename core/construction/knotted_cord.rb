@@ -122,7 +122,8 @@ module Core
 
       # A folded cut serves two cords at once.
       def cuts(solution, maker)
-        tails = (Tails.at(Tails::KNOTTED_MM, maker, cord) * 2) + (closure == :slider ? Measure::Length.mm(PULL_MM * 2) : Measure::Length::ZERO)
+        pulled = closure == :slider ? Measure::Length.mm(PULL_MM * 2) : Measure::Length::ZERO
+        tails = (Tails.at(Tails::KNOTTED_MM, maker, cord) * 2) + pulled
         consumption = (knot_consumption * 2 * solution.repeats) + closing_consumption
         single = Cut.new(line: cord, count: cords - (folded * 2), role: :cord, body: solution.length, consumption: consumption,
           tails: tails)
@@ -143,7 +144,8 @@ module Core
       def steps(repeats)
         skill = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
         [step('cut', 'cutting_line', cords - folded, preparable: true),
-         step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded }).then { |one| cords > 1 ? one : one.with(text: :knotted_cord_lay) },
+         step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded })
+           .then { |one| cords > 1 ? one : one.with(text: :knotted_cord_lay) },
          step('knot', skill, repeats * 2, after: %w[gather], values: { beads: repeats, knots: repeats * 2 }),
          step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: repeats }),
          closing_step,

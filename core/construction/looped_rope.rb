@@ -97,9 +97,10 @@ module Core
         long = (solution.length - hook.along).to_mm
         start = hook.along.to_mm
         half = rope.thickness.to_mm / 2
+        whipped = start + long - whip_width.to_mm - (rope.thickness.to_mm * 3)
         [part_shape(hook, :hook, start / 2).with(turn: 180), (part_shape(cap, :cap, start + (cap.along.to_mm / 2)) if cap),
          *[-half, half].map { |y| line_shape(rope, long, y, from: start) },
-         line_shape(whip, whip_width.to_mm, 0.0, from: start + long - whip_width.to_mm - (rope.thickness.to_mm * 3)).with(across: half * 4.4)].compact
+         line_shape(whip, whip_width.to_mm, 0.0, from: whipped).with(across: half * 4.4)].compact
       end
     end
   end

@@ -13,7 +13,8 @@ module Core
         cautions: %i[work_hardening], practice: 'six twists with two beads', practice_takes: ['line 300 mm'], practice_minutes: 6,
         points: ['Hold both at the same slant and turn the bead, not the wires.',
         'Two or three twists a bead, three or four where bundles cross.'],
-        goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | within the next turn | 2 | 0',
+        goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | ' \
+          'within the next turn | 2 | 0',
                      'It snaps | one turn too many | twist in a new wire at the last bead | stop when it turns stiff | 6 | 1 cut']
 
       parameter :wire, :line, of: %i[wire]
@@ -65,7 +66,8 @@ module Core
 
       # Each wire runs the whole vine, and out and back round half of the beads.
       def cut(solution, row, maker)
-        stems = Measure::Length.mm(row.sum { |part, _| (2 * stem.to_mm * twisted) + part.along.to_mm + (Math::PI * wire.thickness.to_mm) }) / 2
+        round = Math::PI * wire.thickness.to_mm
+        stems = Measure::Length.mm(row.sum { |part, _| (2 * stem.to_mm * twisted) + part.along.to_mm + round }) / 2
         Cut.new(line: wire, count: 2, role: :vine, body: (solution.length * twisted) + stems, consumption: Measure::Length::ZERO,
           tails: Tails.at(Tails::WIRED_MM, maker, wire) * 2)
       end

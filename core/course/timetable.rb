@@ -17,7 +17,8 @@ module Core
           date = first + (i * gap_days)
           before = order.first(i)
           evening = Evening.new(lesson: lesson, date: date, fresh: skills(sequence.fresh(lesson, before), techniques),
-            wanting: sequence.wanting(lesson, before).map { |pair| skills(pair, techniques) }, revise: skills(faded(lesson, last, date), techniques))
+            wanting: sequence.wanting(lesson, before).map { |pair| skills(pair, techniques) },
+            revise: skills(faded(lesson, last, date), techniques))
           lesson.techniques.each { |key| last[key] = date }
           evening
         end

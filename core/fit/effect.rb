@@ -25,12 +25,16 @@ module Core
           open_rings: open_rings).people.first
         return unless after.fitted?
 
-        bill = ->(one) { one.needs.to_h { |need| [need.part, need.count] }.merge(one.cuts.group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }) }
+        bill = lambda do |one|
+          lines = one.cuts.group_by(&:line).transform_values { |cuts| Measure::Length.sum(cuts.map(&:total)) }
+          one.needs.to_h { |need| [need.part, need.count] }.merge(lines)
+        end
         wrong = ->(plan) { plan.findings.select(&:worth_a_look?).map(&:key) }
         new(cure: cure, beads_before: person.bead_count, beads_after: after.bead_count, inside_before: person.piece.inside,
           inside_after: after.piece.inside,
           bill_before: bill.(person), bill_after: bill.(after),
-          left: wrong.(after) & wrong.(person), fresh: after.findings.select(&:wrong?).map(&:key) - person.findings.select(&:wrong?).map(&:key))
+          left: wrong.(after) & wrong.(person), fresh: after.findings.select(&:wrong?).map(&:key) -
+                 person.findings.select(&:wrong?).map(&:key))
       rescue Error
         nil
       end

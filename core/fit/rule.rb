@@ -54,7 +54,8 @@ module Core
       # block
       def others(part, &block)
         @table.parts.values.select { |other|
-          other.kind == part.kind && other.form == part.form && other.lines == part.lines && other.key != part.key && !other.made? && block.call(other)
+          alike = other.kind == part.kind && other.form == part.form && other.lines == part.lines
+          alike && other.key != part.key && !other.made? && block.call(other)
         }
           .sort_by { |other|
           [(other.along - part.along).abs,

@@ -61,7 +61,8 @@ module Core
       end
 
       def minor_at_risk?(person, task)
-        @plan.person(person.key).attendee.needs.minor? && (task.step.cautions + task.technique.cautions).any? { |caution| SHARP.include?(caution) }
+        cautions = task.step.cautions + task.technique.cautions
+        @plan.person(person.key).attendee.needs.minor? && cautions.any? { |caution| SHARP.include?(caution) }
       end
     end
   end

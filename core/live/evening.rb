@@ -53,9 +53,8 @@ module Core
         @tools_in = Hash.new(0)
         @tools_out = {}
         @shown = []
-        once.reject { |event| event.kind == :undo || undone.include?(event.key) }.sort_by.with_index { |event, i| [event.at, i] }.each do |event|
-          @taken << event if take(event)
-        end
+        standing = once.reject { |event| event.kind == :undo || undone.include?(event.key) }
+        standing.sort_by.with_index { |event, i| [event.at, i] }.each { |event| @taken << event if take(event) }
         freeze
       end
 

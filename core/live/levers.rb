@@ -53,11 +53,16 @@ module Core
       def shown_now(evening, now)
         return [] if evening.showing
 
-        seen = evening.people.values.flat_map { |person| person.tasks.first(person.place) }.map { |task| task.technique.key } | evening.shown
-        waiting = evening.working.select { |person| person.task.demonstration_minutes.positive? && !seen.include?(person.task.technique.key) }
+        done = evening.people.values.flat_map { |person| person.tasks.first(person.place) }
+        seen = done.map { |task| task.technique.key } | evening.shown
+        waiting = evening.working.select do |person|
+          person.task.demonstration_minutes.positive? && !seen.include?(person.task.technique.key)
+        end
         groups = waiting.group_by { |person| person.task.technique }.select { |technique, same| others_to_come?(evening, technique, same) }
-        groups.map { |technique, same| ShowNow.new(technique: technique, people: same.size, minutes: same.sum { |person| person.minutes(now) }) }
-          .max_by(1, &:minutes)
+        levers = groups.map do |technique, same|
+          ShowNow.new(technique: technique, people: same.size, minutes: same.sum { |person| person.minutes(now) })
+        end
+        levers.max_by(1, &:minutes)
       end
 
       # Where all are there, it begins by itself.

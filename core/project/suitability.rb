@@ -6,9 +6,8 @@ module Core
     # key, name: of the project · body · level: of its hardest technique · techniques: [name] · chance: that everybody finishes in time, nil
     # where it cannot be simulated · late_end: minute by which nine of ten classes have ended · target: chance wanted · problem: why it
     # cannot be built, or nil · unfitted: [name] for whom no size comes out · harmed: {name => [finding code]} of allergies and the like ·
-    # unsure: the same, of what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed
-    # size
-    # lacking: {name => [technique]} · new_to_most: [technique] · short: things to buy · seat: Money or nil
+    # unsure: the same, of what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed size
+    # · lacking: {name => [technique]} · new_to_most: [technique] · short: things to buy · seat: Money or nil
     Suitability = Value.define(:key, :name, :body, :level, :techniques, :target, problem: nil, chance: nil, late_end: nil,
       unfitted: [].freeze,
       harmed: {}.freeze, unsure: {}.freeze, wrong: 0, unmeasured: 0, lacking: {}.freeze, new_to_most: [].freeze, short: 0, seat: nil) do
@@ -85,8 +84,14 @@ module Core
         {
           unfitted: plan.people.reject(&:fitted?).map { |one| one.attendee.name }, unmeasured: plan.people.count(&:assumed),
           harmed: personal.(:will_not), unsure: personal.(:unknown),
-          wrong: plan.people.flat_map { |one| one.findings.select { |f| f.status == :will_not && f.rule != :suits_person } }.map(&:key).uniq.size
+          wrong: wrong_joins(plan)
         }
+      end
+
+      # Joins that will not go together, whoever they are found with.
+      def self.wrong_joins(plan)
+        joins = plan.people.flat_map(&:findings).select { |found| found.status == :will_not && found.rule != :suits_person }
+        joins.map(&:key).uniq.size
       end
 
       def self.work(plan)

@@ -147,8 +147,9 @@ module Core
       # Some come late; nobody begins before their time.
       def arrive_at(person)
         own = @draws[person][0]
-        late = own[@at + 1] < @model.late_share * Spread::STEPS ? ticks(-Math.log(1 - own[@at + 2].fdiv(Spread::STEPS)) * @model.late_minutes) : 0
-        @moments[person] = [@begins[person], late].max
+        late = own[@at + 1] < @model.late_share * Spread::STEPS
+        after = late ? ticks(-Math.log(1 - own[@at + 2].fdiv(Spread::STEPS)) * @model.late_minutes) : 0
+        @moments[person] = [@begins[person], after].max
       end
 
       def happens(actor)

@@ -3,9 +3,8 @@
 module Core
   module Session
     # Tries levers one by one, then looks for the cheapest combination that reaches a target: greedily, taking out again what turns out
-    # not to be needed. All variants are tried on the same random numbers. What is found is confirmed on other ones, since the best of
-    # many looks
-    # better than it is: on those that the class's own forecast uses, so that its chance is the one the page shows afterwards.
+    # not to be needed. All variants are tried on the same random numbers. What is found is confirmed on other ones, since the best of many
+    # looks better than it is: on those that the class's own forecast uses, so that its chance is the one the page shows afterwards.
     class LeverSearch
       # base: the class as it is · singles: [Trial] that help, most gain first · steps: [Trial] on the way to the combination
       # combination: confirmed Trial, nil when none is needed or none helps · reaches: whether the target is met with it · trials: how

@@ -16,11 +16,9 @@ module Core
       # One attendee. tasks: [Work] in order · begins: minute from which they are ready to work
       Person = Value.define(:key, :tasks, begins: 0.0)
       # One thing to do. minutes: on average · sigma: index into the model's sigmas · tools: {tool key => held} while it is done
-      # takes, gives: {tool key => number} fetched before and put back after it; nil for all of tools · demonstration: index or
-      # nil
-      # help: chance of one call · check: whether the instructor looks at it before going on · slot: names the person's random numbers that
-      # it uses
-      # dries: minutes until what needs it can be done · needs_dry: labels of those it waits for
+      # takes, gives: {tool key => number} fetched before and put back after it; nil for all of tools · demonstration: index or nil · help:
+      # chance of one call · check: whether the instructor looks at it before going on · slot: names the person's random numbers that it
+      # uses · dries: minutes until what needs it can be done · needs_dry: labels of those it waits for
       # optional: whether one can be done without it · label: what it is, for those who watch
       Work = Value.define(:minutes, sigma: 0, tools: {}.freeze, demonstration: nil, help: 0.0, check: false, slot: 0, optional: false,
         label: nil, takes: nil, gives: nil, dries: 0.0, needs_dry: [].freeze)

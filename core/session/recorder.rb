@@ -111,7 +111,8 @@ module Core
 
       # @return [Hash{String=>Float}] label of a task => minute at which the last of its work ended
       def ended(row)
-        row.select { |segment| %i[work helped extra].include?(segment.kind) }.group_by(&:step).transform_values { |same| same.map(&:to).max }
+        worked = row.select { |segment| %i[work helped extra].include?(segment.kind) }
+        worked.group_by(&:step).transform_values { |same| same.map(&:to).max }
       end
 
       # @return [Array<(Float, Integer, Integer)>]

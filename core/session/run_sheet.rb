@@ -5,8 +5,8 @@ module Core
     # The plan by the clock, from a forecast: when to begin each demonstration, by when each step must be begun, when to call time.
     class RunSheet
       # One line. minute: when · code: :welcome, :demonstration, :step, :break, :time_out, :clearing or :end · step: nil where it is about
-      # none
-      # latest: minute by which whoever has not begun it yet will hardly finish in time; nil where there is none · range: [early, late] of
+      # none · latest: minute by which whoever has not begun it yet will hardly finish in time; nil where there is none · range: [early,
+      # late] of
       # when
       Line = Value.define(:minute, :code, step: nil, technique: nil, latest: nil, range: nil, minutes: nil)
 

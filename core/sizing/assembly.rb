@@ -103,7 +103,8 @@ module Core
 
       def placed_step(key, work_up, step)
         placed = ->(keys) { keys.map { |other| "#{key}/#{other}" } }
-        step = step.with(values: step.values.merge(slack: @bend.slack)) if step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
+        looked_at = step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
+        step = step.with(values: step.values.merge(slack: @bend.slack)) if looked_at
         step.with(key: "#{key}/#{step.key}", rather_after: placed.(step.rather_after),
           after: (placed.(step.after) + held_open.fetch([key, step.key], []) + hung_on_finished.fetch([key, step.key], []) +
             made_before(work_up, step).flat_map { |made| last_steps(made) }).uniq,

@@ -75,7 +75,8 @@ module Core
         at = frame.place(shape)
         half = shape.along / 2
         x, y = Frame.new(x: at.x, y: at.y, turn: at.turn).point(-half, 0.0)
-        drawn(shape.item.made, Frame.new(x: x, y: y, turn: at.turn)).map { |inner| inner.with(role: shape.role == :line ? :line : inner.role) }
+        drawn(shape.item.made, Frame.new(x: x, y: y, turn: at.turn))
+          .map { |inner| shape.role == :line ? inner.with(role: :line) : inner }
       end
 
       # @return [Array<Frame>] one for each time it stands there

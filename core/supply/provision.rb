@@ -4,8 +4,8 @@ module Core
   module Supply
     # What an instructor chose for one class about materials and money.
     # spares: :shared (one dish) or :bagged · confidence: hundredths · extra_kits: for late sign-ups, at extra_size :median or :largest
-    # tails_by_line: {line key => policy} · off_reel: worked off the reel instead of cut first · cut_by_line: {line key => one of WAYS}, which
-    # goes before off_reel
+    # tails_by_line: {line key => policy} · off_reel: worked off the reel instead of cut first · cut_by_line: {line key => one of WAYS},
+    # which goes before off_reel
     # reels: how new reels are chosen, one of REELS
     # fill_up: whether an order below a supplier's minimum is filled up
     # venue, tools_share: minor units for the class · hour: minor units an hour of the instructor's time

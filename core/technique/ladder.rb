@@ -16,7 +16,9 @@ module Core
 
       # @return [Array<Array<Skill>>] for levels 1 to 5: each after what it needs on its own level, then by name
       def rungs
-        Skill::LEVELS.map { |level| @techniques.values.select { |skill| skill.level == level }.sort_by { |skill| [depth(skill), skill.name] } }
+        Skill::LEVELS.map do |level|
+          @techniques.values.select { |skill| skill.level == level }.sort_by { |skill| [depth(skill), skill.name] }
+        end
       end
 
       # @return [Array<(Skill, Skill)>] each prerequisite with what needs it

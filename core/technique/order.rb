@@ -31,8 +31,7 @@ module Core
 
       # What an order costs, in points of what it makes harder (weights from memory).
       # harder_first: harder before easier · late: the hardest in the last fifth · changes: of tools · hurried: right after glue that must
-      # dry
-      # against: better done the other way round · misplaced: against the school that was chosen, where it is not gentle first
+      # dry · against: better done the other way round · misplaced: against the school that was chosen, where it is not gentle first
       Cost = Value.define(:harder_first, :late, :changes, :hurried, :against, misplaced: 0) do
         # @return [Hash{Symbol=>Integer}] how much more each is than in another order; only what differs
         def beyond(other)

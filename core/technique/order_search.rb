@@ -50,7 +50,9 @@ module Core
         @levels = skills.map(&:level)
         @held = skills.map { |skill| skill.tools.sort }
         @tools = @held.map { |tools| @held.index(tools) }
-        @seconds = steps.each_index.map { |i| minutes ? minutes.call(steps[i]) * 60 : (skills[i].seconds * steps[i].effort * steps[i].repeats).to_f }
+        @seconds = steps.zip(skills).map do |step, skill|
+          minutes ? minutes.call(step) * 60 : (skill.seconds * step.effort * step.repeats).to_f
+        end
         @late_from = @seconds.sum * LAST_PART
         @hardest = [@levels.max.to_i, 2].max
         @at = steps.each_with_index.to_h { |step, i| [step.key, i] }

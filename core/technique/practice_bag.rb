@@ -38,7 +38,8 @@ module Core
       def cuts
         takes.filter_map do |one, step|
           line = one.length && line_of(step) or next
-          Construction::Cut.new(line: line, count: 1, role: :practice, body: one.length, consumption: Measure::Length::ZERO, tails: Measure::Length::ZERO)
+          Construction::Cut.new(line: line, count: 1, role: :practice, body: one.length, consumption: Measure::Length::ZERO,
+            tails: Measure::Length::ZERO)
         end
       end
 
@@ -46,7 +47,9 @@ module Core
 
       # @return [Array<(Takes, Construction::StepUse)>]
       def takes
-        @takes ||= @practised.flat_map { |skill, step| skill.practice_takes.filter_map { |text| PracticeBag.read(text) }.map { |one| [one, step] } }
+        @takes ||= @practised.flat_map do |skill, step|
+          skill.practice_takes.filter_map { |text| PracticeBag.read(text) }.map { |one| [one, step] }
+        end
       end
 
       def work_up(step)

@@ -5,8 +5,9 @@ module Core
     # A skill. level 1..5 · seconds: usual time of an experienced maker for one repeat · prerequisites: technique keys
     # tools: tool keys one maker uses at once, a key twice where both hands need one · demonstration_minutes: shown once to all
     # cautions: keys of Cautions · easier: key of a technique that an easier school uses in its place
-    # practice: what to practise on, and from which scrap · practice_minutes · practice_takes: what it takes beside scrap, see PracticeBag · points: what to say when teaching it
-    # goes_wrong: what usually does, each a Fault on one line · left_hand: what a left-hander does otherwise
+    # practice: what to practise on, and from which scrap · practice_minutes · practice_takes: what it takes beside scrap, see PracticeBag
+    # · points: what to say when teaching it · goes_wrong: what usually does, each a Fault on one line · left_hand: what a left-hander
+    # does otherwise
     Skill = Value.define(:key, :name, :level, :seconds, prerequisites: [].freeze, tools: [].freeze, demonstration_minutes: 0,
       cautions: [].freeze,
       easier: nil, practice: '', practice_minutes: 0, practice_takes: [].freeze, points: [].freeze, goes_wrong: [].freeze, left_hand: '')

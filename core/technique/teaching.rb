@@ -6,8 +6,8 @@ module Core
     # order: step keys by hand, empty for the best found · prepared: {step key => highest level it is prepared for}
     # easier: {technique key => highest level that works it in the easier school} · practice: whether what is new is practised first
     # shorter: highest level that leaves out what is optional, 0 for none · extra: lowest level that gets something more, 6 for none
-    # school: which order is better, one of SCHOOLS: easier before harder, the hardest while all are fresh, ends as early or as late as they can
-    # extra_text: what that is · extra_minutes: about how long it takes
+    # school: which order is better, one of SCHOOLS: easier before harder, the hardest while all are fresh, ends as early or as late as
+    # they can · extra_text: what that is · extra_minutes: about how long it takes
     Teaching = Value.define(order: [].freeze, prepared: {}.freeze, easier: {}.freeze, practice: true, shorter: 0, extra: 6, extra_text: '',
       extra_minutes: 15, school: :gentle)
 

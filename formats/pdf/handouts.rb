@@ -32,7 +32,8 @@ module Formats
 
         pdf.move_down(6)
         drawing(PieceSvg.new(person.piece.layout, title: person.attendee.name, span_mm: @span, unit: unit).to_s)
-        rich("<b>#{length(person.piece.on_line)}</b> laid flat, <b>#{length(person.piece.inside)}</b> inside · <b>#{person.bead_count}</b> beads")
+        flat, inside = length(person.piece.on_line), length(person.piece.inside)
+        rich("<b>#{flat}</b> laid flat, <b>#{inside}</b> inside · <b>#{person.bead_count}</b> beads")
         bag(person)
         steps(person)
         weaving(person)
@@ -55,7 +56,9 @@ module Formats
       end
 
       def practice(bag)
-        words = bag ? bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" } : []
+        return if bag.nil?
+
+        words = bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" }
         rich("For practice, out of these: #{safe(words.join(', '))}.", size: 9.5) if words.any?
       end
 

@@ -28,7 +28,8 @@ module Formats
       def head
         workshop = @plan.workshop
         line(workshop.title, size: 18, style: :bold)
-        line("#{@plan.design.name} · #{workshop.date.strftime('%A %-d %B %Y')}, #{workshop.start}–#{workshop.ends}#{" · #{workshop.venue}" unless workshop.venue.empty?} · #{@plan.people.size} people")
+        time = "#{workshop.date.strftime('%A %-d %B %Y')}, #{workshop.start}–#{workshop.ends}"
+        line([@plan.design.name, time, workshop.venue, "#{@plan.people.size} people"].reject(&:empty?).join(' · '))
         rich("A seat: <b>#{@seat.price}</b>") if @seat&.price
       end
 

@@ -13,7 +13,8 @@ module Web
         value.each do |id, text|
           next if text.empty? || (text.match?(WHOLE) && text.to_i <= due.fetch(id))
 
-          key(:came).failure("“#{text[0, 20]}” was not entered: give how many came, a whole number up to the #{due.fetch(id)} that are due.")
+          what = "give how many came, a whole number up to the #{due.fetch(id)} that are due."
+          key(:came).failure("“#{text[0, 20]}” was not entered: #{what}")
         end
       end
     end

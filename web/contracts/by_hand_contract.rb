@@ -13,7 +13,8 @@ module Web
 
       rule(:finished) do
         wrong = value.select { |_, text| !text.strip.empty? && ByHandContract.minute(text, workshop).nil? }
-        wrong.each_key { |attendee| key(attendee.to_sym).failure("Write the time by the clock, such as #{workshop.ends}, or leave it empty.") }
+        what = "Write the time by the clock, such as #{workshop.ends}, or leave it empty."
+        wrong.each_key { |attendee| key(attendee.to_sym).failure(what) }
       end
 
       # @return [Integer, nil] minutes after the start; nil for what is no time of that evening

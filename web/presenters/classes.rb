@@ -26,7 +26,10 @@ module Web
       # The stock is shared out among all classes, so nothing can be said of one before all are planned.
       # @return [Array<Row>]
       def rows
-        @rows ||= @moment.coming.then { |coming| all_planned?(coming) ? coming.map { |stored| row(stored) } : coming.map { |stored| later(stored) } }
+        @rows ||= begin
+          coming = @moment.coming
+          all_planned?(coming) ? coming.map { |stored| row(stored) } : coming.map { |stored| later(stored) }
+        end
       end
 
       # @return [Boolean] whether something is still to be worked out

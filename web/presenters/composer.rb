@@ -48,7 +48,8 @@ module Web
 
       # @return [Array<Row>] what is made first, then the path, each with what hangs from it below
       def rows
-        design.makes.map { |component| Row.new(component: component, depth: 0) } + design.path.flat_map { |component| below(component, 0) } + astray
+        made = design.makes.map { |component| Row.new(component: component, depth: 0) }
+        made + design.path.flat_map { |component| below(component, 0) } + astray
       end
 
       # @return [Array<Core::Catalogue::Part>] what this design makes, to be used like parts
@@ -58,7 +59,8 @@ module Web
 
       # @return [Array<(String, String)>] what a component can hang from: whole components and the items of their patterns
       def places_for(component)
-        [['', 'the middle of the piece']] + (design.components - [component]).reject(&:apart).select { |other| takes_hanging?(other) }.flat_map do |other|
+        others = (design.components - [component]).reject(&:apart).select { |other| takes_hanging?(other) }
+        [['', 'the middle of the piece']] + others.flat_map do |other|
           [[other.key, name_of(other)], *item_places(other)]
         end
       end
@@ -98,7 +100,9 @@ module Web
         return '' unless component.hung_at
 
         found = places_for(component).to_h[place_of(component)]
-        place_of(component).empty? ? 'hung at the middle' : "hung on #{say("hanging.#{which_of(component)}")}: #{found || 'nothing that is there'}"
+        return 'hung at the middle' if place_of(component).empty?
+
+        "hung on #{say("hanging.#{which_of(component)}")}: #{found || 'nothing that is there'}"
       end
 
       def problems_of(component)

@@ -35,7 +35,8 @@ module Web
 
       # @return [Array<(String, String, Boolean)>] key, name and whether it is chosen
       def projects
-        @result.projects.map { |saved| [saved.design.key, saved.design.name, @keys.include?(saved.design.key)] }.sort_by { |_, name, _| name }
+        projects = @result.projects.map { |saved| [saved.design.key, saved.design.name, @keys.include?(saved.design.key)] }
+        projects.sort_by { |_, name, _| name }
       end
 
       def gap
@@ -105,7 +106,8 @@ module Web
       end
 
       def timetable
-        @timetable ||= Core::Course::Timetable.of(lessons_in_order, sequence, @result.library.table.techniques, @result.workshop.date, gap.to_i)
+        @timetable ||= Core::Course::Timetable.of(lessons_in_order, sequence, @result.library.table.techniques,
+          @result.workshop.date, gap.to_i)
       end
 
       def sequence

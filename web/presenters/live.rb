@@ -127,7 +127,8 @@ module Web
         return 'Everybody has finished.' if @evening.working.empty?
         return 'How it will end is being worked out.' if forecast.nil?
 
-        "Everybody finishes in #{hundredths(forecast.chance)} of 100 classes that stand like this; 9 of 10 end by #{@result.workshop.start + forecast.end_at(0.9)}."
+        by = @result.workshop.start + forecast.end_at(0.9)
+        "Everybody finishes in #{hundredths(forecast.chance)} of 100 classes that stand like this; 9 of 10 end by #{by}."
       end
 
       def status
@@ -145,7 +146,8 @@ module Web
           person = @evening.people.fetch(need.person)
           Need.new(key: need.person, name: name(need.person), code: need.code,
             trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
-            words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)), step: first_sentence(step_words(person.task.step))))
+            words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)),
+              step: first_sentence(step_words(person.task.step))))
         end
       end
 
@@ -199,7 +201,9 @@ module Web
 
       # @return [Array<String>] spares that were used
       def spares_used
-        @evening.people.values.flat_map { |person| person.spares.map { |key| "#{@plan.table.parts[key]&.name || key} for #{name(person.key)}" } }
+        @evening.people.values.flat_map do |person|
+          person.spares.map { |key| "#{@plan.table.parts[key]&.name || key} for #{name(person.key)}" }
+        end
       end
 
       # @return [Array<Tool>] blades and needles first, then what is shared

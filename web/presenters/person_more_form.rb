@@ -7,8 +7,8 @@ module Web
       def initialize(studio, params)
         table = studio.catalogue.table
         skills = table.techniques.keys
-        super({ 'ease' => clean(params['ease'])[0, 40], 'times' => beside(params['times'], skills), 'last' => beside(params['last'], skills) },
-          Contracts::PersonMoreContract.new)
+        done = %w[times last].to_h { |name| [name, beside(params[name], skills)] }
+        super({ 'ease' => clean(params['ease'])[0, 40], **done }, Contracts::PersonMoreContract.new)
         @brings = table.tools.keys & (params['brings'].is_a?(Array) ? params['brings'].grep(String) : [])
         @tails = Core::Construction::Tails::POLICIES.find { |policy| policy.to_s == params['tails'] }
       end

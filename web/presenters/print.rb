@@ -39,9 +39,9 @@ module Web
       end
 
       def person_words(person)
-        [
-          (person.measure ? "#{plan.design.body unless plan.design.body == :own} #{length(person.measure)}#{' (assumed)' if person.assumed}".strip : nil), person.attendee.colourway
-        ].compact.join(' · ')
+        body = plan.design.body unless plan.design.body == :own
+        size = [body, length(person.measure), ('(assumed)' if person.assumed)].compact.join(' ') if person.measure
+        [size, person.attendee.colourway].compact.join(' · ')
       end
 
       # @return [Array<String>] what to look out for with one person

@@ -97,7 +97,9 @@ module Web
       def some_names(list)
         return '' if list.empty?
 
-        list.size > 3 ? "#{list.first(3).join(', ')} and #{list.size - 3} more" : [list[0...-1].join(', '), list.last].reject(&:empty?).join(' and ')
+        return "#{list.first(3).join(', ')} and #{list.size - 3} more" if list.size > 3
+
+        [list[0...-1].join(', '), list.last].reject(&:empty?).join(' and ')
       end
 
       # @return [String] "1 bead" or "3 beads"

@@ -46,10 +46,11 @@ module Web
       # @return [String] who they are compared for
       def group
         people = @result.state.attendees
-        return "Nobody has signed up yet, so they are compared for #{Application::Comparisons::USUAL_GROUP} people of usual sizes and mixed levels." if people.empty?
+        return nobody_yet if people.empty?
 
-        levels = people.map(&:level).minmax.uniq.join(' to ')
-        "For #{count_of(people.size, 'person', 'people')}, #{levels.include?('to') ? 'levels' : 'level'} #{levels}, in #{@result.workshop.minutes} minutes."
+        levels = people.map(&:level).minmax.uniq
+        words = "#{levels.size > 1 ? 'levels' : 'level'} #{levels.join(' to ')}"
+        "For #{count_of(people.size, 'person', 'people')}, #{words}, in #{@result.workshop.minutes} minutes."
       end
 
       # @return [Array<Row>] those the filters leave, best first
@@ -117,6 +118,17 @@ module Web
          chosen(:technique).empty? || one.techniques.include?(chosen(:technique))].all?
       end
 
+      def nobody_yet
+        number = Application::Comparisons::USUAL_GROUP
+        "Nobody has signed up yet, so they are compared for #{number} people of usual sizes and mixed levels."
+      end
+
+      def lacking_words(names)
+        return 'nobody lacks a technique' if names.empty?
+
+        "#{count_of(names.size, 'person lacks', 'people lack')} a technique: #{some_names(names)}"
+      end
+
       def facts(one)
         return [] if one.problem
 
@@ -124,7 +136,7 @@ module Web
          (one.seat ? "#{one.seat} a seat" : 'no price: some of it has no offer'),
          (one.short.zero? ? 'all in stock' : "#{count_of(one.short, 'thing')} to buy"),
          "level #{one.level}",
-         (one.lacking.empty? ? 'nobody lacks a technique' : "#{count_of(one.lacking.size, 'person lacks', 'people lack')} a technique: #{some_names(one.lacking.keys)}"),
+         lacking_words(one.lacking.keys),
          ("#{one.unmeasured} to measure" if one.unmeasured.positive?)].compact
       end
 

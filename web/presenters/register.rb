@@ -22,8 +22,9 @@ module Web
         here = klass ? klass.state.attendees.map { |one| one.name.downcase } : []
         @known.map do |person|
           one = person.attendee
-          Row.new(name: person.name, level: one.level, measures: one.measures.map { |body, measure| "#{body} #{length(measure)}" }.join(', '),
-            flags: one.flags.map { |flag| flag == :other_allergy ? "allergic: #{one.needs.other_allergy}" : say("flags.#{flag}") }.join(', '),
+          measures = one.measures.map { |body, measure| "#{body} #{length(measure)}" }
+          flags = one.flags.map { |flag| flag == :other_allergy ? "allergic: #{one.needs.other_allergy}" : say("flags.#{flag}") }
+          Row.new(name: person.name, level: one.level, measures: measures.join(', '), flags: flags.join(', '),
             techniques: one.experience.size, visits: person.visits, here: here.include?(one.name.downcase))
         end
       end

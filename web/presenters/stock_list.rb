@@ -57,7 +57,8 @@ module Web
 
       def part_row(part)
         shelf = @stock.part(part.key)
-        measures = "#{length(part.along)} along, #{length(part.outer)} across, #{part.hole ? "hole #{fine(part.hole)}" : 'hole not measured'}"
+        hole = part.hole ? "hole #{fine(part.hole)}" : 'hole not measured'
+        measures = "#{length(part.along)} along, #{length(part.outer)} across, #{hole}"
         row(part, "/stockroom/parts/#{part.key}", stock: true, kind: part.kind.to_s, kind_words: say("kinds.#{part.kind}"),
           measures: measures, material: part.material || 'not known',
           shelf: shelf.zero? ? 'none' : shelf.to_s, low: shelf < 1, part: true)

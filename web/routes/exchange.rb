@@ -24,9 +24,7 @@ module Web
         end
         app.get('/import') { page(:import, title: 'Import a class', errors: []) }
         app.post('/import') do
-          upload = params['file']
-          bytes = upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read) ? upload['tempfile'].read(Formats::ClassDocument::LARGEST_BYTES + 1).to_s : text(:document)
-          content = Formats::ClassDocument.read(bytes)
+          content = Formats::ClassDocument.read(uploaded(:file, Formats::ClassDocument::LARGEST_BYTES) || text(:document))
           redirect to(once { "/classes/#{studio.import(content.inputs)}" }), 303
         rescue Formats::BadDocument => e
           halt 422, page(:import, title: 'Import a class', errors: e.errors)

@@ -45,8 +45,7 @@ module Web
             came = settings.kits.receive(id, form.counts)
             kits_address(id, 'materials')
           end
-          tell("#{count_of(came,
-            'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.") if came.positive?
+          tell_arrival(came) if came.positive?
           redirect to(address), 303
         end
         app.post('/classes/:id/reserve-first') do
@@ -70,12 +69,12 @@ module Web
       def self.taking(app)
         app.post('/classes/:id/take') do
           taken = settings.kits.take(id)
-          tell(taken ? 'The kits have left the stock. What is left of each reel is back on the shelf. “Put the kits back” undoes this.' : 'The kits have left the stock already.')
+          done = 'The kits have left the stock. What is left of each reel is back on the shelf. “Put the kits back” undoes this.'
+          tell(taken ? done : 'The kits have left the stock already.')
           redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
-          tell(
-            "Not taken: #{stock_name(e.entry)} would go below zero (#{e.held} on the shelf, #{-e.entry.quantity} in the kits). Receive or count it first.", kind: :wrong
-          )
+          why = "#{e.held} on the shelf, #{-e.entry.quantity} in the kits"
+          tell("Not taken: #{stock_name(e.entry)} would go below zero (#{why}). Receive or count it first.", kind: :wrong)
           redirect to(kits_address(id, 'packing')), 303
         end
         app.post('/classes/:id/put-back') do
@@ -83,9 +82,8 @@ module Web
           tell('The kits are back in the stock.')
           redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
-          tell(
-            "Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. Count what is there in the stockroom first.", kind: :wrong
-          )
+          tell("Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. " \
+               'Count what is there in the stockroom first.', kind: :wrong)
           redirect to(kits_address(id, 'packing')), 303
         end
       end
@@ -104,6 +102,12 @@ module Web
 
       # What these routes tell.
       module Showing
+        # @param came [Integer] things
+        def tell_arrival(came)
+          tell("#{count_of(came, 'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. " \
+               'This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.')
+        end
+
         def kits_address(id, anchor)
           "/classes/#{id}/kits##{anchor}"
         end

@@ -19,7 +19,8 @@ module Web
           tell('That is still being worked out. Use it again in a moment.') && redirect(to('/techniques/learnt'), 303) unless known.ended?
           keys = text(:all) == '1' ? settings.lessons.rows.map { |row| row.skill.key } : [text(:technique)]
           number = settings.lessons.use(keys)
-          tell(number.zero? ? 'No time changed.' : "#{count_of(number, 'time')} changed. Plans follow; “Take back” goes back to what it was before.")
+          changed = "#{count_of(number, 'time')} changed. Plans follow; “Take back” goes back to what it was before."
+          tell(number.zero? ? 'No time changed.' : changed)
           redirect to('/techniques/learnt'), 303
         end
         app.post('/techniques/learnt/back') do

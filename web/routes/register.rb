@@ -32,7 +32,7 @@ module Web
           person = known(text(:name))
           erase(person)
           left = named_by(person.attendee.name)
-          tell("#{person.name} is erased from #{person.visits.size == 1 ? 'one class' : "#{person.visits.size} classes"} and all their states." \
+          tell("#{person.name} is erased from #{count_of(person.visits.size, 'class', 'classes')} and all their states." \
                "#{" The name still stands with #{left.join(', ')}." if left.any?} Copies of the studio still hold them.")
           redirect to('/people'), 303
         end
@@ -74,7 +74,8 @@ module Web
           studio.write do
             person.visits.each do |visit|
               state = studio.classes.find(visit.class_id).state
-              key = same.call([[visit.class_id, '', visit.date, state.attendees]]).find { |one| one.name.casecmp?(person.name) }&.attendee&.key or next
+              there = same.call([[visit.class_id, '', visit.date, state.attendees]]).find { |one| one.name.casecmp?(person.name) }
+              key = there&.attendee&.key or next
               studio.classes.edit(visit.class_id, studio.classes.find(visit.class_id).revision, 'person_removed') { |now| now.without(key) }
               studio.classes.erase(visit.class_id, key)
             end

@@ -28,7 +28,8 @@ module Web
             studio.ledger.post([entry])
             "#{stock_item.path}/stock"
           end
-          tell(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : "#{stock_item.item.name}: entered. A wrong entry is corrected with “Adjust”.") if entry
+          entered = "#{stock_item.item.name}: entered. A wrong entry is corrected with “Adjust”."
+          tell(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : entered) if entry
           redirect to(address), 303
         rescue Store::Shortfall => e
           halt 422, show_stock(stock_item(form: form.refuse(e)))
@@ -70,8 +71,7 @@ module Web
         app.get('/stockroom/prices') { prices_page }
         app.post('/stockroom/prices') do
           supplier = library.market.suppliers[text(:supplier)]
-          upload = params['file']
-          bytes = upload.is_a?(Hash) && upload['tempfile'].respond_to?(:read) ? upload['tempfile'].read(Showing::MOST_BYTES + 1).to_s : text(:list)
+          bytes = uploaded(:file, Showing::MOST_BYTES) || text(:list)
           bytes = File.read(Showing::SAMPLE) if text(:sample) == '1'
           errors = { supplier: ('Choose whose list it is.' if supplier.nil?), list: Showing.list_problem(bytes) }.compact
           halt 422, prices_page(errors: errors) if errors.any?

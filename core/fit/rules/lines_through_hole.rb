@@ -46,9 +46,12 @@ module Core
         def finished(join)
           return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.hole
 
-          wide = @table.parts.values.select { |part| part.kind == :finishing || (part.bead? && part.lines == 1 && part.outer <= Cures::FinishingBeads::LARGEST) }
+          wide = @table.parts.values.select do |part|
+            part.kind == :finishing || (part.bead? && part.lines == 1 && part.outer <= Cures::FinishingBeads::LARGEST)
+          end
             .select { |part| part.hole && part.hole >= needed(join) + CLEARANCE }
-          wide.min_by(1) { |part| [part.kind == :finishing ? 0 : 1, part.outer, part.key] }.map { |part| Cures::FinishingBeads.new(join.component, part) }
+          wide.min_by(1) { |part| [part.kind == :finishing ? 0 : 1, part.outer, part.key] }
+            .map { |part| Cures::FinishingBeads.new(join.component, part) }
         end
 
         # A second pass that only buries a tail can be left out.

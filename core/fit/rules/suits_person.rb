@@ -6,8 +6,7 @@ module Core
       # Skin and people: allergies, magnets, small parts, and work that minors are watched at.
       # Nickel: ask about allergy (EU REACH Annex XVII entry 27 limits its release in long contact with skin).
       # Small parts: whatever goes into the cylinder of ISO 8124-1 and 16 CFR 1501, 31.7 mm wide and 25.4 to 57.1 deep, is not for under
-      # threes.
-      # Magnets: not for young children; people with implanted devices ask their doctor.
+      # threes. Magnets: not for young children; people with implanted devices ask their doctor.
       class SuitsPerson < Rule
         key :suits_person
 

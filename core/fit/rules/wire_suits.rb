@@ -28,7 +28,8 @@ module Core
             wires = work_up.cuts.map(&:line).select { |line| line.kind == :wire }.uniq
             steps = work_up.steps.select { |step| USUAL.key?(step.technique) }
             wires.product(steps).select { |wire, step| step.line.nil? || step.line == wire }
-              .map { |wire, step| [wire, step.technique, step.wires] }.uniq.map { |wire, technique, wires| judge(wire, technique, key, wires) }
+              .map { |wire, step| [wire, step.technique, step.wires] }.uniq
+            .map { |wire, technique, wires| judge(wire, technique, key, wires) }
           end
         end
 

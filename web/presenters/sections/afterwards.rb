@@ -21,12 +21,15 @@ module Web
 
         # @return [Array<String>] when who had finished
         def finished
-          Core::Live::Record.new(evening).finished.sort_by(&:last).map { |key, minute| "#{plan.person(key).attendee.name} at #{workshop.start + minute}" }
+          finished = Core::Live::Record.new(evening).finished.sort_by(&:last)
+          finished.map { |key, minute| "#{plan.person(key).attendee.name} at #{workshop.start + minute}" }
         end
 
         # @return [Array<String>] who had not, and at which step they were
         def unfinished
-          evening.started.nil? ? [] : evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_words(person.task.step)}" }
+          return [] if evening.started.nil?
+
+          evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_words(person.task.step)}" }
         end
 
         # @return [Boolean] whether it can be written down by hand: nothing was tapped, or only by hand

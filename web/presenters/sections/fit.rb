@@ -27,7 +27,8 @@ module Web
 
         def effect_words(effect, person)
           beads = effect.beads_before == effect.beads_after ? 'same beads' : "#{effect.beads_before} beads become #{effect.beads_after}"
-          size = effect.inside_before == effect.inside_after ? 'same size' : "inside #{length(effect.inside_before)} becomes #{length(effect.inside_after)}"
+          before, after = effect.inside_before, effect.inside_after
+          size = before == after ? 'same size' : "inside #{length(before)} becomes #{length(after)}"
           ["for #{person.attendee.name}: #{beads}", size, cost_words(effect.cost(market))].compact.join(', ')
         end
 
