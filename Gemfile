@@ -20,8 +20,8 @@ gem 'rqrcode_core', '~> 1.2'
 gem 'sequel', '~> 5.110'
 gem 'sinatra', '~> 4.2'
 # 1.7 ships a compiled library; 2.x compiles SQLite for minutes on a fresh machine.
-gem 'sqlite3', '~> 1.7.3'
 gem 'erubi', '~> 1.13'
+gem 'sqlite3', '~> 1.7.3'
 gem 'zeitwerk', '~> 2.6'
 
 group :test do

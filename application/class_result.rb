@@ -8,7 +8,7 @@ module Application
     Part = Core::Value.define(:value, :digest) do
       # @yieldreturn [String] its digest; without a block that of its value
       def self.of(value, &digest)
-        new(value: value, digest: Core::Lazy.new(&(digest || -> { Digest.of(value.value) })))
+        new(value: value, digest: Core::Lazy.new(&digest || -> { Digest.of(value.value) }))
       end
     end
 

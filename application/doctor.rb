@@ -52,7 +52,7 @@ module Application
     def rights
       return unless File.file?(@file)
 
-      finding(:rights, (File.stat(@file).mode & 0o077).zero?, bad: :tight, path: @file)
+      finding(:rights, File.stat(@file).mode.nobits?(0o077), bad: :tight, path: @file)
     end
 
     def database

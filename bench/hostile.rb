@@ -294,9 +294,9 @@ module Hostile
     end
 
     def segment(name)
-      usual = { 'id' => [*%w[1 2 3 4 5] * 4, *%w[99999 0 abc 1e5]], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none],
+      usual = { 'id' => [*%w[1 2 3 4 5] * 4, '99999', '0', 'abc', '1e5'], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none],
         'job' => ['x' * 16, '1'] }.merge(GOOD).fetch(
-        name, VALUES
+          name, VALUES
       )
       Rack::Utils.escape_path(pick(usual).byteslice(0, 60).scrub.delete("\u0000\r\n"))
     end

@@ -11,7 +11,7 @@ RUNS = 2000
 TOOLS = [4, 4, 3, 6, 5, 4].freeze
 people = (0...12).map { |p| S::Model::Person.new(key: p.to_s,
   tasks: (0...25).map { |s| S::Model::Work.new(minutes: 1.0 + (((p * 7) + (s * 3)) % 11 / 5.0),
-  tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) }) }
+    tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s) }) }
 model = S::Model.new(people: people, tools: TOOLS.each_with_index.to_h { |number, i|
   ["t#{i}", number]
 }, demonstrations: [], helpers: 1, minutes: 120, sigmas: [0.4], between: 0.2)

@@ -16,7 +16,7 @@ offers = parts.flat_map do |part|
   cost = rng.rand(2..20)
   suppliers.keys.sample(rng.rand(1..3), random: rng).flat_map { |key| [10, 25, 100, 250].sample(rng.rand(1..3),
     random: rng).map { |size| S::Offer.new(supplier: key, kind: :part, item: part.key, unit: :piece, amount: size,
-    price: euro.(size * cost)) } }
+      price: euro.(size * cost)) } }
 end
 market = S::Market.of(offers, suppliers, 'EUR')
 Person = Struct.new(:needs, :attendee)

@@ -61,7 +61,7 @@ module Formats
 
     # Figures keep their point; what stands in brackets, and how many are in a pack, is not what it is.
     def words(name)
-      name.downcase.gsub(/\([^)]*\)/, ' ').tr('×', 'x').scan(/\d+(?:[.,\/]\d+)*|[[:alpha:]]+/).map { |word|
+      name.downcase.gsub(/\([^)]*\)/, ' ').tr('×', 'x').scan(%r{\d+(?:[.,/]\d+)*|[[:alpha:]]+}).map { |word|
         word.tr(',', '.').delete_suffix('s')
       }.uniq - SMALL_WORDS
     end

@@ -6,7 +6,7 @@ module Formats
     # pointer: JSON Pointer (RFC 6901) of the place · expected: what belongs there · found: what stands there, shortened
     Place = Core::Value.define(:pointer, :expected, found: nil) do
       def to_s
-        [pointer.empty? ? '(whole file)' : pointer, "expected #{expected}", (found && "found #{found}")].compact.join(': ')
+        [pointer.empty? ? '(whole file)' : pointer, "expected #{expected}", found && "found #{found}"].compact.join(': ')
       end
     end
 
@@ -14,7 +14,7 @@ module Formats
 
     def initialize(errors)
       @errors = errors
-      super(errors.map(&:to_s).join("\n"))
+      super(errors.join("\n"))
     end
 
     def self.at(pointer, expected, found = nil)

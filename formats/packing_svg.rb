@@ -18,7 +18,7 @@ module Formats
       reach = [@hole.to_mm / 2, @packed.radius].max * 1.25
       %(<svg class="packing" viewBox="#{-reach} #{-reach} #{reach * 2} #{reach * 2}" role="img" aria-label="#{CGI.escapeHTML(@title)}">) +
         %(<circle r="#{(@hole.to_mm / 2).round(4)}" class="hole" stroke="currentColor" ) +
-          %(stroke-width="#{(reach * 0.03).round(4)}"/>#{circles(reach)}#{needed(reach)}</svg>)
+        %(stroke-width="#{(reach * 0.03).round(4)}"/>#{circles(reach)}#{needed(reach)}</svg>)
     end
 
     private

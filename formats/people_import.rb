@@ -164,9 +164,9 @@ module Formats
 
     # @return [Integer, nil]
     def level_in_words(text)
-      LEVEL_WORDS.find { |_, pattern| pattern.match?(text) }&.first || (years = text[YEARS, 1]) && LEVEL_BY_YEARS.find { |least, _|
+      LEVEL_WORDS.find { |_, pattern| pattern.match?(text) }&.first || ((years = text[YEARS, 1]) && LEVEL_BY_YEARS.find { |least, _|
         years.to_i >= least
-      }.last
+      }.last)
     end
 
     # What the notes suggest, shown before it is saved.

@@ -64,7 +64,7 @@ module Formats
       height = half_height - top + (@ruler ? RULER * scale : 1)
       root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" ) +
-        %(#{root}) if standalone
+             root.to_s if standalone
       %(<svg #{root}>#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)
     end
 
@@ -121,7 +121,7 @@ module Formats
       %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" ) +
         %(rx="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1.2"/>) +
         %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{COLOUR.(s.item)}" ) +
-          %(stroke-width="1"/>)
+        %(stroke-width="1"/>)
     }
     HOOK = lambda { |s, _|
       left, round = s.x - (s.along / 2), [s.across, s.along].min * 0.4
@@ -215,9 +215,9 @@ module Formats
         %(<g class="mark mark-#{pin.status}"><path d="M#{n(pin.at)} #{n(y + (2 * scale))}V#{n(-half_height * 0.4)}" ) +
           %(stroke="currentColor" stroke-width="0.25" fill="none"/>) +
           %(<path d="#{MARK_PATHS.fetch(pin.status)}" transform="translate(#{n(pin.at)} #{n(y)}) scale(#{n(scale)})" ) +
-            %(stroke="currentColor" stroke-width="0.8" fill="none"/>) +
+          %(stroke="currentColor" stroke-width="0.8" fill="none"/>) +
           %(<text x="#{n(pin.at + (2.6 * scale))}" y="#{n(y + (1.2 * scale))}" font-size="#{n(3.4 * scale)}" fill="currentColor" ) +
-            %(font-weight="700">#{h(pin.text)}</text></g>)
+          %(font-weight="700">#{h(pin.text)}</text></g>)
       end.join
     end
 
@@ -280,9 +280,9 @@ module Formats
     def mark(mark, anchor, aside, lift = 0)
       top = -half_height - (6 * scale)
       line = %(<path d="M#{n(mark.at)} #{n(top + (2 * scale))}V#{n(half_height + 5)}" stroke="currentColor" stroke-width="0.3" ) +
-        %(#{'stroke-dasharray="1.2 0.8"' if mark.status == :asked} fill="none"/>)
+             %(#{'stroke-dasharray="1.2 0.8"' if mark.status == :asked} fill="none"/>)
       words = %(<text x="#{n(mark.at + (aside * scale))}" y="#{n(top + ((1.2 - lift) * scale))}" font-size="#{n(3.4 * scale)}" ) +
-        %(text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
+              %(text-anchor="#{anchor}" fill="currentColor">#{h(mark.text)}</text>)
       %(<g class="mark mark-#{mark.status}">#{line}#{ring(mark, top)}#{words}</g>)
     end
 

@@ -18,7 +18,7 @@ module Formats
       %(<svg class="sizes" width="#{(width * @pixels).round(1)}" height="#{(height * @pixels).round(1)}" viewBox="0 0 #{width} ) +
         %(#{height}" role="img" aria-label="Beads and wires at true scale inside the outline of a bank card">) +
         %(<rect x="1" y="1" width="#{@card.first}" height="#{@card.last}" rx="3.2" fill="none" stroke="currentColor" ) +
-          %(stroke-width="0.4" stroke-dasharray="2 1"/>#{rows}</svg>)
+        %(stroke-width="0.4" stroke-dasharray="2 1"/>#{rows}</svg>)
     end
 
     private

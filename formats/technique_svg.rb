@@ -23,7 +23,7 @@ module Formats
       LINE.('M1 14H31') + TUBE.(14),
       LINE.('M1 13H22C29 13 29 10 33 10A4 4 0 0 1 33 18C29 18 29 15 22 15H5') + TUBE.(14) + RING.(34, 14, 4),
       LINE.('M1 13H22C29 13 29 10 33 10A4 4 0 0 1 33 18C29 18 29 15 22 15H5') + TUBE.(14, 12, 6, 4) + RING.(34, 14,
-      4) + JAW.('M12 6L17 11L22 6M12 22L17 17L22 22')
+        4) + JAW.('M12 6L17 11L22 6M12 22L17 17L22 22')
     ].freeze
     # {technique key => pictures in order}
     DRAWINGS = {
@@ -72,8 +72,8 @@ module Formats
       'round_braid_8' => [RING.(20, 14, 11) + RING.(20, 14, 2.5) + LINE.('M20 3v8M18 3v8M20 25v-8M22 25v-8M9 14h8M31 14h-8') + MOVE.('M25 23c6 -4 6 -14 0 -18'),
                           RING.(20, 14, 11) + RING.(20, 14, 2.5) + LINE.('M20 3v8M22 3v8M20 25v-8M18 25v-8M9 14h8M31 14h-8') + MOVE.('M15 5c-6 4 -6 14 0 18'), RING.(20, 14, 11) + RING.(20, 14, 2.5) + MOVE.('M13 5a11 11 0 0 1 14 0l-1 -3m1 3l-3 0')],
       'continuous_loop' => [LINE.('M2 24H20') + BEAD.(24, 22, 1.8) + BEAD.(28, 19, 1.8) + BEAD.(30, 14, 1.8) + BEAD.(28, 9,
-      1.8) + BEAD.(24, 6, 1.8), LINE.('M2 24H20C36 24 34 4 22 5C14 6 16 20 20 24') + BEAD.(29, 19, 1.8) + BEAD.(30, 13, 1.8) + BEAD.(27, 7,
-      1.8) + BEAD.(21, 6, 1.8),
+        1.8) + BEAD.(24, 6, 1.8), LINE.('M2 24H20C36 24 34 4 22 5C14 6 16 20 20 24') + BEAD.(29, 19, 1.8) + BEAD.(30, 13, 1.8) + BEAD.(27, 7,
+          1.8) + BEAD.(21, 6, 1.8),
                             LINE.('M2 24H38') + RING.(20, 12, 9) + MOVE.('M16 24c2 4 6 4 8 0')]
     }.freeze
     ALIKE = { 'station' => 'flat_crimp', 'double_wrapped_loop' => 'wrapped_loop', 'bead_braid_8' => 'round_braid_8',

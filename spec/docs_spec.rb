@@ -69,7 +69,7 @@ RSpec.describe 'The documents' do
   %w[README.md docs/architecture.md docs/constructions.md docs/fit.md docs/session.md].each do |name|
     it "names in #{name} only files that are there" do
       named = text(name).scan(%r{`((?:application|bench|bin|core|demo|docs|formats|spec|standins|store|web|wording)/[\w./-]*)`}).flatten
-      missing = named.uniq.reject { |path| path.include?('garland') || Dir[File.join(EagerBench::ROOT, "#{path.split(' ').first}*")].any? }
+      missing = named.uniq.reject { |path| path.include?('garland') || Dir[File.join(EagerBench::ROOT, "#{path.split.first}*")].any? }
       expect(missing).to eq([])
     end
 

@@ -71,7 +71,7 @@ module Store
     # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.
     def prepare_file(path)
       FileUtils.mkdir_p(File.dirname(path))
-      raise Unusable.new(:empty, path) if File.exist?(path) && File.zero?(path) && File.exist?("#{path}.began")
+      raise Unusable.new(:empty, path) if File.exist?(path) && File.empty?(path) && File.exist?("#{path}.began")
 
       File.open(path, File::RDWR | File::CREAT, OWNER_ONLY) { |file| file.chmod(OWNER_ONLY) }
     rescue SystemCallError => e

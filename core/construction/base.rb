@@ -7,6 +7,7 @@ module Core
     # A construction answers #fill (nil when its length is fixed) and #work_up(solution, maker).
     class Base
       extend Declared
+
       declares :key
 
       class << self

@@ -53,7 +53,7 @@ module Core
         values = { links: links, each: links / sides }
         [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values),
          step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'],
-         checkpoint: true, values: values)]
+           checkpoint: true, values: values)]
       end
 
       def layout(links)

@@ -16,7 +16,7 @@ module Core
         goes_wrong: [
           'The turns gape | not pushed together while winding | push them together on the mandrel | before it comes off | 2 | 0',
           'It does not come off, or seed beads break | wound too tight | ' \
-            'turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
+          'turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
         ],
         practice: 'Ten turns of scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 5
       technique 'coil_over_coil', name: 'Coil over coil', level: 4, seconds: 240, demonstration_minutes: 5, prerequisites: %w[close_coil],
@@ -87,7 +87,7 @@ module Core
         WorkUp.new(parts: beads.zero? ? [] : [count(seed, beads, :seed)], cuts: [cut(maker)], steps: steps(beads),
           joins: seed ? through(wire, [seed]) : [],
           drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length,
-          working: [term(:coil, fixed_length, count: first_turns)]))
+            working: [term(:coil, fixed_length, count: first_turns)]))
       end
 
       def cut(maker)
@@ -103,14 +103,14 @@ module Core
          (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, 6), Rational(1, 2)].max, after: %w[wind],
            values: { turns: second_turns, mandrel: second_mandrel }) if second_turns.positive?),
          step('trim', 'trimming', 2, after: [second_turns.positive? ? 'wind_again' : 'wind'], checkpoint: true,
-         cautions: %i[cutting sharp_tails])].compact
+           cautions: %i[cutting sharp_tails])].compact
       end
 
       # Seen from the side each turn is a slanting stroke.
       def layout
         number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : [first_turns, wire.thickness, tube]
         step = fixed_length.to_mm / number
-        strokes = (0...number).map { |i| stroke(((i + 0.5) * step), thick.to_mm, wide.to_mm, step) }
+        strokes = (0...number).map { |i| stroke((i + 0.5) * step, thick.to_mm, wide.to_mm, step) }
         return strokes unless seed
 
         strokes + (0...first_turns).map { |i| part_shape(seed, :seed, (i + 0.5) * step).with(along: seed.outer.to_mm,

@@ -101,7 +101,7 @@ module Core
         [(step('covers', 'crimp_cover', ends, optional: true, adds: %i[cover], after: after) if way.cover == :cover),
          (step('glue', 'gluing', ends, waits: GLUE_MINUTES, after: after, cautions: %i[cement]) if way.glued),
          step(buried? ? 'bury_tails' : 'trim_tails', 'trimming', ends, after: way.glued ? ['glue'] : after,
-         cautions: %i[cutting sharp_tails])]
+           cautions: %i[cutting sharp_tails])]
           .compact.map { |one| one.with(text: :"ends_#{one.key}") }
       end
 

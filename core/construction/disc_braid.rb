@@ -20,16 +20,16 @@ module Core
         'Hang the weight on the knot.'],
         goes_wrong: [
           'A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | ' \
-            'before the first move | 3 | 0'
+          'before the first move | 3 | 0'
         ]
       technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8,
         practice: 'twenty moves with scrap cord',
         practice_minutes: 8, points: ['Always the same way round.', 'Lay it down only after a whole move, a strand standing out.'],
         left_hand: 'Go round the other way, from first to last.',
         goes_wrong: ['Turned the wrong way | the braid was put down and picked up turned | undo to where the slope changes | ' \
-          'as soon as the slope changes | 6 | 0',
+                     'as soon as the slope changes | 6 | 0',
                      'A strand is not seated | not pulled into the middle | pull it down before the next move | ' \
-                       'within the next two moves | 1 | 0']
+                     'within the next two moves | 1 | 0']
       technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6,
         prerequisites: %w[round_braid_8],
         easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8,
@@ -176,7 +176,7 @@ module Core
          (step('load', 'loading_strand', beads, after: %w[cut], values: { beads: beads, each: beads / number }, preparable: true) if chart),
          step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values),
          step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead],
-         values: values.merge(beads: beads, bare: bare_end)),
+           values: values.merge(beads: beads, bare: bare_end)),
          step('check_length', 'measuring', 1, after: %w[braid], checkpoint: true, values: { length: solution.length }),
          step('tie_off', 'tying_off_braid', 2, after: %w[check_length]),
          (step('cap', 'binding_capping', 2, after: %w[tie_off], adds: %i[cap], waits: GLUE_MINUTES, cautions: %i[cement]) if cap),

@@ -14,7 +14,7 @@ module Core
 
       technique 'cross_weave', name: 'Cross weave', level: 3, seconds: 75, demonstration_minutes: 6, prerequisites: %w[stringing],
         tools: %w[bead_mat], cautions: %i[needles], practice: 'three units with large beads',
-      practice_takes: ['line 400 mm'], practice_minutes: 8,
+        practice_takes: ['line 400 mm'], practice_minutes: 8,
         points: ['Both ends through the same bead, from opposite sides.', 'Pull both ends alike after each unit.'],
         left_hand: 'The drawing is mirrored: the leading end is the left one.',
         goes_wrong: ['A thread is split | the needle went through the other thread | draw it back before it is tight | at once | 2 | 0',

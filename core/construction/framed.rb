@@ -18,7 +18,7 @@ module Core
         'Mark the mandrel: the second must be like the first.'],
         goes_wrong: [
           'The small loops stand askew | bent over the edge of the jaw | press the frame flat between two blocks | ' \
-            'before it is bound | 2 | 0'
+          'before it is bound | 2 | 0'
         ],
         practice: 'One frame of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6
       technique 'frame_binding', name: 'Binding a frame', level: 4, seconds: 4, demonstration_minutes: 5, prerequisites: %w[wrapped_loop],
@@ -26,7 +26,7 @@ module Core
         points: ['Begin in the middle of the fine wire and bind outward, turn beside turn.', 'Pull each turn tight before the next.'],
         goes_wrong: [
           'The fine wire kinks and snaps | pulled through a bend | ' \
-            'straighten a bend before it closes; start a new wire at the back | before it is pulled tight | 5 | 1 cut',
+          'straighten a bend before it closes; start a new wire at the back | before it is pulled tight | 5 | 1 cut',
           'Turns lie over each other | too much pull to one side | take back two turns | within the next two turns | 2 | 0'
         ],
         practice: 'Ten turns round two scraps', practice_takes: ['line 150 mm'], practice_minutes: 5
@@ -101,7 +101,7 @@ module Core
         [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
          step('form', 'frame_forming', 1, line: wire, after: %w[cut], values: { smalls: smalls, large: large }),
          step('bind', 'frame_binding', wraps, line: binding, after: %w[form], adds: %i[line bound],
-         values: { wraps: wraps, beads: row.size }),
+           values: { wraps: wraps, beads: row.size }),
          step('trim', 'trimming', 2, after: %w[bind], cautions: %i[cutting sharp_tails]),
          step('check', 'measuring', 1, after: %w[trim], checkpoint: true)]
       end

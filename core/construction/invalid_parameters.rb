@@ -9,7 +9,7 @@ module Core
       def initialize(construction, problems)
         @construction = construction
         @problems = problems
-        super("#{construction}: #{problems.map(&:to_s).join('; ')}")
+        super("#{construction}: #{problems.join('; ')}")
       end
     end
   end

@@ -93,7 +93,7 @@ module Core
            after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring],
            values: { units: units, rings: joints }) if joints.positive?),
          step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true,
-         values: { units: units })].compact
+           values: { units: units })].compact
       end
 
       # Rings are opened like rings, all else by its eye.

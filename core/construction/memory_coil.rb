@@ -54,7 +54,7 @@ module Core
       # @return [Array<Integer>] units in each section: even, what is left over in the middle ones, the same from both sides
       def units(repeats)
         each, over = (repeats * symmetric).divmod(sections)
-        from_middle = (0...sections).sort_by { |i| [((sections - 1) / 2.0 - i).abs, i] }
+        from_middle = (0...sections).sort_by { |i| [(((sections - 1) / 2.0) - i).abs, i] }
         from_middle = from_middle.drop(1) if sections.odd? && over.even?
         extra = from_middle.first(over)
         (0...sections).map { |i| each + (extra.include?(i) ? 1 : 0) }

@@ -55,7 +55,7 @@ module Core
           most: Pattern::LARGEST / parts.unit.size)
       end
 
-      def work_up(solution, maker)
+      def work_up(solution, _maker)
         made = solution ? solution.length : fixed_length
         row = parts.expand(solution ? solution.repeats : 0)
         WorkUp.new(parts: tally(row.map { |part| [part, :part] }), cuts: line ? [cut(made)] : [], steps: steps, joins: [],

@@ -82,7 +82,7 @@ module Core
       def lengths(solution)
         Lengths.new(beaded: hanging(solution.length) + ring.along, repeats: solution.repeats, unit: (fill.step / 2),
           working: [term(:ring, ring.along), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns,
-          count: solution.repeats, each: fill.step)])
+            count: solution.repeats, each: fill.step)])
       end
 
       def steps(beads)

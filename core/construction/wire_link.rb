@@ -16,7 +16,7 @@ module Core
                  'Turn the cut side towards the back.'],
         goes_wrong: [
           'The eye leans to one side | not bent to a right angle first | bend it back over the middle of the bead | ' \
-            'before it is closed | 1 | 0',
+          'before it is closed | 1 | 0',
           'The eye gapes | not rolled far enough | close it sideways with flat pliers | before it hangs | 1 | 0'
         ],
         practice: 'Three loops on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5,
@@ -27,13 +27,13 @@ module Core
                  'Wrap down the neck, turn beside turn, and press the end in.'],
         goes_wrong: [
           'The loop was closed before its charm went on | not laid out in order | ' \
-            'cut it off and make a new one, or hang the charm in a ring | before the first wrap | 6 | 1 cut',
+          'cut it off and make a new one, or hang the charm in a ring | before the first wrap | 6 | 1 cut',
           'The wraps lie over each other | the neck was too short | unwind while the wire is soft, and wrap once more | ' \
-            'before the end is cut | 3 | 0',
+          'before the end is cut | 3 | 0',
           'A spike is left that catches | cut too far away | cut again and press it in | before it is worn | 1 | 0'
         ],
         practice: 'Two loops on scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 8,
-      left_hand: 'Wrap the other way round: the drawing mirrored.'
+        left_hand: 'Wrap the other way round: the drawing mirrored.'
       technique 'double_wrapped_loop', name: 'Double-wrapped loop', level: 3, seconds: 120, demonstration_minutes: 4,
         prerequisites: %w[wrapped_loop], easier: 'wrapped_loop', tools: %w[round_pliers flat_pliers cutters],
         cautions: %i[cutting sharp_tails], points: ['Take the wire round the jaw twice: two eyes side by side.'],

@@ -25,7 +25,7 @@ module Core
         policies: ->(v) { v.transform_values(&:to_sym) },
         counts: ->(v) { v },
         experience: ->(v) { v.transform_values { |done| People::Experience.new(times: done['times'],
-        last: done['last'] && Date.iso8601(done['last'])) } }
+          last: done['last'] && Date.iso8601(done['last'])) } }
       }.freeze
       WRITE = {
         text: ->(v) { v },

@@ -6,6 +6,7 @@ module Core
     # change: how much it touches, smaller is less · values: for its wording
     class Cure
       extend Declared
+
       declares :code
 
       attr_reader :change, :values

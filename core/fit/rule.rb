@@ -7,6 +7,7 @@ module Core
       CLEARANCE = Passage::CLEARANCE
 
       extend Declared
+
       declares :key
 
       class << self

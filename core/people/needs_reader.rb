@@ -9,7 +9,7 @@ module Core
       YOUNG = /\b(?:child|minor|kid|junior|toddler|schoolgirl|schoolboy|pupil|under ?1[0-8])\b/i
       AGES = [/\b(?:aged?|is) ?(\d{1,2})\b(?! ?(?:years?|yrs?) of)/i,
               /\b(\d{1,2})[ -]?(?:years?|yrs?)[ -]old\b/i,
-              /\b(\d{1,2}) ?y\/?o\b/i,
+              %r{\b(\d{1,2}) ?y/?o\b}i,
               /\b(?:child|kid|girl|boy|son|daughter|junior)\b\D{0,4}(\d{1,2})\b(?! ?(?:years?|yrs?) of)/i,
               /(?:\A|[,;] *)(\d{1,2}) ?(?:years?|yrs?) *(?:\z|[,;.])/i].freeze
       LEFT = /\bleft[ -]?hand(?:ed|er)?\b|\bleft(?:y|ie)\b|\A *left *\z/i

@@ -17,6 +17,7 @@ module Core
         return :no_size if unfitted.any?
         return :harms if harmed.any?
         return :does_not_go_together if wrong.positive?
+
         likely = chance ? Session::Likelihood.of(chance, target) : :unlikely
         return :too_long if likely == :unlikely
         return :heavy if new_to_most.size > Technique::Readiness::MOST_NEW

@@ -41,7 +41,7 @@ module Core
         number = (@attendees.size / @per_table.to_f).ceil
         room = Array.new(number) { [] }
         left, others = @attendees.partition { |attendee| attendee.left_handed? }
-        front, rest = others.partition { |attendee| (attendee.flags & %i[low_vision minor]).any? }
+        front, rest = others.partition { |attendee| attendee.flags.intersect?(%i[low_vision minor]) }
         left.each { |attendee|
           (room.find { |table|
             table.size < @per_table && table.none? { |other|

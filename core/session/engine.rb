@@ -89,9 +89,7 @@ module Core
         reset
         @people.times { |person| arrive_at(person) }
         loop do
-          while (@now = @moments.min) < FOREVER
-            happens(@moments.index(@now))
-          end
+          happens(@moments.index(@now)) while (@now = @moments.min) < FOREVER
           break unless held_up? || shares_a_tool?
         end
         self
@@ -156,7 +154,7 @@ module Core
         return demonstration_ends if actor == @people
 
         doing = @does[actor]
-        if doing == WORK || doing == OPTIONAL then @left[actor] ? calls_for_help(actor) : ends_step(actor)
+        if [WORK, OPTIONAL].include?(doing) then @left[actor] ? calls_for_help(actor) : ends_step(actor)
         elsif doing == HELPED then goes_on(actor)
         elsif doing == CHECKED then is_checked(actor)
         elsif doing == WATCHING then has_seen(actor)

@@ -139,7 +139,7 @@ module Core
 
       # Minutes of the last, by what they went into.
       def self.why(results)
-        Engine::KINDS.zip(results.last_spent).reject { |kind, _| kind == :done }.to_h { |kind, sum| [kind, sum / results.size] }
+        Engine::KINDS.zip(results.last_spent).to_h.except(:done).transform_values { |sum| sum / results.size }
       end
       private_class_method :in_time, :why
     end

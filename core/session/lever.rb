@@ -11,6 +11,7 @@ module Core
       attr_reader :values, :cost, :preparation, :missed, :people
 
       extend Declared
+
       declares :code
 
       class << self

@@ -77,7 +77,7 @@ module Core
           dries: task.step.waits.to_f, needs_dry: task.step.after & drying,
           help: own ? help(person.attendee, task.technique, times) : 0.0, optional: task.kind == :extra, label: task.step.key,
           demonstration: times.zero? && task.kind != :extra && watches?(person.attendee,
-          task.technique) ? shown.index(task.technique.key) : nil)
+            task.technique) ? shown.index(task.technique.key) : nil)
       end
 
       # @return [Array<String>] keys of the steps after which something dries

@@ -128,7 +128,7 @@ module Core
         @hung_on_finished ||= all_meetings.each_with_object({}) do |(first, second), waiting|
           next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
 
-          (key, opener), (other, _) = second.last.closing_step || second.last.opening_step ? [second, first] : [first, second]
+          (key, opener), (other,) = second.last.closing_step || second.last.opening_step ? [second, first] : [first, second]
           step = opener.opening_step || opener.closing_step or next
           (waiting[[key, step]] ||= []).concat(last_steps(other))
         end

@@ -134,7 +134,7 @@ module Core
       def with_makes(table)
         waiting = design.makes
         until waiting.empty?
-          ready = waiting.find { |component| (component.uses & waiting.map(&:key)).empty? } || refuse_cycle(waiting.first)
+          ready = waiting.find { |component| !component.uses.intersect?(waiting.map(&:key)) } || refuse_cycle(waiting.first)
           waiting -= [ready]
           table = table.with(parts: table.parts.merge(ready.part_key => made_part(ready, table)))
         end

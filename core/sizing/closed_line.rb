@@ -192,6 +192,7 @@ module Core
         if free && length > tangent(near, rest) + tangent(far, rest)
           return touch(near, rest) + touch(far, rest) + ((length - tangent(near, rest) - tangent(far, rest)) / rest)
         end
+
         Math.acos((((near**2) + (far**2) - (length**2)) / (2 * near * far)).clamp(-1.0, 1.0))
       end
 

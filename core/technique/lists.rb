@@ -72,7 +72,7 @@ module Core
         last = steps.last
         [Item.new(kind: :extra,
           step: Construction::StepUse.new(key: 'extra', technique: last.technique, repeats: 1, text: :extra,
-          values: { what: @choices.extra_text }), skill: @table.technique(last.technique), reason: :fast)]
+            values: { what: @choices.extra_text }), skill: @table.technique(last.technique), reason: :fast)]
       end
     end
   end

@@ -45,7 +45,7 @@ module Core
       def initialize(steps, table, minutes = nil, school: :gentle)
         @steps = steps
         @school = school
-        @ends = steps.each_index.select { |i| (steps[i].adds & ENDS).any? }.sum { |i| 1 << i }
+        @ends = steps.each_index.select { |i| steps[i].adds.intersect?(ENDS) }.sum { |i| 1 << i }
         skills = steps.map { |step| table.technique(step.technique) }
         @levels = skills.map(&:level)
         @held = skills.map { |skill| skill.tools.sort }

@@ -58,7 +58,8 @@ module Formats
       def practice(bag)
         return if bag.nil?
 
-        words = bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" }
+        words = bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut|
+ "#{length(cut.length)} of #{cut.line.name}" }
         rich("For practice, out of these: #{safe(words.join(', '))}.", size: 9.5) if words.any?
       end
 

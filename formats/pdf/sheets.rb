@@ -70,7 +70,7 @@ module Formats
           contents = kit.items.map { |item| item.length ? "#{item.count} × #{length(item.length)}" : "#{item.count} #{item.item.mark}" }
           [kit.letter, kit.person.attendee.name, kit.person.attendee.colourway.to_s, contents.join('   '), notes(kit.person.attendee)]
         end
-        table([['Kit', 'For', 'Colourway', 'Holds', 'Notes'], *rows], widths: { 0 => 28, 1 => 90, 2 => 62 })
+        table([%w[Kit For Colourway Holds Notes], *rows], widths: { 0 => 28, 1 => 90, 2 => 62 })
         line("Spares: #{@plan.spares.values.map { |s|
           [s.held(@plan.workshop.supply.spares), s.part.mark]
         }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')},

@@ -25,7 +25,7 @@ RSpec.describe Application::Work::Runner do
     job = runner.submit(task(20, 40), changed: ->(one) { shares << one.percent })
     expect(job.wait(30)).to be(true)
     expect([job.state.found.chance, job.state.running, job.state.error]).to eq([task(20, 40).call(->(_) {}).chance, false, nil])
-    expect(shares).to include(50).and satisfy { |all| all == all.sort }
+    expect(shares).to include(50).and(satisfy { |all| all == all.sort })
     expect(runner.pids).to all(satisfy { |pid| pid != Process.pid && alive?(pid) })
   end
 

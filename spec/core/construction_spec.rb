@@ -51,8 +51,8 @@ RSpec.describe Core::Construction do
 
       it 'draws each counted thing where it lies, within its own length' do
         drawn = work_up.layout.reject { |shape| shape.role == :line }
-        expect(drawn.map { |s| s.item.key }.tally.reject { |k, _| %w[crimp cover].include?(k) })
-          .to eq(counts(work_up).reject { |k, _| %w[crimp cover].include?(k) })
+        expect(drawn.map { |s| s.item.key }.tally.except('crimp', 'cover'))
+          .to eq(counts(work_up).except('crimp', 'cover'))
         expect(drawn).to all(satisfy { |s| s.x.between?(0, work_up.lengths.beaded.to_mm) })
       end
 
@@ -61,7 +61,7 @@ RSpec.describe Core::Construction do
         expect(Core::Measure::Length.sum(lengths.working.map(&:length))).to eq(lengths.beaded) if lengths.working.any?
         placed = construction.on_line(construction.fill && construction.solve(mm(180)))
         expect((Core::Measure::Length.sum(placed.map(&:along)) - lengths.beaded).abs).to be < mm(0.001)
-        expect((lengths.beaded - mm(180)).abs).to be <= lengths.unit / 2 + mm(0.1) if lengths.repeats
+        expect((lengths.beaded - mm(180)).abs).to be <= (lengths.unit / 2) + mm(0.1) if lengths.repeats
       end
 
       it 'names steps that need only its own, and techniques that exist' do
@@ -451,12 +451,12 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     {
-      { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAB] } => /rows\/0\/7 not_in_palette/,
-        { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAA AAA] } => /rows\/1 strands_differ/,
-      { 'palette' => { 'A' => 'ghost' }, 'rows' => [] } => /palette\/A unknown_part/,
+      { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAB] } => %r{rows/0/7 not_in_palette},
+        { 'palette' => { 'A' => 's8' }, 'rows' => %w[AAAAAAAA AAA] } => %r{rows/1 strands_differ},
+      { 'palette' => { 'A' => 'ghost' }, 'rows' => [] } => %r{palette/A unknown_part},
       { 'palette' => {}, 'rows' => [] } => /rows chart_empty/, 'AAAA' => /chart not_a_chart/,
       { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } => /chart chart_strands/,
-      { 'palette' => { 'ab' => 's8' }, 'rows' => %w[A] } => /palette\/ab not_a_letter/
+      { 'palette' => { 'ab' => 's8' }, 'rows' => %w[A] } => %r{palette/ab not_a_letter}
     }.each do |chart, problem|
       it("refuses the chart #{chart}") {
         expect { made(:disc_braid, { cord: 'thin', chart: chart }, seeds, target: 180) }.to raise_error(Core::Construction::InvalidParameters, problem)

@@ -131,7 +131,7 @@ RSpec.describe Core::Live do
 
     it 'offers to show at once what some wait for while others are not there yet, which spares them the wait' do
       shown = plan.people.first.tasks.index { |task| task.demonstration_minutes.positive? && task != plan.people.first.tasks.first }
-      standing = evening('0 start', *(%w[1 2].flat_map { |key| ["12 next #{key}"] * shown }))
+      standing = evening('0 start', *%w[1 2].flat_map { |key| ["12 next #{key}"] * shown })
       lever = described_class::Levers.of(standing, start + 1200).find { |one| one.kind == :show }
       expect([lever.technique, lever.people, lever.minutes]).to eq([plan.people.first.tasks[shown].technique, 2, 16.0])
       before, after = [standing, standing.with(described_class::Levers.event(lever, 'x', start + 1200))].map { |one|

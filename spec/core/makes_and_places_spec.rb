@@ -78,7 +78,7 @@ RSpec.describe 'Pieces made of pieces' do
     'in no words' => [-> { [strung, charm('front@sometimes')] }, %w[components 1 hung_at], :no_such_place],
     'on itself' => [-> { [strung, charm('other@last'), charm('charm@last', 'other')] }, %w[components 1 hung_at], :no_such_place],
     'not to be made apart' => [-> { [component('a', :stretch, apart: true, elastic: 'elastic',
-    pattern: pattern({ fill: ['seed'] })), strung] },
+      pattern: pattern({ fill: ['seed'] })), strung] },
                                %w[components 0 apart], :cannot_be_made_apart],
     'too short' => [-> { [component('a', :linked, apart: true, length: mm(1), unit: pattern('ring')), strung] },
     %w[components 0 length], :length_out_of_reach]

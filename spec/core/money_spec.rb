@@ -7,15 +7,15 @@ RSpec.describe Core::Money do
 
   {
     ['12.50', 'EUR'] => 1250,
-    ['7', 'EUR'] => 700,
+    %w[7 EUR] => 700,
     ['0,5', 'EUR'] => 50,
     ['-3.2', 'EUR'] => -320,
-    ['1250', 'JPY'] => 1250,
+    %w[1250 JPY] => 1250,
     ['12.505', 'EUR'] => nil,
     ['12.5', 'JPY'] => nil,
-    ['free', 'EUR'] => nil,
+    %w[free EUR] => nil,
     ['', 'EUR'] => nil,
-    ['1e9', 'EUR'] => nil
+    %w[1e9 EUR] => nil
   }.each do |(text, currency), minor|
     it("reads #{text.inspect} #{currency} as #{minor.inspect}") { expect(described_class.parse(text, currency)&.minor).to eq(minor) }
   end

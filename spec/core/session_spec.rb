@@ -11,7 +11,7 @@ RSpec.describe Core::Session do
   def model(people, begins: [], **rest)
     made = people.each_with_index.map { |tasks, i| described_class::Model::Person.new(key: (i + 1).to_s, tasks: tasks,
       begins: begins[i] || 0.0) }
-    described_class::Model.new(people: made, **{ tools: {}, demonstrations: [], helpers: 1, minutes: 120 }, **rest)
+    described_class::Model.new(people: made, tools: {}, demonstrations: [], helpers: 1, minutes: 120, **rest)
   end
 
   def run(model, replication = 0, seed: 1)
@@ -287,7 +287,7 @@ RSpec.describe Core::Session do
       expect(found.chance_of_part(1.0)).to eq(found.chance)
       expect(people.map { |person| found.chance_of(person.key) }.min).to be >= found.chance
       expect(found.last.values.sum).to be_within(1e-9).of(1)
-      expect(found.why.values.sum).to be_within(1e-6).of(found.ends.sum / 200 - 10)
+      expect(found.why.values.sum).to be_within(1e-6).of((found.ends.sum / 200) - 10)
     end
 
     {

@@ -78,14 +78,14 @@ RSpec.describe Core::Technique do
     end
 
     {
-      'easier before harder' => [[['a', 'folded_crimp'], ['b', 'stringing']], %w[b a], [:begins, :easier_first]],
-      'what dries is left alone' => [[['a', 'gluing', { waits: 10 }], ['b', 'trimming', { after: %w[a] }], ['c', 'measuring']],
+      'easier before harder' => [[%w[a folded_crimp], %w[b stringing]], %w[b a], %i[begins easier_first]],
+      'what dries is left alone' => [[['a', 'gluing', { waits: 10 }], ['b', 'trimming', { after: %w[a] }], %w[c measuring]],
                                      %w[a c b],
-                                     [:begins, :drying, :as_declared]],
-      'the same tools stay in hand' => [[['a', 'cutting_line'], ['b', 'stringing', { after: %w[a] }], ['c', 'cutting_line']],
+                                     %i[begins drying as_declared]],
+      'the same tools stay in hand' => [[%w[a cutting_line], ['b', 'stringing', { after: %w[a] }], %w[c cutting_line]],
                                         %w[a c b],
-                                        [:begins, :same_tools, :as_declared]],
-      'what is better first' => [[['a', 'measuring', { rather_after: %w[b] }], ['b', 'stringing']], %w[b a], [:begins, :rather_after]]
+                                        %i[begins same_tools as_declared]],
+      'what is better first' => [[['a', 'measuring', { rather_after: %w[b] }], %w[b stringing]], %w[b a], %i[begins rather_after]]
     }.each do |rule, (declared, keys, reasons)|
       it "puts #{rule}, and says so" do
         steps = declared.map { |key, technique, rest| step(key, technique, **(rest || {})) }

@@ -54,7 +54,7 @@ RSpec.describe Formats do
   it 'lets no pattern of a schema be met by one line of several' do
     data = JSON.parse(document)
     {
-      ['class', 'start'] => "18:30",
+      %w[class start] => '18:30',
       ['catalogue', 'parts', 0, 'colour'] => '#8a8f98',
       ['catalogue', 'parts', 0, 'key'] => 'x'
     }.each do |path, good|

@@ -52,14 +52,14 @@ RSpec.describe Formats::PeopleImport do
   end
 
   {
-    "Name\tWrist\nAnn\t0" => [:wrist, :unit_needed],
-    "Name\tWrist\nAnn\t-5 mm" => [:wrist, :not_believable],
-    "Name\tWrist\nAnn\t2 m" => [:wrist, :not_believable],
-    "Name\tWrist\nAnn\t190 in" => [:wrist, :not_believable],
-    "Name\tWrist\nAnn\twide" => [:wrist, :measure_unreadable],
-    "Name\tLevel\nAnn\t9" => [:level, :level_unreadable],
-    "Name\tLevel\n\t2" => [:name, :name_missing],
-    "Name\tLevel\n#{'x' * 81}\t2" => [:name, :too_long]
+    "Name\tWrist\nAnn\t0" => %i[wrist unit_needed],
+    "Name\tWrist\nAnn\t-5 mm" => %i[wrist not_believable],
+    "Name\tWrist\nAnn\t2 m" => %i[wrist not_believable],
+    "Name\tWrist\nAnn\t190 in" => %i[wrist not_believable],
+    "Name\tWrist\nAnn\twide" => %i[wrist measure_unreadable],
+    "Name\tLevel\nAnn\t9" => %i[level level_unreadable],
+    "Name\tLevel\n\t2" => %i[name name_missing],
+    "Name\tLevel\n#{'x' * 81}\t2" => %i[name too_long]
   }.each do |text, (field, code)|
     it "marks #{text.lines.last.inspect[0, 30]} at its #{field}" do
       entry = first(text)

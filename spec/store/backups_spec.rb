@@ -102,6 +102,6 @@ RSpec.describe Store::Backups do
 
   it 'names its options where they are not understood' do
     [%w[backup a b], %w[restore], %w[check], %w[doctor x], %w[backup --fast]].each { |arguments| expect(command(*arguments)).to match([2,
-      /bin\/eager-bench backup/]) }
+      %r{bin/eager-bench backup}]) }
   end
 end

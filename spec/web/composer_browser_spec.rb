@@ -49,7 +49,7 @@ RSpec.describe 'The composer', type: :feature do
     first = row
     find('#compose-patterns .chip', text: '2 × S').click
     expect(page).to have_css('.chip[aria-current]', text: '2 × S')
-    { [:shift, :arrow_left] => '2 × S', '+' => '3 × S', '-' => '2 × S' }.each do |keys, text|
+    { %i[shift arrow_left] => '2 × S', '+' => '3 × S', '-' => '2 × S' }.each do |keys, text|
       page.driver.browser.switch_to.active_element.send_keys(keys)
       expect(page).to have_css('.chip[aria-current]', text: text)
       page.document.synchronize(5, errors: [RSpec::Expectations::ExpectationNotMetError]) { expect(row).not_to eq(first) }
@@ -95,7 +95,7 @@ RSpec.describe 'The composer', type: :feature do
     find_field('Strands alike').send_keys([:control, 'a'], '1', :tab)
     expect(page).to have_css('#compose-mat svg.piece')
     find_field('Ease').send_keys([:control, 'a'], 'wide', :tab)
-    expect(page).to have_text('Give the ease as a number and a unit')
+    expect(page).to have_text('Give an ease from 0 to 300 mm')
     expect(find_field('Ease').value).to eq('wide')
   end
 

@@ -59,7 +59,7 @@ RSpec.describe Web::Routes::Composer, type: :request do
   }.each do |field, (typed, message)|
     it "refuses #{typed.inspect} as #{field}" do
       good = { name: 'Kept', body: 'wrist', ease: '13 mm', wraps: '1', made: '1', tails: 'usual', note: '' }
-      send_form("/drafts/#{id}/settings", **good.merge(field => typed))
+      send_form("/drafts/#{id}/settings", **good, field => typed)
       expect(last_response.status).to eq(422)
       expect(page).to include(message) if message
       expect(studio.drafts.find(id).design).to eq(draft)

@@ -32,7 +32,7 @@ RSpec.describe Web::App, 'fields', type: :request do
       assistants: ['-1', 'two', '99'],
       break_at: ['130', '-5', 'x'],
       late: ['101', '-1'],
-      target: ['0', '101', 'all'],
+      target: %w[0 101 all],
       assistant_hour: ['-3', 'free']
     },
     '/classes/1/people/1/needs' => { age: ['-1', '200', 'nine'], guardian: ['x' * 2000] },

@@ -19,7 +19,7 @@ RSpec.describe Web::Routes::Gauge, type: :request do
   end
 
   it 'draws every line it was asked about' do
-    expect(ask(line: '0.5 mm', passes: '3', line2: '1 mm', passes2: '2').scan(/<circle cx=/).size).to be >= 5
+    expect(ask(line: '0.5 mm', passes: '3', line2: '1 mm', passes2: '2').scan('<circle cx=').size).to be >= 5
   end
 
   it 'takes a part of the stockroom, and what would do instead' do
@@ -49,7 +49,7 @@ RSpec.describe Web::Routes::Gauge, type: :request do
   end
 
   it('reads "0,5 mm" and ".5mm" alike') {
-    expect(%w[0,5\ mm .5mm].map { |line|
+    expect(['0,5 mm', '.5mm'].map { |line|
       ask(line: line)[/Needed.*?<dd>([^<]+)/m, 1]
     }.uniq).to eq(['1 mm'])
   }

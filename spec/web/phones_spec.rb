@@ -43,7 +43,7 @@ RSpec.describe Web::PhoneGate, type: :request do
 
   it 'lets nobody in without the code, and locks for a minute after five wrong ones' do
     wrong = format('%06d', (door.code.to_i + 1) % 1_000_000)
-    expect(ask('GET', '/classes/1/live').body).to include('Code, from the laptop').and satisfy { |body| !body.include?('Ilse') }
+    expect(ask('GET', '/classes/1/live').body).to include('Code, from the laptop').and(satisfy { |body| !body.include?('Ilse') })
     expect(ask('GET', '/classes/1/live', cookie: "#{described_class::COOKIE}=#{'0' * 48}").body).to include('Code, from the laptop')
     said = Array.new(100) { ask('POST', '/join', code: wrong).body[/That is not the code|Too many wrong codes/] }
     expect(said.tally).to eq('That is not the code' => 4, 'Too many wrong codes' => 96)

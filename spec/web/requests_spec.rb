@@ -38,17 +38,17 @@ RSpec.describe Web::App, type: :request do
       project: ['none_such', 'Choose the project']
     }.each do |field, (typed, message)|
       it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
-        send_form('/classes', **good.merge(field => typed))
+        send_form('/classes', **good, field => typed)
         expect([last_response.status, page]).to match([422, a_string_including(message, 'value="Hall"')])
       end
     end
 
     it 'escapes what is typed, in any field' do
-      send_form('/classes', **good.merge(title: '<script>alert(1)</script>', venue: '"><img src=x>'))
+      send_form('/classes', **good, title: '<script>alert(1)</script>', venue: '"><img src=x>')
       follow_redirect!
-      expect(page).to include('&lt;script&gt;alert(1)').and satisfy { |html|
+      expect(page).to include('&lt;script&gt;alert(1)').and(satisfy { |html|
         !html.include?('<img src=x') && !html.include?('<script>alert')
-      }
+      })
     end
   end
 
@@ -73,14 +73,14 @@ RSpec.describe Web::App, type: :request do
       name: [' ', 'Give a name']
     }.each do |field, (typed, message)|
       it "says at #{field} what is wrong with it, and keeps what was typed" do
-        change(**{ name: 'Kept' }.merge(field => typed))
+        change(name: 'Kept', field => typed)
         expect([last_response.status, page]).to match([422, a_string_including(message)])
         expect(page).to include('Kept') unless field == :name
         expect(people.first.name).to eq('Ilse Marrow')
       end
     end
 
-    %w[-5\ mm 2\ m 190\ in].each do |typed|
+    ['-5 mm', '2 m', '190 in'].each do |typed|
       it("does not believe #{typed}") {
         change(measure: typed) && expect(page).to(include('is not a wrist we believe'))
       }
@@ -177,7 +177,7 @@ RSpec.describe Web::App, type: :request do
   it 'gives each person a handout and a label with their own numbers' do
     plan = plan_of(id)
     get "/classes/#{id}/handouts"
-    handouts = page.scan(/<article class="handout[^"]*">.*?<\/article>/m)
+    handouts = page.scan(%r{<article class="handout[^"]*">.*?</article>}m)
     expect(handouts.size).to eq(12)
     plan.people.zip(handouts).each do |person, handout|
       person.tasks.each { |task| expect(handout).to include(Rack::Utils.escape_html(Formats::Wording.step(task.step))) }
@@ -251,7 +251,7 @@ RSpec.describe Web::App, type: :request do
 
   describe 'safety' do
     it 'allows no inline script or style, and has none' do
-      ["/", "/classes/#{id}", "/classes/#{id}/print", '/projects', '/classes/new'].each do |path|
+      ['/', "/classes/#{id}", "/classes/#{id}/print", '/projects', '/classes/new'].each do |path|
         get path
         expect(last_response.headers['content-security-policy']).to include("script-src 'self'", "style-src 'self'")
         expect(page).not_to match(/<script(?![^>]*src=)|\sstyle=|\son\w+=/)

@@ -52,7 +52,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     gap: ['wide', 'length with its unit']
   }.each do |field, (typed, message)|
     it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do
-      expect { send_form('/stockroom/parts', **good.merge(field => typed)) }.not_to(change { parts.size })
+      expect { send_form('/stockroom/parts', **good, field => typed) }.not_to(change { parts.size })
       expect([last_response.status,
               page]).to match([422, a_string_including(message, '#d08a9a').or(a_string_including(message, 'value="9 mm"'))])
     end
@@ -65,7 +65,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     send_form('/stockroom/parts/crimp_2_silver', **crimp)
     expect([last_response.status, page]).to match([422, a_string_including('could not be built with this')])
     before = plan_of(2).people.first.piece.on_line
-    send_form('/stockroom/parts/crimp_2_silver', **crimp.merge(kind: 'crimp', form: 'crimp', along: '3 mm'))
+    send_form('/stockroom/parts/crimp_2_silver', **crimp, kind: 'crimp', form: 'crimp', along: '3 mm')
     expect(plan_of(2).people.first.piece.on_line).not_to eq(before)
   end
 

@@ -13,7 +13,7 @@ module Web
 
       MOST = 1_000_000
       LONGEST_M = 1000
-      LENGTH = "Give the length of each with its unit, up to #{LONGEST_M} m, such as 10 m or 620 mm."
+      LENGTH = "Give the length of each with its unit, up to #{LONGEST_M} m, such as 10 m or 620 mm.".freeze
 
       rule(:reason).validate(known: [:reasons, 'Choose what happened.'])
       rule(:quantity) do

@@ -55,7 +55,9 @@ module Web
          Formats::Wording.say("sized.#{design.body}"),
          ("made #{design.made} alike" if design.made > 1),
          ("worn #{design.wraps} times round" if design.wraps > 1),
-         (colours == 1 ? '1 colourway' : "#{colours} colourways" if colours.positive?),
+         (if colours.positive?
+            colours == 1 ? '1 colourway' : "#{colours} colourways"
+          end),
          "version #{design.version}"].compact.join(' · ')
       end
 

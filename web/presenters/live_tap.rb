@@ -52,7 +52,7 @@ module Web
         sent = text('at')
         return @now unless sent.match?(/\A\d{9,11}\z/)
 
-        (@now - LATEST..@now).cover?(sent.to_i) ? sent.to_i : @now
+        ((@now - LATEST)..@now).cover?(sent.to_i) ? sent.to_i : @now
       end
     end
   end

@@ -132,7 +132,7 @@ module Web
       # No circles, and nothing that needs what stands above it.
       def ladder_trouble
         techniques = @studio.catalogue.table.techniques
-        trouble = Core::Technique::Ladder.new(techniques.merge((key || 'new') => item)).trouble or return {}
+        trouble = Core::Technique::Ladder.new(techniques.merge(key || 'new' => item)).trouble or return {}
 
         { prerequisites: Formats::Wording.say("ladder.#{trouble.code}", names: trouble.techniques.map(&:name).join(', ')) }
       end

@@ -40,7 +40,7 @@ module Web
         app.post('/classes/:id/levers/apply') do
           found = result(id)
           known = found.plan ? Core::Session::Levers.all(found.plan, found.library.calibration).select(&:by_itself?) : []
-          chosen = text(:levers).split(' ').filter_map { |key| known.find { |lever| lever.key == key } }
+          chosen = text(:levers).split.filter_map { |key| known.find { |lever| lever.key == key } }
           next show_class(id, notice: 'That is no longer possible. Look again for what would help.') if chosen.empty?
 
           change(id, 'lever') { |state| state.with(workshop: chosen.reduce(state.workshop) { |workshop, lever| lever.apply(workshop) }) }

@@ -29,7 +29,7 @@ module Core
             steps = work_up.steps.select { |step| USUAL.key?(step.technique) }
             wires.product(steps).select { |wire, step| step.line.nil? || step.line == wire }
               .map { |wire, step| [wire, step.technique, step.wires] }.uniq
-            .map { |wire, technique, wires| judge(wire, technique, key, wires) }
+              .map { |wire, technique, wires| judge(wire, technique, key, wires) }
           end
         end
 

@@ -125,7 +125,7 @@ module Web
 
         # @return [String] what a change costs: money, preparing, and what people then do not do
         def price(trial)
-          [("#{money(trial.cost)}" if trial.cost.positive?),
+          [(money(trial.cost).to_s if trial.cost.positive?),
            ("#{minutes_text(trial.preparation)} of your time before class" if trial.preparation.positive?),
            ("#{minutes_text(trial.missed)} of work that #{count_of(trial.people, 'person does',
              'people do')} not do" if trial.missed.positive?)].compact.then { |all|
@@ -179,7 +179,7 @@ module Web
             waits: WAITS.map { |kind|
               sums.fetch(kind, 0.0)
             }, middle: clock(forecast.finish_at(key, 0.5)), late: clock(forecast.finish_at(key, 0.9)),
-              chance: hundredths(forecast.chance_of(key)))
+            chance: hundredths(forecast.chance_of(key)))
         end
       end
     end

@@ -10,11 +10,11 @@ module Web
 
         ORDER = %i[will_not unknown tight awaited fits].freeze
         FIELDS = {
-          title: ['Title', 'text'],
-          date: ['Date', 'date'],
-          start: ['Start', 'text'],
+          title: %w[Title text],
+          date: %w[Date date],
+          start: %w[Start text],
           minutes: ['Length in minutes', 'text'],
-          venue: ['Venue', 'text'],
+          venue: %w[Venue text],
           tool_sets: ['Sets of tools', 'text']
         }.freeze
 
