@@ -77,7 +77,7 @@ module Application
       before = @studio.lessons_used.all.filter_map { |key, seconds| (skill = library.table.techniques[key]) && [key,
         skill.with(seconds: seconds)] }.to_h
       table = library.table.with(techniques: library.table.techniques.merge(before))
-      @studio.classes.all.filter_map do |stored|
+      @studio.classes.some(@studio.live_events.taught).filter_map do |stored|
         events = @studio.live_events.of(stored.id)
         [library.inputs(stored.state).with(table: table), events] if events.any? { |event| event.kind == :end }
       end

@@ -28,13 +28,30 @@ module Store
       states(live.where { date >= today }.order(:date, :start_minute, :id))
     end
 
-    # @param today [Date] @return [Array<Stored>] before today, the newest first
-    def held(today)
-      states(live.where { date < today }.reverse(:date, :start_minute, :id))
+    # @param today [Date] @param matching [String] in the title or in somebody's name, '' for all
+    # @return [Array<Stored>] before today, the newest first
+    def held(today, limit:, offset: 0, matching: '')
+      states(before_today(today, matching).reverse(:date, :start_minute, :id).limit(limit, offset))
     end
 
-    def removed
-      states(@database[:classes].exclude(deleted_at: nil).reverse(:deleted_at))
+    # @return [Integer] how many were held
+    def held_count(today, matching: '')
+      before_today(today, matching).count
+    end
+
+    # @return [Array<Stored>] the newest removed first
+    def removed(limit:)
+      states(@database[:classes].exclude(deleted_at: nil).reverse(:deleted_at).limit(limit))
+    end
+
+    # @return [Hash{Integer=>Integer}] the revision at which each class is
+    def revisions
+      live.order(:id).select_hash(:id, :revision)
+    end
+
+    # @param ids [Array<Integer>] @return [Array<Stored>] those of them that are there
+    def some(ids)
+      states(live.where(id: ids).order(:id))
     end
 
     # @raise [NotFound] for an unknown or removed class
@@ -85,19 +102,19 @@ module Store
 
     # @return [Integer, nil] the new revision; nil when there is nothing to go back to
     def undo(id)
-      move(id) { |current| revisions(id).where(revision: current[:source]).get(:before) }
+      move(id) { |current| history(id).where(revision: current[:source]).get(:before) }
     end
 
     # @return [Integer, nil] the new revision; nil when nothing was undone
     def redo(id)
-      move(id) { |current| revisions(id).where(before: current[:source], revision: :source).max(:revision) }
+      move(id) { |current| history(id).where(before: current[:source], revision: :source).max(:revision) }
     end
 
     # @return [Hash{Symbol=>Step, nil}] what :undo would take back and :redo bring again
     def reversible(id)
-      source = revisions(id).reverse(:revision).get(:source)
-      edit = revisions(id).first(revision: source)
-      again = revisions(id).where(before: source, revision: :source).reverse(:revision).first
+      source = history(id).reverse(:revision).get(:source)
+      edit = history(id).first(revision: source)
+      again = history(id).where(before: source, revision: :source).reverse(:revision).first
       { undo: (step(id, edit) if edit && edit[:before]), redo: (step(id, again) if again) }
     end
 
@@ -131,11 +148,11 @@ module Store
     # Takes somebody out of every state of the class: this cannot be undone.
     def erase(id, key)
       write do
-        revisions(id).all.each do |row|
+        history(id).all.each do |row|
           document = JSON.parse(row[:document])
           next unless document['attendees'].delete(key)
 
-          revisions(id).where(revision: row[:revision]).update(document: JSON.generate(document))
+          history(id).where(revision: row[:revision]).update(document: JSON.generate(document))
         end
         @database[:packed].where(class_id: id, kit: key).delete
       end
@@ -147,12 +164,24 @@ module Store
       @database[:classes].where(deleted_at: nil)
     end
 
-    def revisions(id)
+    # SQLite's json_each looks for the name among the people of the newest state.
+    def before_today(today, matching)
+      classes = live.where { date < today }
+      return classes if matching.empty?
+
+      words = "%#{matching.gsub(/[%_\\]/) { |sign| "\\#{sign}" }}%"
+      people = @database[:class_revisions].where(class_id: Sequel[:classes][:id], revision: Sequel[:classes][:revision])
+        .where(Sequel.lit("EXISTS (SELECT 1 FROM json_each(document, '$.attendees') " \
+                          "WHERE lower(json_extract(value, '$.name')) LIKE ? ESCAPE '\\')", words.downcase))
+      classes.where(Sequel.like(:title, words, case_insensitive: true) | people.exists)
+    end
+
+    def history(id)
       @database[:class_revisions].where(class_id: id)
     end
 
     def documents(id)
-      revisions(id).order(:revision).select_map(:document).map { |text| JSON.parse(text) }
+      history(id).order(:revision).select_map(:document).map { |text| JSON.parse(text) }
     end
 
     # @param rows [Sequel::Dataset] of classes @return [Array<Stored>] in the same order
@@ -167,7 +196,7 @@ module Store
     end
 
     def at(id, revision)
-      row = revisions(id).first(revision: revision) or raise NotFound.new(:revision, revision)
+      row = history(id).first(revision: revision) or raise NotFound.new(:revision, revision)
       ClassState.from_data(JSON.parse(row[:document]))
     end
 
@@ -179,16 +208,16 @@ module Store
     def move(id)
       write do
         find(id)
-        target = yield revisions(id).reverse(:revision).first
+        target = yield history(id).reverse(:revision).first
         target && put(id, at(id, target), 'undo', source: target)
       end
     end
 
     def put(id, state, action, source: nil)
       state = state.with(workshop: state.workshop.with(key: "class_#{id}"))
-      last = revisions(id).reverse(:revision).first
+      last = history(id).reverse(:revision).first
       revision = (last ? last[:revision] : 0) + 1
-      revisions(id).insert(class_id: id, revision: revision, source: source || revision, before: before(id, source, last), action: action,
+      history(id).insert(class_id: id, revision: revision, source: source || revision, before: before(id, source, last), action: action,
         document: JSON.generate(state.to_data), made_at: Time.now.utc)
       @database[:classes].where(id: id).update(row(state).merge(revision: revision))
       forget_old(id, revision)
@@ -200,12 +229,12 @@ module Store
       oldest = revision - MOST_STATES
       return unless oldest.positive?
 
-      revisions(id).where { before <= oldest }.update(before: nil)
-      revisions(id).where { (Sequel[:revision] <= oldest) & (source <= oldest) }.delete
+      history(id).where { before <= oldest }.update(before: nil)
+      history(id).where { (Sequel[:revision] <= oldest) & (source <= oldest) }.delete
     end
 
     def before(id, source, last)
-      source ? revisions(id).where(revision: source).get(:before) : last && last[:source]
+      source ? history(id).where(revision: source).get(:before) : last && last[:source]
     end
 
     def row(state)

@@ -16,6 +16,11 @@ module Store
       end
     end
 
+    # @return [Array<Integer>] ids of the classes that were taught to their end
+    def taught
+      @database[:live_events].where(kind: 'end').distinct.order(:class_id).select_map(:class_id)
+    end
+
     # What comes twice is kept once. @param event [Core::Live::Event] @raise [NotFound] for a class that is not there
     # @return [Boolean] whether it is kept
     def append(class_id, event)

@@ -10,6 +10,8 @@ module Web
     PERMITTED_HOSTS = %w[127.0.0.1 localhost [::1]].freeze
     POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; " \
              "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+    # Rows of lists that are kept drawn, as long as what they show is as it was.
+    MOST_DRAWN = 600
     STATIC = %w[/css /js /vendor /icon.svg].freeze
 
     set :root, __dir__
@@ -101,6 +103,8 @@ module Web
         set :courses, Application::Courses.new(studio, runner, results, comparisons)
         set :kits, Application::KitStock.new(studio, results)
         set :project_times, Application::ProjectTimes.new(runner)
+        set :drawn, Application::Kept.new(MOST_DRAWN)
+        set :people, Application::People.new(studio)
         set :fragments, Fragments.new
         set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
       end

@@ -25,6 +25,43 @@ RSpec.describe Web::Routes::Register, type: :request do
     expect(studio.database.fetch('PRAGMA integrity_check').single_value).to eq('ok')
   end
 
+  # Sixty people in as many classes before today, and one who came to all of them.
+  it 'shows long lists page by page, and finds held classes by title and by who came' do
+    workshop = studio.classes.find(1).state.workshop
+    (1..60).each do |i|
+      people = ["Person #{i}", 'Odile_Constant'].map { |name| Core::People::Attendee.new(key: '0', name: name, level: 1) }
+      studio.classes.create(studio.classes.find(1).state.with(attendees: people,
+        workshop: workshop.with(title: "Past #{i}", date: Studios::TODAY - i)))
+    end
+    get '/classes/held'
+    expect(page).to include('61 classes, page 1 of 3', 'Past 1<', 'Older').and(satisfy { |html| !html.include?('Newer') })
+    get '/classes/held', page: '3'
+    expect(page.scan(%r{/afterwards">Past \d+}).size).to be_between(10, 11)
+    { 'past 7' => 1, 'person 12' => 1, 'odile_' => 60, '%' => 0, "'; DROP TABLE classes" => 0 }.each do |query, count|
+      get '/classes/held', q: query, page: '9' * 5
+      expect([query, page[/(\d+) class(?:es)?[,<]/, 1].to_i]).to eq([query, count])
+    end
+    get '/people', q: 'odile'
+    expect(page).to include('1 person', 'and 57 more', '/classes/held?q=Odile_Constant')
+    get '/people'
+    expect(page.scan('name="name" value=').size).to eq(2 * Web::Presenters::Paging::PER_PAGE)
+    get '/classes/3/people/known', q: 'person 12'
+    expect(page.scan('name="names[]"').size).to eq(1)
+  end
+
+  it 'knows everybody anew when a class changes, is removed or comes back, reading that class alone' do
+    known = -> { app_settings.people.known.map(&:name) }
+    before = known.call
+    expect(before).to include('Ilse Marrow')
+    loaded = []
+    allow(studio.classes).to receive(:some).and_wrap_original { |own, ids| loaded.concat(ids) && own.call(ids) }
+    studio.classes.edit(3, studio.classes.find(3).revision, 'x') { |state| state.adding([Core::People::Attendee.new(key: '99', name: 'New One', level: 1)]) }
+    expect(known.call - before).to eq(['New One'])
+    studio.classes.remove(3)
+    expect(known.call).to eq(before)
+    expect(loaded.uniq).to eq([3])
+  end
+
   it 'repeats a class a week later with people who know what they practised' do
     before = people(1).first
     send_form('/classes/1/repeat')

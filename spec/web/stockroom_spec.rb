@@ -157,4 +157,16 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       expect([last_response.status, page]).to match([422, a_string_including('Give a number', 'value="slow"')])
     end
   end
+
+  it 'shows the first of very many things, and finds the others by a few letters' do
+    frost = studio.catalogue.table.parts['round_6_frost']
+    studio.catalogue.save(:parts, (1..600).map { |i| frost.with(key: "lot_#{i}", name: "#{frost.name}, lot #{i}.") })
+    get '/stockroom'
+    expect(page).to include('The first 500 of').and(satisfy { |html| !html.include?('data-filter') })
+    expect(page.scan('data-words=').size).to eq(500)
+    get '/stockroom', find: 'frost lot 577.'
+    expect(page).to include('1 thing<', 'lot 577.')
+    get '/stockroom', find: 'no such thing'
+    expect(page).to include('Nothing here answers to that')
+  end
 end

@@ -8,6 +8,7 @@ module Web
       Row = Core::Value.define(:stored, :html, :awaited)
       # Held classes shown at first.
       HELD = 10
+      REMOVED = 5
       # Time spent on plans and rows before the rest is left to the next look.
       SECONDS = 1.0
 
@@ -39,11 +40,16 @@ module Web
 
       # @return [Array<Store::Classes::Stored>] that are over, the newest first
       def held
-        @held ||= @studio.classes.held(@moment.today).first(HELD)
+        @held ||= @studio.classes.held(@moment.today, limit: HELD)
+      end
+
+      # @return [Integer]
+      def held_count
+        @held_count ||= @studio.classes.held_count(@moment.today)
       end
 
       def removed
-        @removed ||= @studio.classes.removed.first(5)
+        @removed ||= @studio.classes.removed(limit: REMOVED)
       end
 
       def any?

@@ -20,10 +20,11 @@ module Web
 
       # @param place [String] the chosen place @param size [String] the measure to draw at, in millimetres
       # @param letter [String] that paints charts
-      # @param library [Application::Library]
-      def initialize(studio, library, draft, unit:, place: '', size: '', form: nil, notice: nil, letter: '')
+      # @param library [Application::Library] @param coming [Array<Store::Classes::Stored>] classes whose people it is drawn for
+      def initialize(studio, library, draft, coming:, unit:, place: '', size: '', form: nil, notice: nil, letter: '')
         @studio = studio
         @library = library
+        @coming = coming
         @notice = notice
         @letter = letter
         @draft = draft
@@ -163,9 +164,10 @@ module Web
 
       # @return [Array<(String, Integer)>] people of the coming classes with the measure this design is sized by
       def people
-        @people ||= @studio.classes.all.flat_map { |klass|
-          klass.state.attendees
-        }.filter_map { |a| a.measures[design.body] && [a.name, a.measures[design.body].to_mm.round] }.uniq.sort
+        @people ||= begin
+          attendees = @coming.flat_map { |klass| klass.state.attendees }
+          attendees.filter_map { |one| one.measures[design.body] && [one.name, one.measures[design.body].to_mm.round] }.uniq.sort
+        end
       end
 
       def drawing

@@ -4,8 +4,9 @@ module Web
   module Presenters
     # The techniques by level, and who of a class stands where.
     class Ladder
-      def initialize(studio, library, chosen)
-        @studio = studio
+      # @param coming [Array<Store::Classes::Stored>] classes it may be shown for @param chosen [String] id of one
+      def initialize(coming, library, chosen)
+        @classes = coming
         @table = library.table
         @chosen = chosen
       end
@@ -22,9 +23,7 @@ module Web
         @table.techniques[key]&.name || key
       end
 
-      def classes
-        @classes ||= @studio.classes.all
-      end
+      attr_reader :classes
 
       # @return [Store::Classes::Stored, nil]
       def chosen

@@ -12,14 +12,18 @@ module Web
       attr_reader :unit
 
       # @param library [Application::Library] @param times [Application::Work::Job, nil] how long the designs take, as far as it is known
-      def initialize(library, times, unit)
+      # @param drawn [Application::Kept] rows, which change with the catalogue only
+      def initialize(library, times, unit, drawn)
+        @drawn = drawn
         @library = library
         @times = times&.state
         @unit = unit
       end
 
       def rows
-        @rows ||= designs.map { |design| row(design) }
+        @rows ||= @library.projects.map do |saved|
+          @drawn.fetch([:project, saved.design.key, unit], [saved.id, @library.catalogue_digest]) { row(saved.design) }
+        end
       end
 
       # How long one design takes. name: of its section · design: its name · running: whether the answer is still to come
@@ -32,10 +36,6 @@ module Web
       end
 
       private
-
-      def designs
-        @library.projects.map(&:design)
-      end
 
       def row(design)
         piece = Core::Sizing::Blueprint.new(design, @library.table).fit_usual

@@ -10,11 +10,15 @@ module Web
       Row = Core::Value.define(:item, :part, :line, :path, :stock_path, :name, :kind, :kind_words, :measures, :material, :shelf, :low,
         :words)
       LONGEST = 60
+      # More are not shown at once.
+      MOST_SHOWN = 500
 
       attr_reader :unit
 
       # @param library [Application::Library] @param stock [Core::Supply::Stock] @param params [Hash] find, kind and low
-      def initialize(library, stock, params, unit)
+      # @param all [Array<Row>, nil] of the same studio and unit, where they are known
+      def initialize(library, stock, params, unit, all = nil)
+        @all = all
         @table = library.table
         @stock = stock
         @params = params
@@ -41,12 +45,29 @@ module Web
 
       # @return [Array<Row>] those that answer to what is asked for
       def rows
-        wanted = find.downcase.split
-        all.select { |row| (kind.empty? || row.kind == kind) && (!low? || row.low) && wanted.all? { |word| row.words.include?(word) } }
+        @rows ||= begin
+          wanted = find.downcase.split
+          all.select { |row| (kind.empty? || row.kind == kind) && (!low? || row.low) && wanted.all? { |word| row.words.include?(word) } }
+        end
       end
 
-      private
+      # @return [Array<Row>] the first of them
+      def shown
+        rows.first(MOST_SHOWN)
+      end
 
+      # @return [Boolean] whether the page holds everything, so that it can be narrowed without asking again
+      def whole?
+        all.size <= MOST_SHOWN
+      end
+
+      def count_words
+        return count_of(rows.size, 'thing') if shown.size == rows.size
+
+        "The first #{MOST_SHOWN} of #{rows.size} things. Write a few letters to find others."
+      end
+
+      # @return [Array<Row>]
       def all
         @all ||= @table.lines.values.sort_by { |line| [line.kind, line.thickness] }.map { |line| line_row(line) } +
                  @table.parts.values.sort_by { |part|
@@ -54,6 +75,8 @@ module Web
                  }.map { |part| part_row(part) } +
                  @table.tools.values.map { |tool| tool_row(tool) }
       end
+
+      private
 
       def part_row(part)
         shelf = @stock.part(part.key)

@@ -10,6 +10,10 @@ module Web
           classes.ask_forecasts(settings.forecasts) unless polled?
           show_sections([fresh_section('classes', classes: classes)], title: 'Classes', kind: 'wide')
         end
+        app.get('/classes/held') do
+          held = Presenters::Held.new(studio, library, settings.results.now.today, text(:q), text(:page))
+          page(:held, title: 'Held classes', held: held)
+        end
         app.get('/keys') { page(:keys, title: 'Keys') }
       end
     end

@@ -20,7 +20,7 @@ module Web
       end
 
       def self.listing(app)
-        app.get('/people') { page(:register, title: 'People', register: Presenters::Register.new(known_people, unit)) }
+        app.get('/people') { page(:register, title: 'People', register: registered(nil)) }
         app.get('/people/export.json') do
           person = known(text(:name))
           content_type :json
@@ -40,7 +40,7 @@ module Web
 
       def self.choosing(app)
         app.get('/classes/:id/people/known') do
-          page(:known, title: 'People of earlier classes', register: Presenters::Register.new(known_people, unit, studio.classes.find(id)))
+          page(:known, title: 'People of earlier classes', register: registered(studio.classes.find(id)))
         end
         app.post('/classes/:id/people/known') do
           names = Array(params['names']).grep(String).first(Core::Workshop::MOST_PEOPLE)
@@ -55,8 +55,12 @@ module Web
       module Knowing
         # @return [Array<Core::People::Register::Known>]
         def known_people
-          Core::People::Register.of(studio.classes.all.map { |one| [one.id, one.state.workshop.title,
-            one.state.workshop.date, one.state.attendees] })
+          settings.people.known
+        end
+
+        # @param klass [Store::Classes::Stored, nil] that they are chosen for
+        def registered(klass)
+          Presenters::Register.new(known_people, unit, text(:q), text(:page), klass)
         end
 
         def known(name)

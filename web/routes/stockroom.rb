@@ -17,8 +17,7 @@ module Web
           tell('The paces are saved. Every class is worked out with them. To undo this, set the old numbers again.')
           redirect to('/techniques'), 303
         end
-        app.get('/stockroom') { page(:stockroom, title: 'Stockroom',
-          list: Presenters::StockList.new(library, studio.ledger.stock, params, unit)) }
+        app.get('/stockroom') { page(:stockroom, title: 'Stockroom', list: stock_list) }
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
         app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'])) }
         app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }
@@ -33,7 +32,14 @@ module Web
       # Showing and saving one of them.
       module Keeping
         def techniques_page(form)
-          page(:techniques, title: 'Techniques', ladder: Presenters::Ladder.new(studio, library, text(:class)), paces: form)
+          page(:techniques, title: 'Techniques', ladder: Presenters::Ladder.new(settings.results.now.coming, library, text(:class)), paces: form)
+        end
+
+        # Its rows are kept until anything of the studio changes.
+        def stock_list
+          fresh = -> { Presenters::StockList.new(library, studio.ledger.stock, params, unit).all }
+          rows = settings.drawn.fetch([:stock, unit], settings.results.now.revision, &fresh)
+          Presenters::StockList.new(library, studio.ledger.stock, params, unit, rows)
         end
 
         def stock_table
