@@ -220,6 +220,7 @@ module Hostile
     'POST /classes/:id/repeat' => %w[once],
     'POST /classes/:id/by-hand' => %w[finished],
     'GET /safe-keeping' => [],
+    'POST /safe-keeping/names' => %w[months],
     'POST /safe-keeping/copies' => %w[once],
     'GET /safe-keeping/copies/:name' => [],
     'GET /jobs/:job' => [],

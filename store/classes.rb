@@ -44,9 +44,9 @@ module Store
       states(@database[:classes].exclude(deleted_at: nil).reverse(:deleted_at).limit(limit))
     end
 
-    # @return [Hash{Integer=>Integer}] the revision at which each class is
+    # @return [Hash{Integer=>Integer}] the revision at which each class is that still knows who came
     def revisions
-      live.order(:id).select_hash(:id, :revision)
+      live.where(names_out: false).order(:id).select_hash(:id, :revision)
     end
 
     # @param ids [Array<Integer>] @return [Array<Stored>] those of them that are there
@@ -158,7 +158,30 @@ module Store
       end
     end
 
+    # Who came to classes before a day is no longer said, in any of their states: this cannot be undone. Sizes and levels stay, since the
+    # pieces were made by them.
+    # @param day [Date] @return [Integer] classes that knew until now
+    def take_names_out(day)
+      write do
+        ids = @database[:classes].where(names_out: false).where { date < day }.select_map(:id)
+        ids.each do |id|
+          history(id).select_map(%i[revision document]).each do |revision, text|
+            history(id).where(revision: revision).update(document: JSON.generate(nameless(JSON.parse(text))))
+          end
+        end
+        @database[:classes].where(id: ids).update(names_out: true)
+        ids.size
+      end
+    end
+
     private
+
+    def nameless(document)
+      people = document['attendees'].to_h do |key, person|
+        [key, person.except('needs', 'notes').merge('name' => "Person #{key}")]
+      end
+      document.merge('attendees' => people)
+    end
 
     def live
       @database[:classes].where(deleted_at: nil)

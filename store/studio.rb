@@ -5,7 +5,9 @@ module Store
   class Studio
     # What holds for the whole studio. unit: :mm or :in, lengths are shown in it · open_rings: :warn or :forbid, what to make of a line in a
     # ring that is not soldered · revision: raised by every change of anything; catalogue_revision, supply_revision: by changes of those
-    Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision)
+    # names_months: after how many held classes lose the names of who came, nil for never
+    Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision,
+      names_months: nil)
 
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
       :worked_out, :live_events, :lessons_used
@@ -26,7 +28,7 @@ module Store
     def settings
       row = @database[:studio].first
       Settings.new(name: row[:name], unit: row[:unit].to_sym, open_rings: row[:open_rings].to_sym, currency: row[:currency],
-        revision: row[:revision],
+        revision: row[:revision], names_months: row[:names_months],
         catalogue_revision: row[:catalogue_revision], supply_revision: row[:supply_revision],
         calibration: Core::Data::Records::CALIBRATION.read(JSON.parse(row[:calibration])))
     end

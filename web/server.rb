@@ -52,7 +52,7 @@ module Web
       studio = open_studio
       @app = App.for_studio(studio, secret: secret, folder: @data, runner: runner, log: true)
       server.run
-      daily_copies
+      look_after(studio)
       @lock.rewind
       @lock.truncate(0)
       @lock.write(address)
@@ -64,11 +64,13 @@ module Web
     end
 
     # A copy a day, looked after each hour; what keeps it from being taken stands on the page of safe keeping.
-    def daily_copies
+    # Names go when their time has come.
+    def look_after(studio)
       backups = Store::Backups.new(File.join(@data, 'studio.sqlite3'))
       Thread.new do
         loop do
           backups.take(:daily) if backups.due?
+          Application::Retention.call(studio, Date.today)
           sleep LOOK_SECONDS
         rescue Store::Unusable => e
           @output.puts e.message

@@ -27,4 +27,29 @@ RSpec.describe Web::Routes::Keeping, type: :request do
     expect(fault.body).to include("Number #{lines.last['id']}")
     expect(File.read(File.join(folder, 'log', 'requests.log'))).not_to include('Ilse')
   end
+
+  it 'takes the names out of held classes after the chosen months, in every state, and keeps sizes and what was learnt' do
+    old, newer = [200, 100].map do |days|
+      state = studio.classes.find(1).state
+      studio.classes.create(state.with(workshop: state.workshop.with(title: 'Long past', date: Studios::TODAY - days)))
+    end
+    studio.classes.edit(old, 1, 'x') { |state| state.without(state.attendees.last.key) }
+    before = studio.classes.find(old).state.attendees
+    send_form('/safe-keeping/names', months: 'six')
+    expect([last_response.status, page]).to match([422, a_string_including('Give whole months', 'value="six"')])
+    send_form('/safe-keeping/names', months: '6')
+    follow_redirect!
+    expect(page).to include('1 held class no longer says who came', 'value="6"')
+    texts = studio.database[:class_revisions].where(class_id: old).select_map(:document).join
+    expect([texts.include?('Ilse'), texts.include?('nickel'), studio.classes.find(newer).state.attendees.first.name]).to eq([false, false, 'Ilse Marrow'])
+    after = studio.classes.find(old).state.attendees
+    expect(after.map { |one| [one.level, one.measures] }).to eq(before.map { |one| [one.level, one.measures] })
+    expect(after.first.name).to eq('Person 1')
+    expect(app_settings.people.known.map(&:name)).not_to include('Person 1')
+    get "/classes/#{old}/afterwards"
+    expect(last_response.status).to eq(200)
+    expect(Application::Retention.call(studio, Studios::TODAY)).to eq(0)
+    send_form('/safe-keeping/names', months: '')
+    expect(studio.settings.names_months).to be_nil
+  end
 end

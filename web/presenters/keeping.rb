@@ -7,10 +7,11 @@ module Web
       Copy = Core::Value.define(:name, :at, :reason, :size)
       Line = Core::Value.define(:status, :words)
 
-      attr_reader :folder
+      attr_reader :folder, :draft
 
-      # @param folder [String] the studio's
-      def initialize(studio, folder)
+      # @param folder [String] the studio's @param draft [Draft, nil] of how long names stay, as it was refused
+      def initialize(studio, folder, draft = nil)
+        @draft = draft
         @studio = studio
         @folder = folder
       end
@@ -26,6 +27,11 @@ module Web
       # @return [Array<Line>] what the studio's doctor finds
       def findings
         Application::Doctor.new(folder).findings.map { |one| Line.new(status: one.status, words: say("doctor.#{one.code}", **one.values)) }
+      end
+
+      # @return [String] months after which held classes lose their names
+      def names_months
+        @studio.settings.names_months.to_s
       end
 
       def kept

@@ -5,7 +5,17 @@ module Web
     # Where the studio's data lies, its copies, what is wrong with it, and what is kept about people.
     module Keeping
       def self.registered(app)
-        app.get('/safe-keeping') { page(:keeping, title: 'Safe keeping', keeping: Presenters::Keeping.new(studio, settings.folder)) }
+        app.get('/safe-keeping') { keeping_page }
+        app.post('/safe-keeping/names') do
+          form = Presenters::RetentionForm.new(params)
+          halt 422, keeping_page(form) unless form.valid?
+
+          studio.update(names_months: form.months)
+          number = Application::Retention.call(studio, settings.results.now.today)
+          tell(number.zero? ? 'Saved.' : "Saved. #{count_of(number, 'held class', 'held classes')} no longer #{number == 1 ? 'says' : 'say'} who came.")
+          redirect to('/safe-keeping'), 303
+        end
+        app.helpers Showing
         app.post('/safe-keeping/copies') do
           copy = once { File.basename(Store::Backups.new(File.join(settings.folder, 'studio.sqlite3')).take(:asked)) }
           tell("Copied: #{copy}. Keep a copy on another disk as well.")
@@ -20,6 +30,14 @@ module Web
 
           attachment copy.name
           send_file copy.path, type: 'application/vnd.sqlite3'
+        end
+      end
+
+      # The page itself.
+      module Showing
+        # @param form [Presenters::RetentionForm, nil] that was refused
+        def keeping_page(form = nil)
+          page(:keeping, title: 'Safe keeping', keeping: Presenters::Keeping.new(studio, settings.folder, form&.draft))
         end
       end
     end
