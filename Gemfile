@@ -1,3 +1,5 @@
+# frozen_string_literal: true
+
 source 'https://rubygems.org'
 
 # From 1.14 on it uses syntax that Ruby 3.1.2 cannot read.

@@ -12,6 +12,8 @@ module Core
         spacer: %i[bead finishing]
       }.freeze
       MOST_LINES = 10
+      # Crimping pliers come in three sizes; each presses crimps up to so many millimetres across (common practice, no source).
+      PLIERS_MM = { small: 1.6, middle: 2.3, large: Float::INFINITY }.freeze
       MOST_UNEQUAL = CirclePacking::MOST_UNEQUAL
 
       # status: :fits, :tight or :will_not · margin: room left, or what is lacking · needed: the hole these lines need
@@ -30,6 +32,11 @@ module Core
           margin: judged.margin,
           packed: CirclePacking.pack(lines.map(&:to_mm)), lines: suited_lines(purpose, lines.size, hole, table),
           parts: suited_parts(purpose, needed, table))
+      end
+
+      # @param part [Catalogue::Part] @return [Symbol, nil] the pliers that press it, nil for what is not pressed
+      def pliers(part)
+        PLIERS_MM.find { |_, widest| part.outer.to_mm <= widest }.first if part.kind == :crimp
       end
 
       # @return [Measure::Length]

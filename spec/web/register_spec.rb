@@ -54,7 +54,7 @@ RSpec.describe Web::Routes::Register, type: :request do
     before = known.call
     expect(before).to include('Ilse Marrow')
     loaded = []
-    allow(studio.classes).to receive(:some).and_wrap_original { |own, ids| loaded.concat(ids) && own.call(ids) }
+    allow(studio.classes).to(receive(:some).and_wrap_original { |own, ids| loaded.concat(ids) && own.call(ids) })
     studio.classes.edit(3, studio.classes.find(3).revision, 'x') { |state| state.adding([Core::People::Attendee.new(key: '99', name: 'New One', level: 1)]) }
     expect(known.call - before).to eq(['New One'])
     studio.classes.remove(3)

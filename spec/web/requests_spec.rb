@@ -154,7 +154,7 @@ RSpec.describe Web::App, type: :request do
   it 'reads easily on every page' do
     places = ['', '/kits', '/evening', '/afterwards', '/run-sheet', '/notes', '/live', '/people/paste', '/projects']
     pages = %w[/ /classes/new /import /projects /techniques?class=1 /techniques/learnt /fit-check /stockroom /stockroom/suppliers
-      /stockroom/prices /stockroom/parts/pearl_7_cream /stockroom/parts/pearl_7_cream/stock /safe-keeping /people]
+      /stockroom/prices /stockroom/parts/pearl_7_cream /stockroom/parts/pearl_7_cream/stock /safe-keeping /people /classes/held]
     hard = [*pages, *places.map { |place| "/classes/1#{place}" }].filter_map do |path|
       get path
       document = Nokogiri::HTML(page).tap { |html| html.css('script, svg, option, .visually-hidden').remove }

@@ -4,6 +4,7 @@ module Web
   module Presenters
     # The fit check: a question, its answer drawn in cross-section, and sizes side by side at true scale.
     class Gauge
+      MOST_SUITED = 8
       SECTIONS = %w[ask answer scale convert].freeze
       # Pixels to the millimetre: what browsers take for granted, and what can be set. In hundredths.
       USUAL_PX = 378
@@ -57,6 +58,22 @@ module Web
 
       def parts
         table.parts.values.select { |part| Core::Fit::Gauge::PART_KINDS.values.flatten.include?(part.kind) }
+      end
+
+      # @return [String] the parts that take these lines, each with what its hole is, and crimps with the pliers that press them
+      def suited_words
+        return 'none' if answer.parts.empty?
+
+        answer.parts.first(MOST_SUITED).map { |part|
+          pliers = Core::Fit::Gauge.pliers(part)
+          details = [Formats::LengthPrint.fine(part.hole, unit), (Formats::Wording.say("pliers.#{pliers}") if pliers)]
+          "#{part.name} (#{details.compact.join(', ')})"
+        }.join(' · ')
+      end
+
+      # @return [Boolean] whether what is asked is to be pressed
+      def pressed?
+        question.purpose == :crimp
       end
 
       def drawing

@@ -12,7 +12,8 @@ module Web
 
           studio.update(names_months: form.months)
           number = Application::Retention.call(studio, settings.results.now.today)
-          tell(number.zero? ? 'Saved.' : "Saved. #{count_of(number, 'held class', 'held classes')} no longer #{number == 1 ? 'says' : 'say'} who came.")
+          classes = "#{count_of(number, 'held class', 'held classes')} no longer #{number == 1 ? 'says' : 'say'} who came."
+          tell(number.zero? ? 'Saved.' : "Saved. #{classes}")
           redirect to('/safe-keeping'), 303
         end
         app.helpers Showing

@@ -32,7 +32,8 @@ module Web
       # Showing and saving one of them.
       module Keeping
         def techniques_page(form)
-          page(:techniques, title: 'Techniques', ladder: Presenters::Ladder.new(settings.results.now.coming, library, text(:class)), paces: form)
+          ladder = Presenters::Ladder.new(settings.results.now.coming, library, text(:class))
+          page(:techniques, title: 'Techniques', ladder: ladder, paces: form)
         end
 
         # Its rows are kept until anything of the studio changes.
