@@ -129,3 +129,19 @@ RSpec.describe Core::Technique::Ladder do
     it("finds #{code.inspect} in #{needs}") { expect(described_class.new(skills(**needs)).trouble&.code).to eq(code) }
   end
 end
+
+RSpec.describe Core::Sizing::Fittings do
+  it 'fits each piece once, for as many plans as are made of the same design, and forgets the oldest' do
+    table = sample_table
+    inputs = Core::Inputs.new(workshop: workshop, design: bracelet, table: table, attendees: [attendee(1, 165), attendee(2, 175), attendee(3, 165)])
+    kept = described_class.new(inputs.design, table)
+    first = inputs.plan(kept)
+    second = inputs.with(attendees: inputs.attendees + [attendee(4, 190)]).plan(kept)
+    expect(first.people.map { |one| one.piece.object_id }.uniq.size).to eq(2)
+    expect(second.people.first(3).zip(first.people).map { |after, before| after.piece.equal?(before.piece) }).to all(be(true))
+    expect(second.needs).to eq(inputs.with(attendees: inputs.attendees + [attendee(4, 190)]).plan.needs)
+    (1..described_class::MOST).each { |i| kept.fit(nil, mm(140 + (i * 0.1)), mm(13), Core::Construction::Maker.new) }
+    expect(inputs.plan(kept).people.first.piece).to eq(first.people.first.piece)
+    expect(inputs.plan(kept).people.first.piece).not_to equal(first.people.first.piece)
+  end
+end

@@ -17,6 +17,8 @@ module Web
 
       rule(:reason).validate(known: [:reasons, 'Choose what happened.'])
       rule(:quantity) do
+        next unless key?
+
         case values[:reason]
         when 'weighed'
           if mass.nil? then key.failure('The weight of one is not known. Enter it with the part, or weigh ten and divide.')
@@ -31,12 +33,12 @@ module Web
         end
       end
       rule(:length) do
-        key.failure(LENGTH) if long && !Core::Measure::Length.parse(value, default_unit: :mm).to_mm.between?(0.001, LONGEST_M * 1000)
+        key.failure(LENGTH) if key? && long && !Core::Measure::Length.parse(value, default_unit: :mm).to_mm.between?(0.001, LONGEST_M * 1000)
       rescue Core::Measure::NotALength
         key.failure(LENGTH)
       end
       rule(:note).validate(at_most: 200)
-      rule(:note) { key.failure('Say why, so that you know later.') if values[:reason] == 'adjusted' && value.empty? }
+      rule(:note) { key.failure('Say why, so that you know later.') if key? && values[:reason] == 'adjusted' && value.empty? }
     end
   end
 end

@@ -15,6 +15,8 @@ module Web
       rule(:price).validate(amount: [0..LARGEST_AMOUNT_MINOR, 'Give the price of a pack, such as 4.50, not below zero.'])
       rule(:article).validate(at_most: 160)
       rule(:amount) do
+        next unless key?
+
         whole = values[:unit] == 'piece'
         good = value.match?(whole ? WHOLE : DECIMAL) && value.tr(',', '.').to_r.between?(Rational(1, 1000), 999_999)
         next if good || units.none? { |unit| unit.to_s == values[:unit] }

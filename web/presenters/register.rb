@@ -67,7 +67,8 @@ module Web
         measures = one.measures.map { |body, measure| "#{body} #{length(measure)}" }
         flags = one.flags.map { |flag| flag == :other_allergy ? "allergic: #{one.needs.other_allergy}" : say("flags.#{flag}") }
         Row.new(name: person.name, level: one.level, measures: measures.join(', '), flags: flags.join(', '),
-          techniques: one.experience.size, visits: person.visits.first(VISITS), more: [person.visits.size - VISITS, 0].max, here: here.include?(one.name.downcase))
+          techniques: one.experience.size, visits: person.visits.first(VISITS), more: [person.visits.size - VISITS, 0].max,
+          here: here.include?(one.name.downcase))
       end
     end
   end
