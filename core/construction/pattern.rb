@@ -2,7 +2,7 @@
 
 module Core
   module Construction
-    # An order of parts along a line, with at most one group that repeats until a length is met.
+    # An order of parts along a line. Groups that fill repeat until a length is met; where there are several, all equally often.
     #
     # As data: [{"part": "round_8", "count": 2}, {"repeat": [...], "times": 3}, {"repeat": [...], "fill": true}]
     class Pattern
@@ -18,7 +18,7 @@ module Core
         freeze
       end
 
-      # @param repeats [Integer] times the filling group stands in it
+      # @param repeats [Integer] times each filling group stands in it
       # @return [Array<Catalogue::Part>] part by part
       def expand(repeats = 0)
         Pattern.flatten(items, repeats)
@@ -34,17 +34,16 @@ module Core
         Pattern.count(items, repeats)
       end
 
-      # @return [Array<Catalogue::Part>] one unit of the filling group, empty when nothing fills
+      # @return [Array<Catalogue::Part>] one of each filling group, empty when nothing fills
       def unit
-        group = fill_group
-        group ? Pattern.flatten(group.items, 0) : []
+        filling.flat_map { |group| Pattern.flatten(group.items, 0) }
       end
 
       def fills?
-        !fill_group.nil?
+        filling.any?
       end
 
-      # @return [Measure::Length] without the filling group
+      # @return [Measure::Length] without the filling groups
       def fixed_length
         Measure::Length.sum(expand(0).map(&:along))
       end
@@ -85,8 +84,8 @@ module Core
 
       private
 
-      def fill_group
-        @items.find { |item| item.is_a?(Group) && item.fill }
+      def filling
+        @items.select { |item| item.is_a?(Group) && item.fill }
       end
     end
   end

@@ -11,8 +11,6 @@ module Core
       # @return [Pattern] of what could be read; check #problems
       def read(data)
         pattern = Pattern.new(items(data, []))
-        fills = fill_places(data)
-        fills.drop(1).each { |place| report([place], :second_fill) }
         report([], :too_many_parts, limit: Pattern::LARGEST) if pattern.size(1) > Pattern::LARGEST
         pattern
       end
@@ -53,10 +51,6 @@ module Core
         return value if value.is_a?(Integer) && range.cover?(value)
 
         report(at, :count_out_of_range, lowest: range.begin, highest: range.end)
-      end
-
-      def fill_places(data)
-        data.is_a?(Array) ? data.each_index.select { |i| data[i].is_a?(Hash) && data[i]['fill'] == true } : []
       end
     end
   end

@@ -48,11 +48,11 @@ module Core
         within(items, path) { |list, at| list.flat_map.with_index { |item, i| i == at && item['repeat'] ? item['repeat'] : [item] } }
       end
 
-      # Makes this item, and no other, repeat until the length is met; a second time takes that back.
+      # Makes this item repeat until the length is met, as often as others that do; a second time takes that back.
       def fill(items, path)
         at = path.first
         items.each_with_index.map do |item, i|
-          if i != at then item['fill'] ? item.except('fill').merge('times' => 1) : item
+          if i != at then item
           elsif item['fill'] then item.except('fill').merge('times' => 1)
           elsif item['repeat'] then item.except('times').merge('fill' => true)
           else { 'repeat' => [item], 'fill' => true }

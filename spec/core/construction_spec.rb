@@ -138,6 +138,19 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       end
     end
 
+    # Two groups, one on each side of a fixed bead: both repeat equally often, and no other number comes nearer.
+    it 'repeats several groups that fill equally often' do
+      groups = [{ 'repeat' => [{ 'part' => 'round_6' }], 'fill' => true }, { 'part' => 'round_8' },
+                { 'repeat' => [{ 'part' => 'disc_2' }, { 'part' => 'seed' }], 'fill' => true }]
+      [150, 163, 180, 201].each do |target|
+        piece = fit(design(strung(pattern: groups, mirror: false, centre: [])), target)
+        row = piece.parts.to_h { |use| [use.part.key, use.count] }
+        expect([row['disc_2'], row['seed'], row['round_8']]).to eq([row['round_6'], row['round_6'], 1])
+        unit = %w[round_6 disc_2 seed].sum { |key| sample_table.parts[key].along.to_mm }
+        expect((piece.inside - mm(target)).to_mm.abs).to be <= (unit / 2) + 0.5
+      end
+    end
+
     it 'makes parallel strands alike' do
       one, three = [front, front(strands: 3)]
       expect(three.parts.map(&:count)).to eq(one.parts.map { |p| p.count * 3 })

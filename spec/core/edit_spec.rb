@@ -39,7 +39,7 @@ RSpec.describe Core::Project::Edit do
     ['group', 'front.pattern.0'] => '[round_82 [round_6 disc_2]*]1 seed',
     ['ungroup', 'front.pattern.1'] => 'round_82 round_6 disc_2 seed',
     ['ungroup', 'front.pattern.0'] => 'round_82 [round_6 disc_2]* seed',
-    ['fill', 'front.pattern.0'] => '[round_82]* [round_6 disc_2]1 seed',
+    ['fill', 'front.pattern.0'] => '[round_82]* [round_6 disc_2]* seed',
     ['fill', 'front.pattern.1'] => 'round_82 [round_6 disc_2]1 seed'
   }.each do |(change, at, argument), expected|
     it "#{change} at #{at} #{argument}" do

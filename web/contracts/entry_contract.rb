@@ -33,7 +33,10 @@ module Web
         end
       end
       rule(:length) do
-        key.failure(LENGTH) if key? && long && !Core::Measure::Length.parse(value, default_unit: :mm).to_mm.between?(0.001, LONGEST_M * 1000)
+        next unless key? && long
+
+        millimetres = Core::Measure::Length.parse(value, default_unit: :mm).to_mm
+        key.failure(LENGTH) unless millimetres.between?(0.001, LONGEST_M * 1000)
       rescue Core::Measure::NotALength
         key.failure(LENGTH)
       end
