@@ -78,12 +78,11 @@ module Web
           [plan.person(key).attendee.name, hundredths(forecast.last.fetch(key))]
         end
 
+        # @param most [Integer, nil] kinds of time that are told, nil for all
         # @return [String] what the last one's minutes go into, most first
-        def why
-          forecast.why.map { |kind, minutes|
-            [say("kinds_of_time.#{kind}"), minutes.round]
-          }.select { |_, minutes| minutes.positive? }.sort_by { |_, minutes| -minutes }
-            .map { |kind, minutes| "#{kind} #{minutes} min" }.join(', ')
+        def why(most = nil)
+          kinds = forecast.why.transform_values(&:round).select { |_, minutes| minutes.positive? }.sort_by { |_, minutes| -minutes }
+          kinds.first(most || kinds.size).map { |kind, minutes| "#{say("kinds_of_time.#{kind}")} #{minutes} min" }.join(', ')
         end
 
         # @return [Array<(String, Integer, Integer)>] scarce tools by load: name, how many, hundredths of the time in use
