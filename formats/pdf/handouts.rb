@@ -2,124 +2,81 @@
 
 module Formats
   module Pdf
-    # A page or two for each attendee: their piece drawn to scale, what is in their bag, their steps with their numbers.
+    # A page or two for each attendee, as Handout describes it.
     class Handouts < Paper
       # Of the page's width, for one picture of a technique.
       PICTURE_SHARE = 0.14
+      STATE_SHARE = 0.45
+      INDENT = 14
+      BAG = 9.5
+      # For who sees little, everything is this much larger.
+      LARGE = 1.8
 
       # @param plan [Core::Plan] @param span [Float] the ruler all drawings share, in millimetres
       # @yieldparam share [Float] how many are done
       def initialize(plan, span:, unit: :mm, size: 'A4', &progress)
         super(title: "#{plan.workshop.title}: handouts", unit: unit, size: size)
-        @plan = plan
-        @span = span
         plan.people.each_with_index do |person, index|
           progress&.call(index.fdiv(plan.people.size))
           pdf.start_new_page if index.positive?
-          handout(person)
+          sheet(Handout.new(plan, person, span: span, unit: unit))
         end
         line('Nobody is in this class yet.') if plan.people.empty?
       end
 
       private
 
-      def handout(person)
-        workshop = @plan.workshop
-        line(person.attendee.name, size: 20, style: :bold)
-        colourway = person.attendee.colourway && ", #{person.attendee.colourway}"
-        line("#{@plan.design.name}#{colourway} · #{workshop.title}, #{workshop.date.strftime('%A %-d %B %Y')}, #{workshop.start}")
-        return line(Wording.unfitted(person.piece, unit: unit)) unless person.fitted?
-
-        pdf.move_down(6)
-        drawing(PieceSvg.new(person.piece.layout, title: person.attendee.name, span_mm: @span, unit: unit).to_s)
-        flat, inside = length(person.piece.on_line), length(person.piece.inside)
-        rich("<b>#{flat}</b> laid flat, <b>#{inside}</b> inside · <b>#{person.bead_count}</b> beads")
-        bag(person)
-        steps(person)
-        weaving(person)
-        try_on(person)
-        care(person)
-        pdf.move_down(6)
-        line('Local rules and licensed practice come first.', size: SMALL)
+      def sheet(handout)
+        @large = handout.large?
+        @scale = @large ? LARGE : 1.0
+        handout.blocks.each { |block| show(block) }
       end
 
-      def bag(person)
-        heading('In your bag')
-        pdf.column_box([0, pdf.cursor], columns: 2, width: pdf.bounds.width, height: [pdf.cursor, bag_height(person)].min) do
-          person.needs.each { |need| tick("<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})", size: 9.5) }
-          person.cuts.each { |cut| tick("<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}", size: 9.5) }
-        end
-        practice(person.practice)
-        rich("Tools: #{safe(person.tools.map { |key, count|
-          "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}"
-        }.join(', '))}", size: 9.5)
-      end
-
-      def practice(bag)
-        return if bag.nil?
-
-        words = bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut|
- "#{length(cut.length)} of #{cut.line.name}" }
-        rich("For practice, out of these: #{safe(words.join(', '))}.", size: 9.5) if words.any?
-      end
-
-      def bag_height(person)
-        (((person.needs.size + person.cuts.size + 1) / 2) * 15) + 4
-      end
-
-      def steps(person)
-        heading('Step by step')
-        person.tasks.each_with_index do |task, index|
-          text = "#{index + 1}. #{safe(Wording.step(task.step, unit: unit))}"
-          text += " (#{safe(Wording.say("list_reasons.#{task.reason}"))})" if task.reason
-          task.step.checkpoint ? tick("<b>#{text}</b>") : rich(text)
-          pdf.indent(14) {
-            rich("<b>Left hand:</b> #{safe(task.left_hand(person.attendee))}", size: SMALL)
-          } unless task.left_hand(person.attendee).empty?
-          (task.technique.cautions + task.step.cautions).uniq.each { |caution|
-            pdf.indent(14) {
-              rich("<b>Caution:</b> #{safe(Wording.say("cautions.#{caution}"))}", size: SMALL)
-            }
-          }
-          technique(person, task)
-          person.faults_at(task).each { |fault| pdf.indent(14) { line(Wording.fault(fault), size: SMALL) } }
-          pdf.move_down(2)
+      def show(block)
+        case block.kind
+        when :title then rich("<b>#{block.text}</b>", size: 20)
+        when :heading then heading(block.text, size: 13 * @scale)
+        when :drawing then pdf.move_down(6) && drawing(block.svg)
+        when :ticks then ticks(block.items)
+        when :steps then block.items.each_with_index { |step, index| step(step, index + 1) }
+        when :figure then figure(block)
+        when :list then block.items.each { |text| indented { rich(text, size: BAG * @scale) } }
+        when :important then rich("<b>#{block.text}</b>", size: USUAL * @scale)
+        when :small then pdf.move_down(4) && rich(block.text, size: SMALL * @scale)
+        else rich(block.text, size: USUAL * @scale)
         end
       end
 
-      def technique(person, task)
-        return unless person.first_of_technique?(task) && TechniqueSvg.drawn?(task.technique.key)
-
-        picture = TechniqueSvg.new(task.technique, mirrored: person.attendee.left_handed?)
-        drawing(picture.to_s, share: picture.number * PICTURE_SHARE)
+      def indented(&inside)
+        pdf.indent(INDENT, &inside)
       end
 
-      def weaving(person)
-        person.thread_ways.each do |threads|
-          heading('The way of the thread')
-          drawing(ThreadSvg.new(threads, title: 'The way of the thread', mirrored: person.attendee.left_handed?).to_s)
-          line('Black numbers for one needle, white numbers and a broken line for the other.', size: SMALL)
+      # In two columns where the usual size allows it.
+      def ticks(texts)
+        columns = @large ? 1 : 2
+        high = ((((texts.size + columns - 1) / columns) * 15) + 4) * @scale
+        pdf.column_box([0, pdf.cursor], columns: columns, width: pdf.bounds.width, height: [pdf.cursor, high].min) do
+          texts.each { |text| tick(text, size: BAG * @scale) }
         end
-        return if person.loading.empty?
-
-        heading('Load the strands in this order')
-        person.loading.each { |strand, runs| line(Wording.loading(strand, runs), size: 9.5) }
       end
 
-      def try_on(person)
-        changes = person.try_on(@plan.table)
-        return if changes.empty?
-
-        heading('Try it on before the last end is closed')
-        rich("Measured inside: ________ Asked for: <b>#{length(person.piece.worn)}</b>. If it should be")
-        changes.each { |change| pdf.indent(14) { line(Wording.try_on(change, unit: unit), size: 9.5) } }
+      def step(step, number)
+        text = "#{number}. #{step.text}#{" (#{step.reason})" if step.reason} #{step.minutes}"
+        step.checkpoint ? tick("<b>#{text}</b>", size: USUAL * @scale) : rich(text, size: USUAL * @scale)
+        step.notes.each { |note| indented { rich(note_text(note), size: SMALL * @scale) } }
+        drawing(step.picture, share: [step.pictures * PICTURE_SHARE * @scale, 1.0].min) if step.picture
+        drawing(step.state, share: STATE_SHARE) if step.state
+        pdf.move_down(2)
       end
 
-      def care(person)
-        rich("<b>#{safe(Wording.say('wear_from', date: (@plan.workshop.date + 1).strftime('%A %-d %B')))}</b>") if person.cures?
-        person.findings.select { |finding|
-          finding.join.nil? && finding.worth_a_look?
-        }.each { |finding| rich("<b>#{safe(Wording.finding(finding, unit: unit))}</b>") }
+      def note_text(note)
+        note.kind == :caution ? "<b>Caution:</b> #{note.text}" : note.text
+      end
+
+      def figure(block)
+        heading(block.text, size: 13 * @scale)
+        drawing(block.svg)
+        rich(block.caption, size: SMALL * @scale)
       end
     end
   end

@@ -17,6 +17,8 @@ module Formats
       SMALL = 8.5
       USUAL = 10
       RULE = 'aaaaaa'
+      # The side of a box to tick, at the usual size of text.
+      BOX = 8
 
       # @param unit [Symbol] of lengths @param size [String] one of SIZES @param margin [Numeric, Array] in points
       def initialize(title:, unit: :mm, size: 'A4', margin: 36)
@@ -66,15 +68,15 @@ module Formats
         text.to_s.gsub('&', '&amp;').gsub('<', '&lt;').gsub('>', '&gt;')
       end
 
-      # A box to tick, with its text beside it.
+      # A box to tick, with its text beside it; both move on together to the next column or page.
       def tick(text, **options)
         pdf.move_down(1.5)
         top = pdf.cursor
         pdf.indent(14) { rich(text, **options) }
-        return if pdf.cursor > top
-
+        top = pdf.bounds.top if pdf.cursor > top
+        side = BOX * (options[:size] || USUAL) / USUAL
         pdf.line_width(0.7)
-        pdf.stroke_rectangle([0, top - 1.5], 8, 8)
+        pdf.stroke_rectangle([pdf.bounds.left, top - 1.5], side, side)
       end
 
       # @param rows [Array<Array<String>>] the first holds the headings @param right [Array<Integer>] columns of figures

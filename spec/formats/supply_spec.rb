@@ -96,6 +96,24 @@ RSpec.describe Formats do
       expect(shares.size).to eq(12)
     end
 
+    # Both are made from one description: every word of the page stands on paper too.
+    it 'says on paper all that the page says' do
+      people = plan.people.first(3).map { |one| one.with(attendee: one.attendee.with(needs: Core::People::Needs.new(left_handed: true))) }
+      people[1] = people[1].with(attendee: people[1].attendee.with(needs: Core::People::Needs.new(low_vision: true)))
+      paper = text_of(Formats::Pdf::Handouts.new(plan.with(people: people), span: 260.0).render).join(' ').gsub(/\s+/, '')
+      people.each do |person|
+        blocks = Formats::Handout.new(plan, person, span: 260.0).blocks
+        said = blocks.flat_map { |block|
+          [block.text, *block.items.flat_map { |item|
+            item.is_a?(String) ? [item] : [item.text, item.reason, item.minutes, *item.notes.map(&:text)]
+          }]
+        }
+        words = said.compact.map { |text| CGI.unescapeHTML(text.gsub(%r{</?b>}, '')).gsub(/\s+/, '') }
+        expect(words.reject { |text| paper.include?(text) }).to eq([])
+        expect(blocks.map(&:kind)).to include(:title, :drawing, :ticks, :steps, :list, :small)
+      end
+    end
+
     Formats::LabelGrid::ALL.each do |grid|
       it "has a label for each kit on #{grid}, and every label on its sheet" do
         pages = text_of(Formats::Pdf::Labels.new(plan, grid: grid, kinds: Core::Supply::Kits.new(plan).letters, skip: 3).render)

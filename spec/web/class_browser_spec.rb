@@ -147,6 +147,23 @@ RSpec.describe 'The class page', type: :feature do
     expect(page).to have_css('.place', count: 12)
   end
 
+  # As the demo's class of twelve opens, its forecast known: no place is longer than three windows, and what stays in view stays low.
+  it 'keeps each place within three windows, and its head low' do
+    open_studio
+    visit '/classes/1'
+    click_on 'Work out the forecast' if page.has_button?('Work out the forecast', wait: 2)
+    expect(page).to have_css('.ribbon-wrap', wait: 90).and have_no_css('.working-on', wait: 90)
+    ['', '/kits', '/evening', '/afterwards'].each do |place|
+      visit "/classes/1#{place}"
+      expect([place, evaluate_script('document.documentElement.scrollHeight / 800')]).to match([place, be <= 3])
+    end
+    { 1280 => 96, 390 => 112 }.each do |width, most|
+      Browser.size(page, width, width == 390 ? 844 : 800)
+      visit '/classes/1'
+      expect([width, evaluate_script("document.querySelector('#strip').getBoundingClientRect().height")]).to match([width, be <= most])
+    end
+  end
+
   it 'goes dark on every page, and light again' do
     open_studio
     visit '/'

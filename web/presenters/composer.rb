@@ -181,7 +181,7 @@ module Web
 
       def finished_words
         called = design.body == :neck && Core::Measure::Necklaces.name(piece.inside)
-        called ? "#{FinishedSize.words(piece, unit)}, #{called} length" : FinishedSize.words(piece, unit)
+        called ? "#{Formats::FinishedSize.words(piece, unit)}, #{called} length" : Formats::FinishedSize.words(piece, unit)
       end
 
       # @return [Symbol] the worst of the finished size and of every join
@@ -404,7 +404,7 @@ module Web
       end
 
       def marks
-        sized? ? FinishedSize.marks(piece, unit) : []
+        sized? ? Formats::FinishedSize.marks(piece, unit) : []
       end
 
       # The middle of what fills.

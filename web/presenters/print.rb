@@ -15,9 +15,14 @@ module Web
         super(@own)
       end
 
-      # @return [Boolean] whether a person's sheet is printed large: all are, or they see little
-      def large?(person)
-        @large || person.attendee.needs.low_vision
+      # @return [Array<Formats::Handout>] a sheet for each
+      def handouts
+        people.map { |person| Formats::Handout.new(plan, person, span: span, unit: unit) }
+      end
+
+      # @return [Boolean] whether a sheet is printed large: all are, or its reader sees little
+      def large?(handout)
+        @large || handout.large?
       end
 
       # @param name [String] @return [Sections::Section]
@@ -44,11 +49,6 @@ module Web
         [size, person.attendee.colourway].compact.join(' · ')
       end
 
-      # @return [Array<String>] what to look out for with one person
-      def care_words(person)
-        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.map { |finding| finding_words(finding) }
-      end
-
       # @return [Array<String>] flags and notes of one person
       def notes_of(attendee)
         needs = attendee.needs
@@ -67,52 +67,9 @@ module Web
         }
       end
 
-      # @return [Array<String>] what of the bag is for practice
-      def practice(person)
-        bag = person.practice or return []
-
-        bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" }
-      end
-
-      # @return [String, nil] how a technique goes, drawn at its first step; mirrored for a left-hander
-      def technique_drawing(person, task)
-        return unless person.first_of_technique?(task) && Formats::TechniqueSvg.drawn?(task.technique.key)
-
-        Formats::TechniqueSvg.new(task.technique, mirrored: person.attendee.left_handed?).to_s
-      end
-
-      # @return [Array<String>] drawings of the way threads take, mirrored for a left-hander
-      def thread_ways(person)
-        person.thread_ways.map do |threads|
-          Formats::ThreadSvg.new(threads, title: 'The way of the thread', mirrored: person.attendee.left_handed?).to_s
-        end
-      end
-
-      # @return [Array<String>] what each strand is loaded with, in the order of moves
-      def loading(person)
-        person.loading.map { |strand, runs| Formats::Wording.loading(strand, runs) }
-      end
-
-      # @return [Array<String>] what to change when it is tried on
-      def try_on(person)
-        person.try_on(plan.table).map { |change| try_on_words(change) }
-      end
-
       # @return [String, nil] from when it may be worn, where something must cure first
       def wear_words(person)
         say('wear_from', date: (workshop.date + 1).strftime('%A %-d %B')) if person.cures?
-      end
-
-      def cautions(task)
-        (task.technique.cautions + task.step.cautions).uniq.map { |caution| say("cautions.#{caution}") }
-      end
-
-      # The piece as it is after a step, where the construction can draw it.
-      # @return [String, nil] SVG
-      def state_after(person, step)
-        shapes = person.piece.after(person.tasks.map(&:step), step)
-        shapes && Formats::PieceSvg.new(shapes, title: "After: #{step_words(step)}", span_mm: span, unit: unit, ruler: false,
-          labels: false).to_s
       end
 
       # @return [Array<Core::Supply::Kits::Kit>]

@@ -28,11 +28,11 @@ module Web
         end
 
         def marks_of(person)
-          FinishedSize.marks(person.piece, unit)
+          Formats::FinishedSize.marks(person.piece, unit)
         end
 
         def finished_words(person)
-          FinishedSize.words(person.piece, unit)
+          Formats::FinishedSize.words(person.piece, unit)
         end
 
         def pins_of(person)

@@ -1,0 +1,162 @@
+# frozen_string_literal: true
+
+module Formats
+  # One attendee's sheet as a list of blocks: the page and the PDF are made from it, so that both say the same. Texts are escaped, with <b>
+  # around what stands out.
+  class Handout
+    # kind: :title, :text, :drawing, :heading, :ticks, :steps, :figure, :list, :important or :small · items: texts, or Steps
+    # svg: a drawing · caption: below it
+    Block = Core::Value.define(:kind, text: '', items: [].freeze, svg: nil, caption: '')
+    # One step. reason: why it differs from the common way, nil where it does not · notes: [Note] · pictures: how many the drawing of its
+    # technique shows side by side · state: drawing of the piece after it, nil where there is none
+    Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, state: nil)
+    # kind: :left_hand, :caution or :fault
+    Note = Core::Value.define(:kind, :text)
+
+    PRACTICE = 'For practice, out of these'
+    THREAD = 'The way of the thread'
+    THREAD_CAPTION = 'Black numbers for one needle, white numbers and a broken line for the other.'
+
+    # @param plan [Core::Plan] @param person [Core::PersonPlan] @param span [Float] the ruler all drawings share, in millimetres
+    def initialize(plan, person, span:, unit: :mm)
+      @plan = plan
+      @person = person
+      @span = span
+      @unit = unit
+    end
+
+    # @return [Boolean] whether it is printed large: for who sees little
+    def large?
+      @person.attendee.needs.low_vision
+    end
+
+    # @return [Array<Block>]
+    def blocks
+      [block(:title, name), block(:text, safe(about)), *(@person.fitted? ? fitted : [unfitted])]
+    end
+
+    private
+
+    def fitted
+      [block(:drawing, svg: drawing(@person.piece.layout, marks: FinishedSize.marks(@person.piece, @unit))), block(:text, sizes),
+       *bag, block(:heading, 'Step by step'), Block.new(kind: :steps, items: @person.tasks.map { |task| step(task) }),
+       *threads, *loading, *try_on, *spared, *care, block(:small, 'Local rules and licensed practice come first.')]
+    end
+
+    def unfitted
+      block(:text, safe(Wording.unfitted(@person.piece, unit: @unit)))
+    end
+
+    def block(kind, text = '', **rest)
+      Block.new(kind: kind, text: text, **rest)
+    end
+
+    def safe(text)
+      text.to_s.gsub('&', '&amp;').gsub('<', '&lt;').gsub('>', '&gt;')
+    end
+
+    def length(value)
+      LengthPrint.call(value, @unit)
+    end
+
+    def minutes(value)
+      value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
+    end
+
+    def name
+      safe(@person.attendee.name)
+    end
+
+    def about
+      workshop = @plan.workshop
+      project = [@plan.design.name, @person.attendee.colourway].compact.join(', ')
+      "#{project} · #{workshop.title}, #{workshop.date.strftime('%A %-d %B %Y')}, #{workshop.start}"
+    end
+
+    def sizes
+      assumed = ' (size assumed: measure first)' if @person.assumed
+      beads = "<b>#{@person.bead_count} #{@person.bead_count == 1 ? 'bead' : 'beads'}</b>"
+      "<b>#{length(@person.piece.on_line)}</b> laid flat, inside <b>#{length(@person.piece.inside)}</b>#{assumed} · #{beads} · " \
+        "about #{@person.working_minutes.round} min of work"
+    end
+
+    def drawing(layout, **options)
+      PieceSvg.new(layout, title: @person.attendee.name, span_mm: @span, unit: @unit, **options).to_s
+    end
+
+    def bag
+      parts = @person.needs.map { |need| "<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})" }
+      cuts = @person.cuts.map { |cut| "<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}" }
+      tools = @person.tools.map { |key, count| "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}" }
+      [block(:heading, 'In your bag'), Block.new(kind: :ticks, items: parts + cuts),
+       *(block(:text, "#{PRACTICE}: #{safe(practice.join(', '))}.") if practice.any?), block(:text, "Tools: #{safe(tools.join(', '))}")]
+    end
+
+    def practice
+      bag = @person.practice or return []
+      bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" }
+    end
+
+    def step(task)
+      picture = picture(task)
+      Step.new(text: safe(Wording.step(task.step, unit: @unit)), checkpoint: task.step.checkpoint, minutes: minutes(task.minutes),
+        reason: task.reason && safe(Wording.say("list_reasons.#{task.reason}")), notes: notes(task), picture: picture&.to_s,
+        pictures: picture&.number || 1, state: state(task.step))
+    end
+
+    def notes(task)
+      left = task.left_hand(@person.attendee)
+      cautions = (task.technique.cautions + task.step.cautions).uniq.map { |caution| Wording.say("cautions.#{caution}") }
+      [*(Note.new(kind: :left_hand, text: "Left hand: #{safe(left)}") unless left.empty?),
+       *cautions.map { |words| Note.new(kind: :caution, text: safe(words)) },
+       *@person.faults_at(task).map { |fault| Note.new(kind: :fault, text: safe(Wording.fault(fault))) }]
+    end
+
+    # How a technique goes, drawn at its first step; mirrored for a left-hander.
+    def picture(task)
+      return unless @person.first_of_technique?(task) && TechniqueSvg.drawn?(task.technique.key)
+
+      TechniqueSvg.new(task.technique, mirrored: @person.attendee.left_handed?)
+    end
+
+    # The piece as it is after a step, where the construction can draw it.
+    def state(step)
+      shapes = @person.piece.after(@person.tasks.map(&:step), step)
+      shapes && PieceSvg.new(shapes, title: "After: #{Wording.step(step, unit: @unit)}", span_mm: @span, unit: @unit, ruler: false,
+        labels: false).to_s
+    end
+
+    def threads
+      mirrored = @person.attendee.left_handed?
+      @person.thread_ways.map do |way|
+        Block.new(kind: :figure, text: THREAD, svg: ThreadSvg.new(way, title: THREAD, mirrored: mirrored).to_s,
+          caption: "#{THREAD_CAPTION}#{' Mirrored for the left hand.' if mirrored}")
+      end
+    end
+
+    def loading
+      strands = @person.loading.map { |strand, runs| safe(Wording.loading(strand, runs)) }
+      strands.empty? ? [] : [block(:heading, 'Load the strands in this order'), Block.new(kind: :list, items: strands)]
+    end
+
+    def try_on
+      changes = @person.try_on(@plan.table).map { |change| safe(Wording.try_on(change, unit: @unit)) }
+      return [] if changes.empty?
+
+      [block(:heading, 'Try it on before the last end is closed'),
+       block(:text, "Measured inside: ________ Asked for: <b>#{length(@person.piece.worn)}</b>. If it should be"),
+       Block.new(kind: :list, items: changes)]
+    end
+
+    def spared
+      done = @person.spared.map { |step, reason| "#{Wording.step(step, unit: @unit)} (#{Wording.say("list_reasons.#{reason}")})" }
+      done.empty? ? [] : [block(:small, "Done for you: #{safe(done.join(' '))}")]
+    end
+
+    def care
+      wear = Wording.say('wear_from', date: (@plan.workshop.date + 1).strftime('%A %-d %B')) if @person.cures?
+      found = @person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }
+      [wear, *found.map { |finding| Wording.finding(finding, unit: @unit) }].compact.map { |words| block(:important, safe(words)) }
+    end
+  end
+end
