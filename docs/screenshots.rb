@@ -26,40 +26,57 @@ VIEWS = {
   'learnt' => ['/techniques/learnt'],
   'live' => ['/classes/1/live', :under_way, [390, 844]]
 }.freeze
-LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
+LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\n" \
+       "Noor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
 
-include Studios
-include Browsing
+# Takes them, one after the other, of one studio.
+class Pictures
+  include Studios
+  include Browsing
 
-session = Capybara::Session.new(:studio, Capybara.app)
-studio = open_studio
-# The pictures show forecasts of all their runs.
-Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
-%w[small_comets aurora].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
-# Taps as if the first class had begun so many minutes ago.
-def teach(studio, minutes)
-  result = results_of(studio).of(1)
-  now = Time.now.to_i
-  events = Core::Live::Pretended.events(result.plan, result.model, now - (minutes * 60))
-  studio.live_events.append_all(1, events.select { |event| event.at <= now })
-end
-
-VIEWS.each do |name, (path, place, size)|
-  teach(studio, 45) if place == :under_way
-  Browser.size(session, *(size || [1280, 800]))
-  session.visit(path)
-  session.has_no_css?('[data-poll]', wait: 60) unless size
-  case place
-  when :list
-    session.execute_script('document.getElementById("list").value = arguments[0]', LIST)
-    session.click_on('Read the list')
-  when :levers
-    session.find('#levers-form button', wait: 60).click
-    session.find('.best', wait: 90)
-    session.execute_script("[...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()")
-  when :under_way then session.has_text?('Everybody finishes in', wait: 20)
-  when String then session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
+  def initialize
+    @session = Capybara::Session.new(:studio, Capybara.app)
+    open_studio
+    # The pictures show forecasts of all their runs.
+    Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
+    %w[small_comets aurora].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
   end
-  session.save_screenshot(File.join(FOLDER, "#{name}.png"))
+
+  def take
+    VIEWS.each do |name, (path, place, size)|
+      teach(45) if place == :under_way
+      Browser.size(@session, *(size || [1280, 800]))
+      @session.visit(path)
+      @session.has_no_css?('[data-poll]', wait: 60) unless size
+      show(place)
+      @session.save_screenshot(File.join(FOLDER, "#{name}.png"))
+    end
+  end
+
+  private
+
+  def show(place)
+    case place
+    when :list
+      @session.execute_script('document.getElementById("list").value = arguments[0]', LIST)
+      @session.click_on('Read the list')
+    when :levers
+      @session.find('#levers-form button', wait: 60).click
+      @session.find('.best', wait: 90)
+      @session.execute_script("[...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()")
+    when :under_way then @session.has_text?('Everybody finishes in', wait: 20)
+    when String then @session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
+    end
+  end
+
+  # Taps as if the first class had begun so many minutes ago.
+  def teach(minutes)
+    result = results_of(studio).of(1)
+    now = Time.now.to_i
+    events = Core::Live::Pretended.events(result.plan, result.model, now - (minutes * 60))
+    studio.live_events.append_all(1, events.select { |event| event.at <= now })
+  end
 end
+
+Pictures.new.take
 puts "#{VIEWS.size} pictures in docs/screenshots"
