@@ -9,6 +9,9 @@ module Formats
     BOX = [214, 40].freeze
     ROW = 54
     TOP = 64
+    # Letters of a name that fit its box, and that still can be read when they are drawn closer.
+    WIDE_LETTERS = 30
+    MOST_LETTERS = 40
 
     # @param ladder [Core::Technique::Ladder] @param people [Hash{Integer=>Array<String>}] names by level, may be empty
     def initialize(ladder, people)
@@ -64,9 +67,16 @@ module Formats
       @rungs.flatten.map do |skill|
         x, y = places[skill.key]
         %(<a href="/stockroom/techniques/#{skill.key}"><rect x="#{x}" y="#{y}" width="#{BOX[0]}" height="#{BOX[1]}" rx="5"/>) +
-          %(<text x="#{x + 10}" y="#{y + 17}" font-size="14" font-weight="700" fill="currentColor">#{h(skill.name)}</text>) +
+          name(skill.name, x + 10, y + 17) +
           %(<text x="#{x + 10}" y="#{y + 33}" font-size="12" fill="currentColor">#{h(facts(skill))}</text></a>)
       end.join
+    end
+
+    # What is too long for its box is drawn closer, and cut where that would not be read.
+    def name(text, x, y)
+      shown = text.length > MOST_LETTERS ? "#{text[0, MOST_LETTERS - 1]}…" : text
+      close = %( textLength="#{BOX[0] - 20}" lengthAdjust="spacingAndGlyphs") if shown.length > WIDE_LETTERS
+      %(<text x="#{x}" y="#{y}" font-size="14" font-weight="700" fill="currentColor"#{close}>#{h(shown)}#{"<title>#{h(text)}</title>" unless shown == text}</text>)
     end
 
     def facts(skill)

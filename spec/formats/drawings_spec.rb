@@ -45,4 +45,15 @@ RSpec.describe 'Drawings of how it goes' do
       end
     end
   end
+
+  it 'keeps the name of a technique within its box, however long it is' do
+    names = { 'Cross weave' => [nil, 'Cross weave'], 'Braid of twelve with beads, by chart' => ['194', 'Braid of twelve with beads, by chart'],
+              'x' * 120 => ['194', "#{'x' * 39}…"] }
+    skills = names.keys.each_with_index.to_h { |name, i|
+      [i.to_s, Core::Technique::Skill.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]
+    }
+    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Technique::Ladder.new(skills), {}).to_s)
+    drawn = REXML::XPath.match(svg, '//a/text[1]').map { |text| [text.attributes['textLength'], text.text] }
+    expect(drawn).to match_array(names.values)
+  end
 end
