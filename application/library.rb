@@ -11,9 +11,20 @@ module Application
       @settings = studio.settings
       @table = studio.catalogue.table
       @market = studio.market.all
+      @hidden = studio.catalogue.hidden
       @projects = Core::Lazy.new { studio.projects.newest }
       @techniques_by_project = Core::Lazy.new { projects.to_h { |saved| [saved.design.key,
         kept.fetch([saved.id, catalogue_digest]) { techniques(saved) }] } }
+    end
+
+    # @param table_name [Symbol] @return [Array] what of a table is offered: not what was hidden
+    def offered(table_name)
+      table.public_send(table_name).values.reject { |item| @hidden.include?([table_name, item.key]) }
+    end
+
+    # @return [Boolean]
+    def hidden?(table_name, key)
+      @hidden.include?([table_name, key])
     end
 
     # @return [Array<Store::Projects::Saved>] the newest version of each

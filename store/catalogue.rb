@@ -34,9 +34,27 @@ module Store
     # Adds or replaces. @param name [Symbol] a key of RECORDS
     def save(name, values)
       rows = values.map { |value| @rows.fetch(name).row(value) }
-      write do
-        rows.each { |row| @database[name].insert_conflict(:replace).insert(row) }
-        @database[:studio].update(catalogue_revision: Sequel[:catalogue_revision] + 1)
+      changing { rows.each { |row| @database[name].insert_conflict(:replace).insert(row) } }
+    end
+
+    # See Application::Removal: what uses it is not asked here. @param name [Symbol] a key of RECORDS
+    def remove(name, key)
+      changing do
+        @database[name].where(key: key).delete
+        @database[:hidden].where(kind: name.to_s, key: key).delete
+      end
+    end
+
+    # @return [Set<Array(Symbol, String)>] table and key of what is not offered any more
+    def hidden
+      @database[:hidden].select_map(%i[kind key]).to_set { |kind, key| [kind.to_sym, key] }
+    end
+
+    # @param away [Boolean] whether it is no longer offered
+    def hide(name, key, away)
+      changing do
+        row = { kind: name.to_s, key: key }
+        away ? @database[:hidden].insert_conflict.insert(row) : @database[:hidden].where(row).delete
       end
     end
 
@@ -60,6 +78,13 @@ module Store
     end
 
     private
+
+    def changing
+      write do
+        yield
+        @database[:studio].update(catalogue_revision: Sequel[:catalogue_revision] + 1)
+      end
+    end
 
     def load(name)
       @database[name].order(:name).all.to_h do |row|

@@ -52,6 +52,15 @@ module Store
       }
     end
 
+    # @param table [Symbol] :parts or :lines
+    def remove_offers(table, key)
+      changing { @database[:offers].where(kind: table.to_s.delete_suffix('s'), item: key).delete }
+    end
+
+    def remove_supplier(key)
+      changing { @database[:suppliers].where(key: key).delete }
+    end
+
     # Takes another currency with the same figures: 4.50 stays 4.50, whole units where the new one has no smaller ones.
     # The amounts that classes hold (venue, hours) are minor units too and are carried over with them.
     # @param currency [String] a key of Core::Money::DIGITS

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'nokogiri'
 require_relative '../web_helper'
 
 RSpec.describe Web::Routes::Stockroom, type: :request do
@@ -168,5 +169,74 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     expect(page).to include('1 thing<', 'lot 577.')
     get '/stockroom', find: 'no such thing'
     expect(page).to include('Nothing here answers to that')
+  end
+
+  describe 'removing' do
+    let(:table) { studio.catalogue.table }
+    let(:fresh) { table.parts['round_6_frost'].with(key: 'fresh', name: '6 mm round, nobody uses it') }
+
+    it 'takes out what nothing uses, with its prices, and it does not come back' do
+      studio.catalogue.save(:parts, [fresh])
+      offer = studio.market.all.offers.find { |one| one.item == 'round_6_frost' }
+      studio.market.save([offer.with(item: 'fresh')])
+      get '/stockroom/parts/fresh'
+      expect(page).to include('Nothing uses it')
+      send_form('/stockroom/parts/fresh/remove')
+      follow_redirect!
+      expect([page.include?('is removed'), studio.catalogue.table.parts.key?('fresh')]).to eq([true, false])
+      expect(studio.market.all.offers.map(&:item)).not_to include('fresh')
+      Demo::Shipping.new(studio).call
+      expect(studio.catalogue.table.parts.key?('fresh')).to be(false)
+    end
+
+    {
+      [:parts, 'round_8_smoke'] => /Comet Tail bracelet/,
+      [:parts, 'crimp_15_silver'] => /entr(?:y|ies) of its stock|bracelet/,
+      [:lines, 'cable_038'] => /Comet Tail bracelet/,
+      [:tools, 'cutters'] => /[A-Z]/,
+      [:techniques, 'flat_crimp'] => /ways of making that come with the program/,
+      [:suppliers, 'stall'] => /packs that it sells/
+    }.each do |(kind, key), user|
+      it "keeps #{key} of the #{kind}, and says what uses it" do
+        Demo::Shipping.new(studio).call
+        expect(Application::Removal.new(studio).uses(kind, key).join(', ')).to match(user)
+        send_form("/stockroom/#{kind}/#{key}/remove")
+        follow_redirect!
+        expect(page).to match(/stays/)
+        kept = kind == :suppliers ? studio.market.all.suppliers : studio.catalogue.table.public_send(kind)
+        expect(kept).to have_key(key)
+      end
+    end
+
+    it 'hides what is in use: what uses it keeps it, nothing new is offered it, and it can be offered again' do
+      id = studio.drafts.begin(studio.projects.find('evening_star').design)
+      palette = -> { get("/drafts/#{id}") && Nokogiri::HTML(page).css('#compose-palette').to_html.include?('8 mm round, smoky grey glass') }
+      expect(palette.call).to be(true)
+      send_form('/stockroom/parts/round_8_smoke/hide', away: '1')
+      expect(palette.call).to be(false)
+      get '/stockroom', find: 'smoky grey'
+      expect(page).not_to include('8 mm round, smoky grey glass')
+      get '/stockroom', find: 'smoky grey', hidden: '1'
+      expect(page).to include('8 mm round, smoky grey glass', ', hidden')
+      expect(plan_of(1).people.first.needs.map { |need| need.part.key }).to include('round_8_smoke')
+      send_form('/stockroom/parts/round_8_smoke/hide', away: '0')
+      expect(palette.call).to be(true)
+    end
+
+    it 'takes out a technique of the studio that nothing builds on' do
+      own = table.techniques['flat_crimp'].with(key: 'own_way', name: 'An own way', easier: nil)
+      studio.catalogue.save(:techniques, [own, own.with(key: 'next_way', name: 'The next way', prerequisites: ['own_way'])])
+      expect(Application::Removal.new(studio).uses(:techniques, 'own_way')).to eq(['The next way'])
+      %w[next_way own_way].each { |key| send_form("/stockroom/techniques/#{key}/remove") }
+      expect(studio.catalogue.table.techniques.keys).not_to include('own_way', 'next_way')
+    end
+
+    it 'takes out a supplier who sells nothing' do
+      studio.market.save_supplier(studio.market.all.suppliers['stall'].with(key: 'idle', name: 'Idle stall'))
+      send_form('/stockroom/suppliers/idle/remove')
+      expect(studio.market.all.suppliers).not_to have_key('idle')
+      send_form('/stockroom/suppliers/nobody/remove')
+      expect(last_response.status).to eq(404)
+    end
   end
 end

@@ -265,7 +265,7 @@ module Web
       end
 
       def beads
-        @library.table.parts.values.select(&:bead?).map { |part| [part.key, part.name] }
+        @library.offered(:parts).select(&:bead?).map { |part| [part.key, part.name] }
       end
 
       # @return [Object] a parameter's data as saved, or its default
@@ -291,7 +291,7 @@ module Web
       end
 
       def palette
-        @library.table.parts.values.group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
+        @library.offered(:parts).group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
       end
 
       def closures

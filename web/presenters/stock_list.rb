@@ -8,7 +8,7 @@ module Web
 
       # One thing. part, line: whether it is one · words: what it is found by · low: whether none is on the shelf
       Row = Core::Value.define(:item, :part, :line, :path, :stock_path, :name, :kind, :kind_words, :measures, :material, :shelf, :low,
-        :words)
+        :words, :hidden)
       LONGEST = 60
       # More are not shown at once.
       MOST_SHOWN = 500
@@ -19,6 +19,7 @@ module Web
       # @param all [Array<Row>, nil] of the same studio and unit, where they are known
       def initialize(library, stock, params, unit, all = nil)
         @all = all
+        @library = library
         @table = library.table
         @stock = stock
         @params = params
@@ -38,6 +39,11 @@ module Web
         @params['low'] == '1'
       end
 
+      # @return [Boolean] whether what is no longer offered is shown too
+      def hidden?
+        @params['hidden'] == '1'
+      end
+
       # @return [Hash{String=>String}] kinds there are, in bagging order
       def kinds
         @kinds ||= all.to_h { |row| [row.kind, row.kind_words] }
@@ -47,7 +53,8 @@ module Web
       def rows
         @rows ||= begin
           wanted = find.downcase.split
-          all.select { |row| (kind.empty? || row.kind == kind) && (!low? || row.low) && wanted.all? { |word| row.words.include?(word) } }
+          found = hidden? ? all : all.reject(&:hidden)
+          found.select { |row| (kind.empty? || row.kind == kind) && (!low? || row.low) && wanted.all? { |word| row.words.include?(word) } }
         end
       end
 
@@ -111,7 +118,7 @@ module Web
       def row(item, path, stock:, part: false, line: false, **about)
         words = [item.name, about[:kind_words], about[:measures], about[:material]].join(' ').downcase
         Row.new(item: item, part: part, line: line, path: path, stock_path: stock ? "#{path}/stock" : nil, name: item.name, words: words,
-**about)
+          hidden: @library.hidden?(path.split('/')[2].to_sym, item.key), **about)
       end
     end
   end

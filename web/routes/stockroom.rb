@@ -26,6 +26,14 @@ module Web
 
           keep(Presenters::StockForm.new(studio, stock_table, params['key'], params))
         end
+        app.post('/stockroom/:table/:key/remove') { removed(stock_table, params['key']) }
+        app.post('/stockroom/:table/:key/hide') do
+          found = item_of(stock_table, params['key'])
+          studio.catalogue.hide(stock_table, params['key'], text(:away) == '1')
+          hidden = "#{found.name} is hidden: what uses it keeps it, and nothing new is offered it."
+          tell(text(:away) == '1' ? hidden : "#{found.name} is offered again.")
+          redirect to("/stockroom/#{stock_table}/#{params['key']}"), 303
+        end
         app.helpers Keeping
       end
 
@@ -48,7 +56,21 @@ module Web
         end
 
         def stock_page(form)
-          page(:stock_item, title: form.key ? 'Change' : 'New', form: form)
+          uses = form.key ? Application::Removal.new(studio).uses(form.table_name, form.key) : []
+          page(:stock_item, title: form.key ? 'Change' : 'New', form: form, uses: uses, hidden: library.hidden?(form.table_name, form.key))
+        end
+
+        # @raise [Store::NotFound]
+        def item_of(table, key)
+          library.table.public_send(table)[key] || raise(Store::NotFound.new(:part, key))
+        end
+
+        def removed(table, key)
+          found = item_of(table, key)
+          gone = Application::Removal.new(studio).call(table, key)
+          tell(gone ? "#{found.name} is removed." : "#{found.name} is in use and stays. Hide it instead.", kind: gone ? :done : :wrong)
+          back = table == :techniques ? '/techniques' : '/stockroom'
+          redirect to(gone ? back : "/stockroom/#{table}/#{key}"), 303
         end
 
         def keep(form)

@@ -56,6 +56,15 @@ module Web
 
       def self.suppliers(app)
         app.get('/stockroom/suppliers') { suppliers_page }
+        app.post('/stockroom/suppliers/:key/remove') do
+          supplier = library.market.suppliers[params['key']] or raise Store::NotFound.new(:supplier, params['key'])
+          removal = Application::Removal.new(studio)
+          uses = removal.uses(:suppliers, supplier.key)
+          gone = removal.call(:suppliers, supplier.key)
+          stays = "#{supplier.name} stays, because of #{uses.join(' and ')}."
+          tell(gone ? "#{supplier.name} is removed." : stays, kind: gone ? :done : :wrong)
+          redirect to('/stockroom/suppliers'), 303
+        end
         app.post('/stockroom/suppliers') do
           key = studio.market.all.suppliers.key?(text(:key)) ? text(:key) : nil
           form = Presenters::SupplierForm.new(studio, key, params)
