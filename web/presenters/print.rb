@@ -49,6 +49,11 @@ module Web
         [size, person.attendee.colourway].compact.join(' · ')
       end
 
+      # @return [Array<String>] what to look out for with one person
+      def care_words(person)
+        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.map { |finding| finding_words(finding) }
+      end
+
       # @return [Array<String>] flags and notes of one person
       def notes_of(attendee)
         needs = attendee.needs
