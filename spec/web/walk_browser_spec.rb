@@ -65,10 +65,13 @@ RSpec.describe 'A walk through every page', type: :feature do
   # A colour that is still changing is no colour.
   still = "\nconst still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets = [still];"
   audit = <<~JS
-    const [rules, done] = arguments;
-    axe.run(document, { resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) })
+    const [options, done] = arguments;
+    axe.run(document, { resultTypes: ['violations'], ...options })
       .then(found => done(found.violations.map(rule => `${rule.id}: ${rule.nodes[0].html.slice(0, 120)} ${rule.nodes[0].failureSummary}`)));
   JS
+  # Colours are the same at every width.
+  but_colours = { rules: { 'color-contrast': { enabled: false } } }
+  colours = { runOnly: ['color-contrast'] }
 
   # @param audited [Array<Integer>] widths at which axe looks too
   # @return [Array<String>] what is wrong with a page at each of these widths
@@ -78,7 +81,7 @@ RSpec.describe 'A walk through every page', type: :feature do
     found = widths.flat_map do |width|
       Browser.size(page, width, 800)
       wide, meet = evaluate_script("(() => { #{measure} })()")
-      violations = audited.include?(width) ? evaluate_async_script(audit, nil) : []
+      violations = audited.include?(width) ? evaluate_async_script(audit, width == audited.first ? {} : but_colours) : []
       too_wide = wide.positive? ? ["#{wide} px wider"] : []
       [*too_wide, *meet.map { |pair| "meet: #{pair}" }, *violations].map { |fault| "at #{width}: #{fault}" }
     end
@@ -86,15 +89,18 @@ RSpec.describe 'A walk through every page', type: :feature do
     # Paper stays white.
     if audited.any? && page.has_no_css?('body.paper', wait: 0)
       execute_script("document.documentElement.dataset.bsTheme = 'dark'")
-      found.concat(evaluate_async_script(audit, %w[color-contrast]).map { |fault| "dark: #{fault}" })
+      found.concat(evaluate_async_script(audit, colours).map { |fault| "dark: #{fault}" })
     end
     found.map { |fault| "#{path} #{fault}" }
   end
 
   it 'finds no fault in the demo' do
     open_studio
-    paths = pages + [1, 3, 4].product(places).map { |id, place| "/classes/#{id}#{place}" }
-    expect(paths.flat_map { |path| faults(path, [390, 820, 1280]) }).to eq([])
+    paths = pages + [1, 4].product(places).map { |id, place| "/classes/#{id}#{place}" }
+    found = paths.flat_map { |path| faults(path, [390, 820, 1280]) }
+    # The class of nobody has the same pages with less on them.
+    found += places.flat_map { |place| faults("/classes/3#{place}", [390, 820, 1280], [390]) }
+    expect(found).to eq([])
   end
 
   it 'finds none with long names, a class of nobody, one that cannot be built and every project' do
@@ -109,9 +115,10 @@ RSpec.describe 'A walk through every page', type: :feature do
     ids = [make.(crowd, saved.first), make.([], saved.first), *saved.map { |project| make.([person], project) }]
     odd = studio.projects.save(saved.first.design.with(key: 'odd', name: 'Odd', components: []))
     ids << make.([person], odd)
-    walk = ids.first(2).push(ids.last).product(places).map { |id, place| "/classes/#{id}#{place}" }
-    found = [*walk, '/', '/projects'].flat_map { |path| faults(path, [390, 1280], [390]) }
-    found += ids[2...-1].flat_map { |id| faults("/classes/#{id}", [390, 1280], []) }
+    crowded = places.map { |place| "/classes/#{ids.first}#{place}" }
+    bare = [ids[1], ids.last].product(places).map { |id, place| "/classes/#{id}#{place}" }
+    found = [*crowded, '/'].flat_map { |path| faults(path, [390, 1280], [390]) }
+    found += [*bare, '/projects', *ids[2...-1].map { |id| "/classes/#{id}" }].flat_map { |path| faults(path, [390, 1280], []) }
     expect(found).to eq([])
   end
 end
