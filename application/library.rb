@@ -11,20 +11,9 @@ module Application
       @settings = studio.settings
       @table = studio.catalogue.table
       @market = studio.market.all
-      @hidden = studio.catalogue.hidden
       @projects = Core::Lazy.new { studio.projects.newest }
       @techniques_by_project = Core::Lazy.new { projects.to_h { |saved| [saved.design.key,
-        kept.fetch([saved.id, catalogue_digest]) { techniques(saved) }] } }
-    end
-
-    # @param table_name [Symbol] @return [Array] what of a table is offered: not what was hidden
-    def offered(table_name)
-      table.public_send(table_name).values.reject { |item| @hidden.include?([table_name, item.key]) }
-    end
-
-    # @return [Boolean]
-    def hidden?(table_name, key)
-      @hidden.include?([table_name, key])
+        kept.fetch([saved.id, catalogue_digest]) { Core::Sizing::Blueprint.techniques(saved.design, table) }] } }
     end
 
     # @return [Array<Store::Projects::Saved>] the newest version of each
@@ -66,17 +55,6 @@ module Application
     # @return [Hash{String=>Array<String>}] project keys to the techniques their steps use
     def techniques_by_project
       @techniques_by_project.value
-    end
-
-    private
-
-    # @param saved [Store::Projects::Saved]
-    # @return [Array<String>] technique keys; none when the catalogue cannot build it
-    def techniques(saved)
-      piece = Core::Sizing::Blueprint.new(saved.design, table).fit_usual
-      piece.is_a?(Core::Sizing::Piece) ? piece.steps.map(&:technique).uniq : []
-    rescue Core::Error
-      []
     end
   end
 end

@@ -3,20 +3,28 @@
 module Application
   # Takes something out of the stockroom where nothing uses it; else says what does.
   class Removal
+    # Something that uses it. code: :named, :shipped, :entries, :ordered or :packs · name: of what uses it · count: how many
+    Use = Core::Value.define(:code, name: '', count: 0)
+
     # @param studio [Store::Studio]
     def initialize(studio)
       @studio = studio
     end
 
     # @param table [Symbol] :parts, :lines, :tools, :techniques or :suppliers
-    # @return [Array<String>] names of what uses it; nothing when it may go
+    # @return [Array<Use>] nothing when it may go
     def uses(table, key)
       case table
       when :tools then named(skills.select { |skill| skill.tools.include?(key) })
-      when :techniques then [*shipped(key), *named(built_on(key)), *designs(key)]
+      when :techniques then shipped(key) || named(built_on(key) + designs_working(key))
       when :suppliers then sold_by(key)
-      else [*designs(key), *closures(key), *kept(table, key)]
+      else [*named(designs(key) + closures(key)), *kept(table, key)]
       end
+    end
+
+    # @return [Array<Core::Project::Design>] of projects and of drafts that name it
+    def designs(key)
+      all_designs.select { |design| named_in?(Core::Data::Records::DESIGN.write(design), key) }
     end
 
     # @return [Boolean] whether it went
@@ -45,35 +53,49 @@ module Application
     end
 
     def named(items)
-      items.map(&:name)
+      items.map(&:name).uniq.map { |name| Use.new(code: :named, name: name) }
+    end
+
+    def counted(code, count)
+      Use.new(code: code, count: count) if count.positive?
     end
 
     # Constructions name techniques that came with the program, whichever of their ways is chosen.
     def shipped(key)
-      @studio.shipped.all.include?(['techniques', key]) ? ['ways of making that come with the program'] : []
+      @studio.shipped.all.include?(['techniques', key]) ? [Use.new(code: :shipped)] : nil
     end
 
-    # Those of projects and of drafts, by their data.
-    def designs(key)
-      all = @studio.projects.in_use.map(&:design) + @studio.drafts.all.map(&:design)
-      all.select { |design| Core::Data::Records::DESIGN.write(design).to_s.include?(%("#{key}")) }.map(&:name).uniq
+    def all_designs
+      @studio.projects.in_use.map(&:design) + @studio.drafts.all.map(&:design)
+    end
+
+    # Whatever names it: a choice, or a step as somebody wrote it.
+    def designs_working(technique)
+      all_designs.select { |design| Core::Sizing::Blueprint.techniques(design, @studio.catalogue.table).include?(technique) }
     end
 
     def closures(key)
-      @studio.catalogue.closures.select { |one| [one.first, one.last].to_s.include?(%("#{key}")) }.map(&:name)
+      @studio.catalogue.closures.select { |one| named_in?([one.first, one.last], key) }
+    end
+
+    # @param data [Hash, Array, Object] as written
+    def named_in?(data, key)
+      case data
+      when Hash then data.any? { |name, value| name == key || named_in?(value, key) }
+      when Array then data.any? { |value| named_in?(value, key) }
+      else data == key
+      end
     end
 
     def kept(table, key)
       kind = table == :parts ? :part : :line
-      entries = @studio.ledger.entries(kind, key).size
-      [("#{entries} #{entries == 1 ? 'entry' : 'entries'} of its stock" if entries.positive?),
-       ('an open order' if @studio.orders.open.any? { |order| order.kind == kind && order.item == key })].compact
+      [counted(:entries, @studio.ledger.entries(kind, key).size),
+       counted(:ordered, @studio.orders.open.count { |order| order.kind == kind && order.item == key })].compact
     end
 
     def sold_by(supplier)
-      offers = @studio.market.all.offers.count { |offer| offer.supplier == supplier }
-      [("#{offers} #{offers == 1 ? 'pack' : 'packs'} that it sells" if offers.positive?),
-       ('an open order' if @studio.orders.open.any? { |order| order.supplier == supplier })].compact
+      [counted(:packs, @studio.market.all.offers.count { |offer| offer.supplier == supplier }),
+       counted(:ordered, @studio.orders.open.count { |order| order.supplier == supplier })].compact
     end
   end
 end

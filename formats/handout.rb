@@ -52,15 +52,11 @@ module Formats
     end
 
     def safe(text)
-      text.to_s.gsub('&', '&amp;').gsub('<', '&lt;').gsub('>', '&gt;')
+      Markup.safe(text)
     end
 
     def length(value)
       LengthPrint.call(value, @unit)
-    end
-
-    def minutes(value)
-      value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
     end
 
     def name
@@ -87,9 +83,9 @@ module Formats
     def bag
       parts = @person.needs.map { |need| "<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})" }
       cuts = @person.cuts.map { |cut| "<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}" }
-      tools = @person.tools.map { |key, count| "#{"#{count} " if count > 1}#{@plan.table.tool(key).name.downcase}" }
       [block(:heading, 'In your bag'), Block.new(kind: :ticks, items: parts + cuts),
-       *(block(:text, "#{PRACTICE}: #{safe(practice.join(', '))}.") if practice.any?), block(:text, "Tools: #{safe(tools.join(', '))}")]
+       *(block(:text, "#{PRACTICE}: #{safe(practice.join(', '))}.") if practice.any?),
+       block(:text, "Tools: #{safe(Wording.tools(@person.tools, @plan.table))}")]
     end
 
     def practice
@@ -99,7 +95,7 @@ module Formats
 
     def step(task)
       picture = picture(task)
-      Step.new(text: safe(Wording.step(task.step, unit: @unit)), checkpoint: task.step.checkpoint, minutes: minutes(task.minutes),
+      Step.new(text: safe(Wording.step(task.step, unit: @unit)), checkpoint: task.step.checkpoint, minutes: Wording.minutes(task.minutes),
         reason: task.reason && safe(Wording.say("list_reasons.#{task.reason}")), notes: notes(task), picture: picture&.to_s,
         pictures: picture&.number || 1, state: state(task.step))
     end
@@ -155,8 +151,7 @@ module Formats
 
     def care
       wear = Wording.say('wear_from', date: (@plan.workshop.date + 1).strftime('%A %-d %B')) if @person.cures?
-      found = @person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }
-      [wear, *found.map { |finding| Wording.finding(finding, unit: @unit) }].compact.map { |words| block(:important, safe(words)) }
+      [wear, *Wording.care(@person, unit: @unit)].compact.map { |words| block(:important, safe(words)) }
     end
   end
 end

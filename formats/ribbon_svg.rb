@@ -94,7 +94,9 @@ module Formats
 
     def end_line
       at = x(@available)
-      %(<g class="end"><path d="M#{at} 0V#{height - 14}" stroke="currentColor" stroke-width="2.5"/><text x="#{at - 5}" y="#{height - 18}" font-size="12" font-weight="700" text-anchor="end" fill="currentColor">#{h("ends #{@start + @available}")}</text></g>)
+      %(<g class="end"><path d="M#{at} 0V#{height - 14}" stroke="currentColor" stroke-width="2.5"/>) +
+        %(<text x="#{at - 5}" y="#{height - 18}" font-size="12" font-weight="700" text-anchor="end" ) +
+        %(fill="currentColor">#{h("ends #{@start + @available}")}</text></g>)
     end
 
     def short(name)

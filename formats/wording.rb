@@ -69,6 +69,26 @@ module Formats
       say("terms.#{term.code}", unit: unit, **term.values)
     end
 
+    # @param value [Numeric] minutes @return [String] in seconds where they are less than one
+    def minutes(value)
+      value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
+    end
+
+    # @param tools [Hash{String=>Integer}] how many of each one person holds @param table [Core::Catalogue::Table]
+    def tools(tools, table)
+      tools.map { |key, count| "#{"#{count} " if count > 1}#{table.tool(key).name.downcase}" }.join(', ')
+    end
+
+    # @param person [Core::PersonPlan] @return [Array<String>] what to look out for with them, beside the joins of their piece
+    def care(person, unit: :mm)
+      person.findings.select { |found| found.join.nil? && found.worth_a_look? }.map { |found| finding(found, unit: unit) }
+    end
+
+    # @param use [Application::Removal::Use] @return [String]
+    def use(use)
+      say("uses.#{use.code}", name: use.name, count: use.count)
+    end
+
     # @param piece [Core::Sizing::OutOfReach]
     def unfitted(piece, unit: :mm)
       [piece.causes.map { |c| cause(c, unit: unit) }, piece.cures.map { |c| cause(c, unit: unit) }.join(' ')].flatten.join(' ')

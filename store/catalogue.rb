@@ -22,7 +22,7 @@ module Store
       revision = @database[:studio].get(:catalogue_revision)
       return @table if @table_revision == revision
 
-      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] })
+      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] }, hidden: hidden)
       @table_revision = revision
       @table
     end
@@ -43,11 +43,6 @@ module Store
         @database[name].where(key: key).delete
         @database[:hidden].where(kind: name.to_s, key: key).delete
       end
-    end
-
-    # @return [Set<Array(Symbol, String)>] table and key of what is not offered any more
-    def hidden
-      @database[:hidden].select_map(%i[kind key]).to_set { |kind, key| [kind.to_sym, key] }
     end
 
     # @param away [Boolean] whether it is no longer offered
@@ -78,6 +73,11 @@ module Store
     end
 
     private
+
+    # @return [Array<Array(Symbol, String)>] table and key of what is not offered any more
+    def hidden
+      @database[:hidden].select_map(%i[kind key]).map { |kind, key| [kind.to_sym, key] }.freeze
+    end
 
     def changing
       write do

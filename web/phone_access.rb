@@ -46,7 +46,7 @@ module Web
     def open(class_id, app)
       host = @network.call or raise NoNetwork
       close
-      server = Puma::Server.new(PhoneGate.new(app, self), nil, min_threads: 0, max_threads: THREADS)
+      server = Puma::Server.new(RequestLimits.new(PhoneGate.new(app, self)), nil, min_threads: 0, max_threads: THREADS)
       port = listen(server)
       server.run
       @lock.synchronize do

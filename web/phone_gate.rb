@@ -40,12 +40,10 @@ module Web
       code = request.params['code'].to_s
       return ask_for_code(env, @access.door ? nil : :closed) if code.empty?
 
-      device = @access.enter(code.delete('^0-9'))
+      device = @access.enter(code.scrub.delete('^0-9'))
       return ask_for_code(env, device) if device.is_a?(Symbol)
 
       to_live(@access.door, 'set-cookie' => "#{COOKIE}=#{device}; path=/; httponly; samesite=strict")
-    rescue Rack::QueryParser::InvalidParameterError, Rack::QueryParser::ParameterTypeError, ArgumentError, EOFError
-      ask_for_code(env, :wrong)
     end
 
     def allowed?(request, class_id)

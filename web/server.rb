@@ -72,8 +72,9 @@ module Web
           backups.take(:daily) if backups.due?
           Application::Retention.call(studio, Date.today)
           sleep LOOK_SECONDS
-        rescue Store::Unusable => e
-          @output.puts e.message
+        rescue StandardError => e
+          # The next look may go well; none must end them all.
+          @output.puts e.is_a?(Store::Unusable) ? e.message : "Looking after the studio failed: #{e.class}"
           sleep LOOK_SECONDS
         end
       end

@@ -3,8 +3,8 @@
 module Core
   module Catalogue
     # What a studio works with: frozen tables of parts, lines, tools and techniques by key.
-    # swaps: a colourway's substitutions {part key => part key}, followed once.
-    Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze) do
+    # swaps: a colourway's substitutions {part key => part key}, followed once · hidden: [(table, key)] of what is offered for nothing new
+    Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze) do
       def part(key)
         parts.fetch(swaps.fetch(key, key)) { raise UnknownKey.new(:part, key, parts.keys) }
       end
@@ -19,6 +19,16 @@ module Core
 
       def technique(key)
         techniques.fetch(key) { raise UnknownKey.new(:technique, key, techniques.keys) }
+      end
+
+      # @param name [Symbol] of one of the tables @return [Array] what of it is offered
+      def offered(name)
+        public_send(name).values.reject { |item| hidden?(name, item.key) }
+      end
+
+      # @return [Boolean]
+      def hidden?(name, key)
+        hidden.include?([name, key])
       end
 
       # @return [Table] the same tables read through a colourway

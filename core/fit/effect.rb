@@ -33,8 +33,8 @@ module Core
         new(cure: cure, beads_before: person.bead_count, beads_after: after.bead_count, inside_before: person.piece.inside,
           inside_after: after.piece.inside,
           bill_before: bill.(person), bill_after: bill.(after),
-          left: wrong.(after) & wrong.(person), fresh: after.findings.select(&:wrong?).map(&:key) -
-                 person.findings.select(&:wrong?).map(&:key))
+          left: wrong.(after) & wrong.(person),
+          fresh: after.findings.select(&:wrong?).map(&:key) - person.findings.select(&:wrong?).map(&:key))
       rescue Error
         nil
       end

@@ -25,6 +25,14 @@ module Core
         @filling = filling.partition { |m| !m.construction.stretches? }.flatten(1)
       end
 
+      # @return [Array<String>] keys of the techniques that a design's steps use; none where the catalogue cannot build it
+      def self.techniques(design, table)
+        piece = new(design, table).fit_usual
+        piece.is_a?(Piece) ? piece.steps.map(&:technique).uniq : []
+      rescue Error
+        []
+      end
+
       # What the thickness of the parts takes depends on what is made, and the other way round: both are found in turns.
       # @param measure [Measure::Length] of the body @param ease [Measure::Length] added to it
       # @param maker [Construction::Maker]

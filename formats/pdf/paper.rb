@@ -65,7 +65,7 @@ module Formats
       end
 
       def safe(text)
-        text.to_s.gsub('&', '&amp;').gsub('<', '&lt;').gsub('>', '&gt;')
+        Markup.safe(text)
       end
 
       # A box to tick, with its text beside it; both move on together to the next column or page.

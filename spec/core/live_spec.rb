@@ -150,6 +150,12 @@ RSpec.describe Core::Live do
       expect(needs.({ '1' => 0.6, '2' => 0.5 })).to eq([])
     end
 
+    it 'tells of two taps that moved somebody on within three seconds, for two minutes' do
+      told = ->(after, *lines) { described_class::DoubleTap.of(evening('0 start', *lines), start + (after * 60)).map { |one| [one.person, one.tap] } }
+      expect(told.(3, '1 next 1', '2 next 1', '2.05 next 1', '2.03 next 2')).to eq([%w[1 e3]])
+      expect(told.(5, '2 next 1', '2.05 next 1')).to eq([])
+    end
+
     it 'tells until when a piece must be left alone' do
       drying = plan.people.first.tasks.first.then { |task| task.with(step: task.step.with(waits: 30)) }
       people = plan.people.map { |person| person.with(tasks: [drying, *person.tasks.drop(1)]) }

@@ -232,9 +232,13 @@ RSpec.describe Core::Technique do
         }
       }
     }
-    counted = database.fetch('SELECT a.tool AS tool, MAX(held) AS most FROM (SELECT x.tool, x."from" AS at, SUM(y.held) AS held FROM (SELECT DISTINCT tool, "from" FROM uses) x JOIN uses y ON y.tool = x.tool AND y."from" <= x."from" AND y."to" > x."from" GROUP BY x.tool, x."from") a GROUP BY a.tool').to_hash(
-      :tool, :most
-    )
+    counted = database.fetch(<<~SQL).to_hash(:tool, :most)
+      SELECT a.tool AS tool, MAX(held) AS most FROM (
+        SELECT x.tool, x."from" AS at, SUM(y.held) AS held FROM (SELECT DISTINCT tool, "from" FROM uses) x
+        JOIN uses y ON y.tool = x.tool AND y."from" <= x."from" AND y."to" > x."from"
+        GROUP BY x.tool, x."from") a
+      GROUP BY a.tool
+    SQL
     expect(Core::Session::Overlap.most(plan.timetable.rows)).to eq(counted)
     expect(plan.tools.map(&:at_once)).to match_array(counted.values)
   end

@@ -199,7 +199,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     }.each do |(kind, key), user|
       it "keeps #{key} of the #{kind}, and says what uses it" do
         Demo::Shipping.new(studio).call
-        expect(Application::Removal.new(studio).uses(kind, key).join(', ')).to match(user)
+        expect(Application::Removal.new(studio).uses(kind, key).map { |use| Formats::Wording.use(use) }.join(', ')).to match(user)
         send_form("/stockroom/#{kind}/#{key}/remove")
         follow_redirect!
         expect(page).to match(/stays/)
@@ -214,6 +214,13 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       expect(palette.call).to be(true)
       send_form('/stockroom/parts/round_8_smoke/hide', away: '1')
       expect(palette.call).to be(false)
+      options = -> { get("/drafts/#{id}") && Nokogiri::HTML(page).css('#compose-settings option') }
+      %i[lines parts].each do |kind|
+        names = studio.catalogue.table.public_send(kind).transform_values(&:name)
+        chosen, other = [true, false].map { |on| names.key(options.call.find { |one| names.value?(one.text) && one.key?('selected') == on }.text) }
+        [chosen, other].each { |key| send_form("/stockroom/#{kind}/#{key}/hide", away: '1') }
+        expect(options.call.map(&:text)).to include(names[chosen]).and(satisfy { |shown| !shown.include?(names[other]) })
+      end
       get '/stockroom', find: 'smoky grey'
       expect(page).not_to include('8 mm round, smoky grey glass')
       get '/stockroom', find: 'smoky grey', hidden: '1'
@@ -226,9 +233,13 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     it 'takes out a technique of the studio that nothing builds on' do
       own = table.techniques['flat_crimp'].with(key: 'own_way', name: 'An own way', easier: nil)
       studio.catalogue.save(:techniques, [own, own.with(key: 'next_way', name: 'The next way', prerequisites: ['own_way'])])
-      expect(Application::Removal.new(studio).uses(:techniques, 'own_way')).to eq(['The next way'])
+      expect(Application::Removal.new(studio).uses(:techniques, 'own_way').map(&:name)).to eq(['The next way'])
       %w[next_way own_way].each { |key| send_form("/stockroom/techniques/#{key}/remove") }
       expect(studio.catalogue.table.techniques.keys).not_to include('own_way', 'next_way')
+      studio.catalogue.save(:techniques, [own])
+      own_work = Core::Project::Component.new(key: 'work', construction: :own_work, parameters: { 'work' => 'An own way x 2: Do it.' })
+      studio.projects.save(studio.projects.find('evening_star').design.with(key: 'mine', name: 'Mine', components: [own_work]))
+      expect(Application::Removal.new(studio).uses(:techniques, 'own_way').map(&:name)).to eq(['Mine'])
     end
 
     it 'takes out a supplier who sells nothing' do

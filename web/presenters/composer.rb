@@ -265,7 +265,7 @@ module Web
       end
 
       def beads
-        @library.offered(:parts).select(&:bead?).map { |part| [part.key, part.name] }
+        @library.table.offered(:parts).select(&:bead?).map { |part| [part.key, part.name] }
       end
 
       # @return [Object] a parameter's data as saved, or its default
@@ -273,16 +273,18 @@ module Web
         component.parameters.fetch(parameter.name.to_s, parameter.default)
       end
 
-      def choices(parameter)
+      # @param now [Object] what stands there: it is among the choices, whatever else is
+      def choices(parameter, now)
         case parameter.type
-        when :line then named(table.lines, parameter)
-        when :part then named(table.parts, parameter)
+        when :line then named(:lines, parameter, now)
+        when :part then named(:parts, parameter, now)
         when :choice then parameter.of.map { |choice| [choice.to_s, Formats::Wording.say("choices.#{choice}")] }
         end
       end
 
-      def named(items, parameter)
-        items.values.select { |item| parameter.allows?(item) }.map { |item| [item.key, item.name] }
+      def named(name, parameter, now)
+        suited = table.offered(name).select { |item| parameter.allows?(item) }
+        [*suited, table.public_send(name)[now.to_s]].compact.uniq(&:key).map { |item| [item.key, item.name] }
       end
 
       # @return [String] the chosen place; the first pattern's last item when none is
@@ -291,7 +293,7 @@ module Web
       end
 
       def palette
-        @library.offered(:parts).group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
+        @library.table.offered(:parts).group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
       end
 
       def closures

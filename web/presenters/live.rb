@@ -25,8 +25,6 @@ module Web
       Tool = Core::Value.define(:key, :name, :all, :handed, :back)
       # Somebody whom two taps moved on. tap: key of the second
       Twice = Core::Value.define(:name, :seconds, :tap)
-      TWICE_SECONDS = 3
-      TWICE_SHOWN_SECONDS = 120
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
       Tap = Core::Value.define(:key, :words)
@@ -189,9 +187,7 @@ module Web
 
       # @return [Array<Twice>] whom two taps moved on almost at once: one of them was likely meant for nothing
       def moved_twice
-        recent = @evening.taken.select { |event| event.kind == :next && @now - event.at < TWICE_SHOWN_SECONDS }
-        pairs = recent.group_by(&:person).transform_values { |same| same.each_cons(2).find { |a, b| b.at - a.at <= TWICE_SECONDS } }.compact
-        pairs.map { |person, (first, second)| Twice.new(name: name(person), seconds: second.at - first.at, tap: second.key) }
+        Core::Live::DoubleTap.of(@evening, @now).map { |one| Twice.new(name: name(one.person), seconds: one.seconds, tap: one.tap) }
       end
 
       # @return [Array<(String, String)>] spares that are held back, by key

@@ -9,10 +9,10 @@ module Web
 
       def initialize(studio, params)
         @studio = studio
-        typed = typed(params, %w[item measure value])
+        values = typed(params, %w[item measure value])
         table = studio.catalogue.table
-        @item = table.parts[typed['item']] || table.lines[typed['item']]
-        super(typed, Contracts::MeasureContract.new(item: @item))
+        @item = table.parts[values['item']] || table.lines[values['item']]
+        super(values, Contracts::MeasureContract.new(item: @item))
       end
 
       # @return [String, nil]

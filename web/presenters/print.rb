@@ -51,7 +51,7 @@ module Web
 
       # @return [Array<String>] what to look out for with one person
       def care_words(person)
-        person.findings.select { |finding| finding.join.nil? && finding.worth_a_look? }.map { |finding| finding_words(finding) }
+        Formats::Wording.care(person, unit: unit)
       end
 
       # @return [Array<String>] flags and notes of one person

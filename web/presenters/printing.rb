@@ -74,7 +74,7 @@ module Web
       def minutes_text(value)
         return '' if value.nil?
 
-        value < 1 ? "#{(value * 60).round} s" : "#{value.round} min"
+        Formats::Wording.minutes(value)
       end
 
       def minutes(value)

@@ -78,27 +78,25 @@ module Web
         @studio.catalogue.save(table_name, [item])
       end
 
-      # @return [Array<String>] projects that use it, whose plans change with it
-      def used_in
-        return [] unless key
-
-        using = @studio.projects.newest.select { |saved| Core::Data::Records::DESIGN.write(saved.design).to_s.include?(%("#{key}")) }
-        using.map { |saved| saved.design.name }
-      end
-
       # @return [Array<(String, String)>] what a field of several values offers, by key and name
       def offered(field)
-        return field.options.map { |caution| [caution.to_s, caution.to_s.tr('_', ' ')] } if field.type == :cautions
-
-        items = @studio.catalogue.table.public_send(field.options).values
-        items.reject { |item| %i[keys key].include?(field.type) && item.key == key }.map { |item| [item.key, item.name] }
+        chosen = Array(value(fields.key(field)))
+        nameable(field).reject { |known, _| @studio.catalogue.table.hidden?(field.options, known) && !chosen.include?(known) }
       end
 
       private
 
       def offered_keys
         naming = fields.select { |_, field| field.type == :key || list?(field) }
-        naming.transform_values { |field| offered(field).map(&:first) }
+        naming.transform_values { |field| nameable(field).map(&:first) }
+      end
+
+      # What is hidden may stay where it was chosen.
+      def nameable(field)
+        return field.options.map { |caution| [caution.to_s, caution.to_s.tr('_', ' ')] } if field.type == :cautions
+
+        items = @studio.catalogue.table.public_send(field.options).values
+        items.reject { |item| %i[keys key].include?(field.type) && item.key == key }.map { |item| [item.key, item.name] }
       end
 
       def read_text(given, field)

@@ -19,7 +19,6 @@ module Web
       # @param all [Array<Row>, nil] of the same studio and unit, where they are known
       def initialize(library, stock, params, unit, all = nil)
         @all = all
-        @library = library
         @table = library.table
         @stock = stock
         @params = params
@@ -118,7 +117,7 @@ module Web
       def row(item, path, stock:, part: false, line: false, **about)
         words = [item.name, about[:kind_words], about[:measures], about[:material]].join(' ').downcase
         Row.new(item: item, part: part, line: line, path: path, stock_path: stock ? "#{path}/stock" : nil, name: item.name, words: words,
-          hidden: @library.hidden?(path.split('/')[2].to_sym, item.key), **about)
+          hidden: @table.hidden?(path.split('/')[2].to_sym, item.key), **about)
       end
     end
   end

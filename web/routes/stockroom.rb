@@ -30,7 +30,7 @@ module Web
         app.post('/stockroom/:table/:key/hide') do
           found = item_of(stock_table, params['key'])
           studio.catalogue.hide(stock_table, params['key'], text(:away) == '1')
-          hidden = "#{found.name} is hidden: what uses it keeps it, and nothing new is offered it."
+          hidden = "#{found.name} is hidden: what uses it keeps it; it is offered for nothing new."
           tell(text(:away) == '1' ? hidden : "#{found.name} is offered again.")
           redirect to("/stockroom/#{stock_table}/#{params['key']}"), 303
         end
@@ -56,8 +56,8 @@ module Web
         end
 
         def stock_page(form)
-          uses = form.key ? Application::Removal.new(studio).uses(form.table_name, form.key) : []
-          page(:stock_item, title: form.key ? 'Change' : 'New', form: form, uses: uses, hidden: library.hidden?(form.table_name, form.key))
+          use = form.key && Presenters::StockUse.new(studio, form.table_name, form.key)
+          page(:stock_item, title: form.key ? 'Change' : 'New', form: form, use: use)
         end
 
         # @raise [Store::NotFound]
@@ -68,7 +68,7 @@ module Web
         def removed(table, key)
           found = item_of(table, key)
           gone = Application::Removal.new(studio).call(table, key)
-          tell(gone ? "#{found.name} is removed." : "#{found.name} is in use and stays. Hide it instead.", kind: gone ? :done : :wrong)
+          tell(gone ? "#{found.name} is removed." : "#{found.name} is in use and stays.", kind: gone ? :done : :wrong)
           back = table == :techniques ? '/techniques' : '/stockroom'
           redirect to(gone ? back : "/stockroom/#{table}/#{key}"), 303
         end

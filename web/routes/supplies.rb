@@ -61,7 +61,7 @@ module Web
           removal = Application::Removal.new(studio)
           uses = removal.uses(:suppliers, supplier.key)
           gone = removal.call(:suppliers, supplier.key)
-          stays = "#{supplier.name} stays, because of #{uses.join(' and ')}."
+          stays = "#{supplier.name} stays, because of #{uses.map { |use| Formats::Wording.use(use) }.join(' and ')}."
           tell(gone ? "#{supplier.name} is removed." : stays, kind: gone ? :done : :wrong)
           redirect to('/stockroom/suppliers'), 303
         end

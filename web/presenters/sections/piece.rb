@@ -27,7 +27,8 @@ module Web
 
         # @return [Array<Core::Catalogue::Part>]
         def beads
-          @reading.catalogue.parts.values.select(&:bead?)
+          table = @reading.catalogue
+          [*table.offered(:parts).select(&:bead?), table.parts[centre_key]].compact.uniq(&:key)
         end
 
         # @return [Array<Core::PersonPlan>] everybody, or somebody of a usual size where nobody is there yet

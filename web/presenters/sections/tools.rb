@@ -36,7 +36,7 @@ module Web
 
         # @return [String] what one person holds
         def names(person)
-          person.tools.map { |key, count| "#{"#{count} " if count > 1}#{plan.table.tool(key).name.downcase}" }.join(', ')
+          Formats::Wording.tools(person.tools, plan.table)
         end
       end
     end
