@@ -2,6 +2,8 @@
 
 source 'https://rubygems.org'
 
+# Passwords of the accounts of a shared studio.
+gem 'bcrypt', '~> 3.1'
 # From 1.14 on it uses syntax that Ruby 3.1.2 cannot read.
 gem 'dry-schema', '~> 1.13.4'
 gem 'dry-validation', '~> 1.10.0'
@@ -10,13 +12,19 @@ gem 'highs', '~> 0.2.6'
 gem 'i18n', '~> 1.14'
 gem 'icalendar', '~> 2.13'
 gem 'json_schemer', '~> 2.4'
+# Writes letters as files that mail programs open.
+gem 'mail', '~> 2.8'
 gem 'prawn', '~> 2.5'
 gem 'prawn-svg', '~> 0.40.4'
 gem 'prawn-table', '~> 0.2.2'
 gem 'puma', '~> 8.0'
+# Slows down whoever tries passwords.
+gem 'rack-attack', '~> 6.8'
 gem 'rack-protection', '~> 4.2'
 gem 'rack-session', '~> 2.1'
 gem 'rackup', '~> 2.3'
+# Accounts: signing in, locking out, ending sessions, new passwords.
+gem 'rodauth', '~> 2.49'
 # Works out the squares of a code that holds a text; drawn here.
 gem 'rqrcode_core', '~> 1.2'
 gem 'sequel', '~> 5.110'

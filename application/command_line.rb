@@ -14,6 +14,7 @@ module Application
         bin/eager-bench list KIND          prints registered keys, one a line; KIND: %<kinds>s
       Schemas of both documents: docs/formats/
       %<keeping>s
+        bin/eager-bench account ...        the accounts of a shared studio; alone it tells how
     TEXT
     LISTS = {
       'constructions' => -> { Core::Construction::Registry.keys },

@@ -16,11 +16,11 @@ module Browsing
   CURRENT = Struct.new(:app).new
   SERVED = ->(env) { CURRENT.app.call(env) }
 
-  def open_studio(demo: true)
+  # @param sharing [Web::Sharing, nil] nil: for one person
+  def open_studio(demo: true, sharing: nil)
     @studio = new_studio(path: File.join(Dir.mktmpdir, 'studio.sqlite3'), demo: demo)
-    CURRENT.app = Web::App.for_studio(@studio, secret: 'x' * 64, runner: Studios::RUNNER, stages: Studios::STAGES, today: -> {
-      Studios::TODAY
-    })
+    CURRENT.app = Web::App.for_studio(@studio, secret: 'x' * 64, runner: Studios::RUNNER, stages: Studios::STAGES, folder: Dir.mktmpdir,
+      sharing: sharing, today: -> { Studios::TODAY })
     @studio
   end
 

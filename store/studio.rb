@@ -10,18 +10,16 @@ module Store
       names_months: nil)
 
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
-      :worked_out, :live_events, :lessons_used
+      :worked_out, :live_events, :lessons_used, :accounts, :trail
 
     # @param path [String] see Database.open
     def initialize(path)
       @database = Database.open(path)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
       @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events,
-        @lessons_used =
-        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped,
-          WorkedOut, LiveEvents, LessonsUsed].map { |keeper|
-        keeper.new(@database)
-      }
+        @lessons_used, @accounts, @trail =
+        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents,
+         LessonsUsed, Accounts, Trail].map { |keeper| keeper.new(@database) }
     end
 
     # @return [Settings]

@@ -48,6 +48,7 @@ module Web
     register Routes::Courses
     register Routes::Live
     register Routes::Phones
+    register Routes::Accounts
     register Routes::Register
     register Routes::Classes
     register Routes::People
@@ -66,19 +67,23 @@ module Web
     # @param folder [String] where the label printer leaves its sheets @param runner [Application::Work::Runner] does what is done beside
     #   the pages
     # @param stages [Array<Integer>, nil] see Application::Forecasts @param today [#call] @return [Date]
-    # @param log [Boolean] whether requests are noted in the folder
+    # @param log [Boolean] whether requests are noted in the folder @param sharing [Sharing, nil] nil: one person, on this machine
     # @return [#call] the application with its middleware
-    def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today }, log: false)
+    def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today }, log: false,
+      sharing: nil)
       app = serving(studio, runner, folder, stages, today)
+      share(app, studio, secret, folder, sharing)
       whole = Rack::Builder.new do
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use RequestLog, (folder if log)
         use RequestLimits
-        use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true
+        use Rack::Protection::HostAuthorization, permitted_hosts: app.permitted_hosts if sharing
+        use SignInLimits.middleware if sharing
+        use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true, secure: sharing&.https
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'
         use Rack::Protection::HttpOrigin
-        run app
+        run sharing ? app.sign_in.value : app
       end.to_app
       app.set(:whole, -> { whole })
       whole
@@ -109,6 +114,20 @@ module Web
         set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
       end
     end
-    private_class_method :serving
+
+    # Behind a door with accounts, or for the one person at this machine.
+    def self.share(app, studio, secret, folder, sharing)
+      hosts = PERMITTED_HOSTS + (sharing ? sharing.hosts : [])
+      app.set :sharing, sharing
+      app.set :permitted_hosts, hosts
+      app.set :host_authorization, { permitted_hosts: hosts }
+      # Built when it is needed: most studios never write an invitation.
+      sign_in = Core::Lazy.new do
+        SignIn.new(RoleGate.new(app, App.routes, studio.trail), app, studio, secret: secret,
+          mailbox: Standins::Mailbox.new(File.join(folder, 'outgoing mail')))
+      end
+      app.set :sign_in, sign_in
+    end
+    private_class_method :serving, :share
   end
 end

@@ -32,6 +32,21 @@ module Web
       !env[PhoneGate::PHONE].nil?
     end
 
+    # @return [Store::Accounts::Account, nil] who asks; nil where the studio is not shared, and on a phone
+    def account
+      env[SignIn::ACCOUNT]
+    end
+
+    # @return [Boolean] whether this is one of the forms for signing in
+    def at_door?
+      !env[SignIn::FORM].nil? && account.nil?
+    end
+
+    # @return [Boolean] whether whoever asks has a right, see Rights
+    def may?(right)
+      account.nil? || Rights.allow?(account.role, right)
+    end
+
     def studio_name
       library.settings.name
     end

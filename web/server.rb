@@ -4,10 +4,10 @@ require 'fileutils'
 require 'puma'
 require 'puma/events'
 require 'rackup'
-require 'securerandom'
+require 'puma/minissl'
 
 module Web
-  # Opens a data folder and serves the application on the loopback address until it is told to stop.
+  # Opens a data folder and serves the application until it is told to stop: on the loopback address, or shared in a network.
   class Server
     # The studio cannot be served. Nothing was changed.
     class CannotStart < StandardError; end
@@ -16,15 +16,16 @@ module Web
     THREADS = 5
     # Requests under way are given so long at the end.
     STOP_SECONDS = 5
-    SECRET_BYTES = 64
     LOOK_SECONDS = 3600
     OWNER_ONLY = 0o700
 
     # @param data [String] folder, made when missing @param demo [Boolean] whether a new studio gets the demo's classes
-    def initialize(data:, port:, demo: true, output: $stdout)
+    # @param sharing [Sharing, nil] nil: for one person, on this machine
+    def initialize(data:, port:, demo: true, sharing: nil, output: $stdout)
       @data = data
       @port = port
       @demo = demo
+      @sharing = sharing
       @output = output
     end
 
@@ -35,7 +36,7 @@ module Web
       server = Puma::Server.new(->(env) {
         @app.call(env)
       }, nil, min_threads: THREADS, max_threads: THREADS, force_shutdown_after: STOP_SECONDS)
-      @port = server.add_tcp_listener(HOST, @port).addr[1]
+      @port = listen(server)
       serve(server)
     rescue Errno::EADDRINUSE
       abort "Port #{@port} is taken. Stop what runs there, or choose another: bin/start --port #{@port + 1}"
@@ -50,7 +51,8 @@ module Web
       Zeitwerk::Loader.eager_load_all
       runner = Application::Work::Runner.new
       studio = open_studio
-      @app = App.for_studio(studio, secret: secret, folder: @data, runner: runner, log: true)
+      needs_owner(studio)
+      @app = App.for_studio(studio, secret: Secret.of(@data), folder: @data, runner: runner, log: true, sharing: @sharing)
       server.run
       look_after(studio)
       @lock.rewind
@@ -58,6 +60,7 @@ module Web
       @lock.write(address)
       @lock.flush
       @output.puts "Eager Bench is at #{address}  (stop with Ctrl-C)"
+      warn_readable
       @output.flush
       wait
       finish(server, runner, studio)
@@ -89,7 +92,44 @@ module Web
     end
 
     def address
-      "http://#{HOST}:#{@port}"
+      return "http://#{HOST}:#{@port}" unless @sharing
+
+      "#{@sharing.certificate ? 'https' : 'http'}://#{@sharing.hosts.first || HOST}:#{@port}"
+    end
+
+    def listen(server)
+      return server.add_tcp_listener(@sharing&.address || HOST, @port).addr[1] unless @sharing&.certificate
+
+      server.add_ssl_listener(@sharing.address, @port, certificate).addr[1]
+    rescue SocketError, Errno::EADDRNOTAVAIL
+      raise CannotStart, "#{@sharing.address} is no address of this machine. Give one with --address, or leave it out for all."
+    rescue Puma::MiniSSL::SSLError, ArgumentError => e
+      raise CannotStart, "The certificate cannot be used: #{e.message}. Give a PEM file with --certificate and its key with --key."
+    end
+
+    def certificate
+      unless Puma.ssl?
+        raise CannotStart, 'This machine lacks what HTTPS needs. Run: apt-get install libssl-dev; rm -r vendor/bundle. Then start again, ' \
+                           'or put a proxy in front.'
+      end
+
+      Puma::MiniSSL::Context.new.tap do |context|
+        context.cert = @sharing.certificate
+        context.key = @sharing.key
+      end
+    end
+
+    def needs_owner(studio)
+      return if @sharing.nil? || studio.accounts.owner?
+
+      raise CannotStart, 'A shared studio needs an owner. Run: bin/eager-bench account add you@example.org --name "Your name" ' \
+                         "--role owner --data #{@data}\nIt prints a link to set the password, once the studio is started."
+    end
+
+    def warn_readable
+      return unless @sharing&.readable?
+
+      @output.puts 'Passwords and people cross the network readable. Give --certificate and --key, or put a proxy in front: docs/shared.md'
     end
 
     def folder
@@ -134,15 +174,6 @@ module Web
         Demo::Loading.classes(studio) if @demo
       end
       @output.puts @demo ? 'A new studio with the demo classes is ready.' : 'A new, empty studio is ready.'
-    end
-
-    def secret
-      file = File.join(@data, 'secret')
-      known = File.exist?(file) ? File.read(file) : ''
-      return known if known.bytesize >= SECRET_BYTES
-
-      File.write(file, SecureRandom.hex(SECRET_BYTES), perm: 0o600)
-      File.read(file)
     end
 
     def wait

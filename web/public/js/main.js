@@ -12,6 +12,7 @@ import { taps } from './taps.js';
 import { chart } from './chart.js';
 import { scrollers } from './scrollers.js';
 import { signs } from './signs.js';
+import { lookOnly } from './look_only.js';
 
 document.documentElement.classList.add('scripted');
 guards(document);
@@ -27,3 +28,4 @@ taps(document);
 chart(document);
 scrollers(document);
 signs(document);
+lookOnly(document);

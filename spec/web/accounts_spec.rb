@@ -1,0 +1,232 @@
+# frozen_string_literal: true
+
+require_relative '../web_helper'
+
+# A shared studio. What is asked of it is named in OWASP's Cheat Sheet Series: Authentication, Session Management, Forgot Password,
+# Authorization.
+RSpec.describe Web::SignIn, type: :request do
+  let(:folder) { Dir.mktmpdir }
+  let(:sharing) { Web::Sharing.new(address: '0.0.0.0', names: ['studio.example']) }
+  let(:app) { @app ||= Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: folder, today: -> { Studios::TODAY }, sharing: sharing) }
+
+  before do
+    Web::SignInLimits::COUNTS.clear
+    stub_const('BCrypt::Engine::DEFAULT_COST', BCrypt::Engine::MIN_COST)
+  end
+
+  PASSWORD = 'three moons over a hill'
+
+  # @return [Integer] the account's id, with a password
+  def account(role, name: role.to_s.capitalize)
+    studio.accounts.add(login: "#{role}@example.org", name: name, role: role).tap do |id|
+      studio.database[:accounts].where(id: id).update(password_hash: BCrypt::Password.create(PASSWORD, cost: BCrypt::Engine::MIN_COST))
+    end
+  end
+
+  def submit(from, path, **fields)
+    get from
+    post path, { authenticity_token: page[/name="authenticity_token" value="([^"]+)"/, 1] }.merge(fields)
+  end
+
+  def sign_in(role, password: PASSWORD, **more)
+    submit('/sign-in', '/sign-in', login: "#{role}@example.org", password: password, **more)
+  end
+
+  # @return [Array<String>] every route but those of the forms for signing in
+  def routes
+    verbs = Web::App.routes.slice('GET', 'POST')
+    verbs.flat_map { |verb, all| all.map { |pattern, *| "#{verb} #{pattern}" } } - Web::Routes::Accounts::FORMS.keys.map { |path| "GET #{path}" } - ['GET /join']
+  end
+
+  it 'knows every route and its right, and nothing that is no route' do
+    expect(Web::Rights::OF_ROUTES.keys).to match_array(routes)
+  end
+
+  it 'has words for every change that it writes down' do
+    silent = routes.grep(/^POST/).reject { |route| Formats::Wording.words?(Web::RoleGate.words_of(route)) }
+    expect(silent).to match_array(['POST /classes/:id/live', 'POST /settings/theme', 'POST /jobs/:job/stop', 'POST /projects', 'POST /projects/:key/compose', 'POST /stockroom/prices',
+                                   *%w[forecast forecast/stop levers levers/stop pdf].map { |last| "POST /classes/:id/#{last}" },
+                                   *%w[/back /forward /settings /discard].map { |last| "POST /drafts/:id#{last}" }, 'POST /drafts/:id'])
+  end
+
+  Store::Accounts::ROLES.each do |role|
+    it "opens to the #{role} what that role may ask for, and nothing else" do
+      id = account(role)
+      gate = Rack::MockRequest.new(Web::RoleGate.new(->(env) { [200, {}, [env['PATH_INFO']]] }, Web::App.routes, studio.trail))
+      env = { Web::SignIn::ACCOUNT => studio.accounts.find(id) }
+      answers = routes.to_h do |route|
+        verb, pattern = route.split
+        path = pattern.gsub(/:\w+/) { |name| name == ':place' ? 'kits' : '1' }
+        [route, gate.request(verb, path, env).then { |answer| answer.body == path }]
+      rescue KeyError
+        [route, nil]
+      end
+      expect(answers.select { |_, open| open }.keys).to match_array(Web::Rights::OF_ROUTES.select { |_, right| Web::Rights.allow?(role, right) }.keys)
+    end
+  end
+
+  it 'asks for an account before it shows or changes anything, and leads on to what was asked for' do
+    account(:instructor)
+    %w[/ /classes/1 /people /classes/1.json /safe-keeping/copies/x /nowhere].each do |path|
+      get path
+      expect([path, last_response.status, last_response['location']]).to eq([path, 302, '/sign-in'])
+    end
+    submit('/sign-in', '/classes/1/remove')
+    expect([last_response['location'], studio.classes.find(1).id]).to eq(['/sign-in', 1])
+    header 'X-Poll', '1'
+    get '/classes/1'
+    expect(last_response.status).to eq(401)
+    header 'X-Poll', nil
+    get '/classes/2'
+    sign_in(:instructor)
+    expect([last_response.status, last_response['location']]).to eq([302, '/classes/2'])
+    get '/classes/1'
+    expect(page).to include('Instructor').and(satisfy { |body| !body.include?('/settings/unit') })
+  end
+
+  it 'says the same whether address or password is wrong, and locks after five wrong ones until a link sets a new one' do
+    id = account(:viewer)
+    sign_in(:nobody)
+    unknown = page[/The address or the password is wrong./]
+    4.times { sign_in(:viewer, password: 'wrong wrong wrong') }
+    expect([unknown, page[/The address or the password is wrong./]]).to eq([unknown, unknown])
+    sign_in(:viewer, password: 'wrong wrong wrong')
+    sign_in(:viewer)
+    expect([last_response.status, page]).to match([403, a_string_including('Too many wrong passwords').and(satisfy { |body| !body.include?(PASSWORD) })])
+    expect(studio.accounts.find(id).locked).to be(true)
+    follow_link(id)
+    submit('/new-password', '/new-password', password: 'short', 'password-confirm': 'short')
+    expect(page).to include('Use 12 characters or more')
+    submit('/new-password', '/new-password', password: "#{PASSWORD}!", 'password-confirm': "#{PASSWORD}!")
+    expect(studio.accounts.find(id).locked).to be(false)
+    sign_in(:viewer, password: "#{PASSWORD}!")
+    expect(last_response['location']).to eq('/')
+  end
+
+  # @return [void] the page of the link that the newest letter holds
+  def follow_link(id)
+    submit('/forgotten-password', '/forgotten-password', login: studio.accounts.find(id).login)
+    expect(page.empty? || page.include?('on its way')).to be(true)
+    get letter_link
+    follow_redirect!
+  end
+
+  # @return [String] in the newest letter, without the host
+  def letter_link
+    Mail.read(Dir[File.join(folder, 'outgoing mail', '*.eml')].max).body.decoded[%r{(?<=http://127\.0\.0\.1)/\S+}]
+  end
+
+  it 'tells nobody who has an account, takes a link once, and refuses one that is too old' do
+    id = account(:viewer)
+    said = %w[viewer nobody].map do |who|
+      submit('/forgotten-password', '/forgotten-password', login: "#{who}@example.org")
+      status = last_response.status
+      follow_redirect!
+      [status, page[/If that address has an account[^<]+/]]
+    end
+    expect(said.uniq.size).to eq(1)
+    studio.database[:account_password_reset_keys].update(deadline: '2020-01-01 00:00:00')
+    get letter_link
+    2.times { follow_redirect! }
+    expect(page).to include('That link holds no longer')
+    expect(studio.accounts.find(id).ready).to be(true)
+  end
+
+  it 'slows down whoever tries many accounts from one address' do
+    allow(Time).to receive(:now).and_return(Time.now)
+    statuses = Array.new(Web::SignInLimits::MOST + 2) do |number|
+      sign_in("one#{number}")
+      last_response.status
+    end
+    expect(statuses.tally).to eq(401 => Web::SignInLimits::MOST, 429 => 2)
+  end
+
+  it 'ends sessions: signed out, idle for too long, removed, or after the password was changed elsewhere' do
+    id = account(:owner)
+    sign_in(:owner)
+    get '/account'
+    expect(page).to include('owner@example.org')
+    cookie = rack_mock_session.cookie_jar['eager_bench']
+    submit('/account', '/sign-out')
+    rack_mock_session.cookie_jar['eager_bench'] = cookie
+    expect(signed_in?).to be(false)
+    sign_in(:owner)
+    allow(Time).to receive(:now).and_return(Time.now + described_class::IDLE_SECONDS + 60)
+    expect(signed_in?).to be(false)
+    sign_in(:owner)
+    expect(signed_in?).to be(true)
+    account(:helper)
+    studio.accounts.give_role(studio.accounts.with_login('helper@example.org').id, :owner)
+    studio.accounts.remove(id)
+    expect(signed_in?).to be(false)
+  end
+
+  def signed_in?
+    get '/account'
+    last_response.status == 200
+  end
+
+  it 'sets strict cookies, secure where browsers come by HTTPS, and stays signed in only when asked' do
+    account(:owner)
+    sign_in(:owner, remember: '1')
+    cookies = [last_response['set-cookie']].flatten.join("\n").split("\n")
+    expect(cookies).to all(match(/httponly/i).and(match(/samesite=strict/i)))
+    expect(cookies.map { |one| one[/\A\w+/] }).to match_array(%w[eager_bench _remember])
+    rack_mock_session.cookie_jar.delete('eager_bench')
+    expect(signed_in?).to be(true)
+    secure = Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: folder, sharing: sharing.with(https: true))
+    answer = Rack::MockRequest.new(secure).get('https://studio.example/sign-in', 'HTTP_HOST' => 'studio.example')
+    expect(answer['set-cookie']).to match(/secure/i)
+  end
+
+  it 'answers to its own names alone' do
+    statuses = %w[studio.example 127.0.0.1 evil.example].map { |host| Rack::MockRequest.new(app).post('/sign-in', 'HTTP_HOST' => host).status }
+    expect(statuses).to eq([403, 403, 403])
+    expect(%w[studio.example 127.0.0.1 evil.example].map { |host| Rack::MockRequest.new(app).get('/sign-in', 'HTTP_HOST' => host).status }).to eq([200, 200, 403])
+  end
+
+  it 'lets the owner add people, change what they may do, and remove them, and keeps one owner' do
+    account(:owner, name: 'Ilse Marrow')
+    sign_in(:owner)
+    submit('/accounts', '/accounts', login: 'not an address', name: '', role: 'king')
+    expect([last_response.status, page]).to match([422, a_string_including('Give an e-mail address', 'Give the name', 'value="not an address"')])
+    submit('/accounts', '/accounts', login: 'Oru@example.org', name: 'Oru Tamsin', role: 'viewer')
+    follow_redirect!
+    expect(page).to match(%r{Oru Tamsin can set a password with this link, for a day: http://127.0.0.1/new-password\?key=})
+    oru = studio.accounts.with_login('oru@example.org')
+    submit('/accounts', '/accounts', login: 'oru@example.org', name: 'Another', role: 'viewer')
+    expect(page).to include('has an account with this address already')
+    submit('/accounts', "/accounts/#{oru.id}", role: 'helper')
+    expect(studio.accounts.find(oru.id).role).to eq(:helper)
+    submit('/accounts', "/accounts/#{studio.accounts.with_login('owner@example.org').id}", role: 'viewer')
+    follow_redirect!
+    expect(page).to include('This is the only owner')
+    submit('/accounts', "/accounts/#{oru.id}/remove")
+    follow_redirect!
+    expect(page).to include('Added an account', 'Removed an account', 'Ilse Marrow')
+    expect(studio.accounts.all.map(&:name)).to eq(['Ilse Marrow'])
+  end
+
+  it 'writes down who changed what in a class, and shows it there' do
+    account(:instructor, name: 'Ilse Marrow')
+    sign_in(:instructor)
+    submit('/classes/1', '/classes/1/people', name: 'Somebody', level: '2', revision: studio.classes.find(1).revision.to_s, body: 'wrist', measure: '')
+    submit('/classes/1', '/classes/1/people', name: '', level: '2', revision: studio.classes.find(1).revision.to_s)
+    get '/classes/1/changes'
+    expect(page.scan(/Added somebody/).size).to eq(1)
+    expect(page).to include('Ilse Marrow')
+  end
+
+  it 'shows a helper Live alone' do
+    account(:helper)
+    sign_in(:helper)
+    follow_redirect!
+    expect(last_response['location']).to eq('/live')
+    follow_redirect!
+    expect(page).to include('/classes/1/live').and(satisfy { |body| !body.include?('Stockroom') })
+    get '/classes/1'
+    expect([last_response.status, page]).to match([403, a_string_including('Your account is for Live on the evening')])
+    get '/classes/1/live'
+    expect(page).to include('Start the class')
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # Who changed what, as a table.
+    class ChangesMade
+      Row = Core::Value.define(:at, :by, :what)
+
+      # @param entries [Array<Store::Trail::Entry>]
+      def initialize(entries)
+        @entries = entries
+      end
+
+      def any?
+        @entries.any?
+      end
+
+      # @return [Array<Row>]
+      def rows
+        @entries.map do |entry|
+          Row.new(at: entry.at.getlocal.strftime('%-d %B %Y, %H:%M'), by: entry.by, what: Formats::Wording.say(RoleGate.words_of(entry.route)))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,243 @@
+# frozen_string_literal: true
+
+require 'bcrypt'
+require 'roda'
+require 'rodauth'
+require 'sequel'
+
+module Web
+  # The door of a shared studio: lets in whoever has an account, by Rodauth; passwords are kept as bcrypt hashes. Its forms are pages of
+  # the application, which is asked for them. (OWASP Cheat Sheet Series: Authentication, Session Management, Forgot Password.)
+  class SignIn
+    # Who asks: an Accounts::Account in the request.
+    ACCOUNT = 'eager_bench.account'
+    # What a form is shown with: a Form in the request.
+    FORM = 'eager_bench.sign_in'
+    # said: what is wrong, or nil · errors: {field => words} · values: what was typed, never a password
+    Form = Core::Value.define(:said, :errors, :values)
+
+    SHORTEST_PASSWORD = 12
+    # bcrypt reads no more.
+    MOST_PASSWORD_BYTES = 72
+    MOST_WRONG = 5
+    LOCKED = { minutes: 15 }.freeze
+    LINK_HOLDS = { days: 1 }.freeze
+    REMEMBERED = { days: 14 }.freeze
+    IDLE_SECONDS = 12 * 3600
+    LIFETIME_SECONDS = 30 * 24 * 3600
+    # Somebody whose script asks is told so, not led to another page.
+    ASKED_BY_SCRIPT = %w[HTTP_X_REDRAW HTTP_X_POLL].freeze
+
+    # @param app [#call] what is behind the door @param pages [#call] where the forms are
+    # @param secret [String] signs what stands in links and cookies @param mailbox [Standins::Mailbox]
+    def initialize(app, pages, studio, secret:, mailbox:)
+      @pages = pages
+      @accounts = studio.accounts
+      @roda = door(app, studio, secret, mailbox)
+    end
+
+    # A phone was let in by its code, for Live of one class alone: see PhoneGate.
+    def call(env)
+      env[PhoneGate::PHONE] ? @pages.call(env) : @roda.call(env)
+    end
+
+    # Writes somebody a letter with a link to set a password; links sent before hold no longer.
+    # @param account [Store::Accounts::Account] @param address [String] of the studio, such as "https://studio.example:9410"
+    # @return [String] the link
+    def invite(account, address)
+      @accounts.forget_link(account.id)
+      at = URI(address)
+      env = { 'HTTP_HOST' => "#{at.host}:#{at.port}", 'SERVER_NAME' => at.host, 'SERVER_PORT' => at.port.to_s,
+              'rack.url_scheme' => at.scheme, LINK => [] }
+      @roda.rodauth.reset_password_request(login: account.login, env: env)
+      env[LINK].first
+    end
+
+    # Where the link of a letter just written is put.
+    LINK = 'eager_bench.link'
+
+    private
+
+    def door(app, studio, secret, mailbox)
+      places = { app: app, pages: @pages, accounts: @accounts }
+      rules = method(:configure)
+      Class.new(Roda) do
+        include Door
+
+        opts.update(places)
+        plugin(:rodauth, csrf: false, flash: false, render: false) { rules.call(self, studio, secret, mailbox) }
+        route do |request|
+          request.rodauth
+          stay_signed_in
+          request.halt(answer(account || turn_away))
+        end
+      end
+    end
+
+    # What the door does with each request.
+    module Door
+      # Somebody whose session is no longer good is led to the form by it.
+      def stay_signed_in
+        rodauth.load_memory
+        rodauth.check_session_expiration
+        rodauth.check_active_session
+      end
+
+      # @return [Store::Accounts::Account, nil] nil where nobody is signed in, or no longer has an account
+      def account
+        rodauth.logged_in? && opts[:accounts].find(rodauth.session_value)
+      end
+
+      # Leads to the form; does not return.
+      def turn_away
+        rodauth.clear_session
+        if ASKED_BY_SCRIPT.any? { |name| env[name] }
+          request.halt([401, { 'content-type' => 'text/plain' }, ["#{Formats::Wording.say('accounts.again')}\n"]])
+        end
+        rodauth.require_login
+      end
+
+      # @return [Array] what is behind the door answers, with the door's own cookies
+      def answer(account)
+        status, headers, body = opts[:app].call(env.merge(ACCOUNT => account))
+        cookies = [*headers['set-cookie'], *response.headers['set-cookie']]
+        [status, cookies.empty? ? headers : headers.merge('set-cookie' => cookies), body]
+      end
+    end
+
+    def configure(auth, studio, secret, mailbox)
+      auth.instance_exec do
+        enable :login, :logout, :remember, :lockout, :reset_password, :change_password
+        enable :active_sessions, :session_expiration, :internal_request
+        db studio.database
+        hmac_secret secret
+        login_column :login
+        account_password_hash_column :password_hash
+        set_deadline_values? true
+        # Whatever name the studio is asked by was found good before: see App.for_studio.
+        domain { request.host }
+      end
+      places(auth)
+      limits(auth)
+      words(auth)
+      forms(auth)
+      letters(auth, studio, mailbox)
+    end
+
+    def places(auth)
+      auth.instance_exec do
+        login_route 'sign-in'
+        logout_route 'sign-out'
+        reset_password_request_route 'forgotten-password'
+        reset_password_route 'new-password'
+        change_password_route 'change-password'
+        remember_route nil
+        unlock_account_route nil
+        unlock_account_request_route nil
+        login_return_to_requested_location? true
+        logout_redirect '/sign-in'
+        reset_password_redirect '/sign-in'
+        reset_password_email_sent_redirect '/sign-in'
+        reset_password_email_recently_sent_redirect '/sign-in'
+        change_password_redirect '/account'
+        already_logged_in { redirect('/') }
+        after_login { remember_login if param_or_nil('remember') == '1' }
+        before_logout { forget_login }
+        # The account was shown to be theirs by its mail.
+        after_reset_password { unlock_account }
+      end
+    end
+
+    def limits(auth)
+      auth.instance_exec do
+        password_minimum_length SHORTEST_PASSWORD
+        password_maximum_bytes MOST_PASSWORD_BYTES
+        max_invalid_logins MOST_WRONG
+        account_lockouts_deadline_interval LOCKED
+        reset_password_deadline_interval LINK_HOLDS
+        remember_deadline_interval REMEMBERED
+        remember_cookie_options(httponly: true, same_site: :strict)
+        session_inactivity_timeout IDLE_SECONDS
+        max_session_lifetime LIFETIME_SECONDS
+        # Kept by the time in the session itself: the database is not written at each request.
+        session_inactivity_deadline nil
+        session_lifetime_deadline nil
+        auth_class_eval do
+          # What is read here must not change before it is written.
+          def transaction(opts = {}, &block)
+            db.transaction({ mode: :immediate, **opts }, &block)
+          end
+
+          # SQLite's times are in UTC and do not say so.
+          def convert_timestamp(text)
+            text && Time.strptime("#{text} +0000", '%Y-%m-%d %H:%M:%S %z')
+          end
+
+          # An address that is not known takes as long as one that is.
+          def account_from_login(login)
+            super || (BCrypt::Password.create(param(password_param), cost: password_hash_cost) && nil)
+          end
+        end
+      end
+    end
+
+    # The same words whether the address or the password is wrong.
+    WORDS = {
+      login_error_flash: 'wrong', login_lockout_error_flash: 'locked', logout_notice_flash: 'signed_out',
+      session_expiration_error_flash: 'expired', active_sessions_error_flash: 'expired',
+      reset_password_email_sent_notice_flash: 'letter', reset_password_email_recently_sent_error_flash: 'letter',
+      no_matching_reset_password_key_error_flash: 'old_link', reset_password_notice_flash: 'password_set',
+      change_password_notice_flash: 'password_changed', password_does_not_meet_requirements_message: 'password',
+      passwords_do_not_match_message: 'not_alike', same_as_existing_password_message: 'same'
+    }.freeze
+    SILENT = %i[no_matching_login_message invalid_password_message require_login_error_flash login_notice_flash reset_password_error_flash
+                change_password_error_flash].freeze
+
+    def words(auth)
+      WORDS.each do |setting, key|
+        auth.public_send(setting, Formats::Wording.say("accounts.#{key}", shortest: SHORTEST_PASSWORD, most: MOST_PASSWORD_BYTES))
+      end
+      SILENT.each { |setting| auth.public_send(setting, nil) }
+    end
+
+    def forms(auth)
+      auth.instance_exec do
+        login_view { show('/sign-in') }
+        login_failed_reset_password_request_form { nil }
+        unlock_account_request_view { show('/sign-in') }
+        logout_view { redirect('/account') }
+        # Whether somebody has an account is not told to whoever asks.
+        reset_password_request_view { request.post? ? reset_password_email_sent_response : show('/forgotten-password') }
+        reset_password_view { show('/new-password') }
+        change_password_view { show('/change-password') }
+        set_error_flash { |said| @said = said }
+        set_redirect_error_flash { |said| tell(said) }
+        set_notice_flash { |said| tell(said) }
+        auth_class_eval do
+          # A message for the next page, as the pages of the application keep theirs.
+          def tell(said)
+            session['notice'] = { 'text' => said, 'kind' => 'done', 'undo' => nil } if said
+          end
+
+          def show(path)
+            form = Form.new(said: @said, errors: @field_errors.to_h.compact, values: { 'login' => param_or_nil(login_param).to_s })
+            here = request.env.merge('REQUEST_METHOD' => 'GET', 'PATH_INFO' => path, 'QUERY_STRING' => '', FORM => form)
+            _, headers, body = scope.opts[:pages].call(here)
+            request.halt([response.status || 200, headers, body])
+          end
+        end
+      end
+    end
+
+    def letters(auth, studio, mailbox)
+      auth.instance_exec do
+        send_reset_password_email do
+          link = reset_password_email_link
+          request.env[LINK]&.push(link)
+          mailbox.deliver(to: account[:login], subject: Formats::Wording.say('accounts.letter_subject', studio: studio.settings.name),
+            text: Formats::Wording.say('accounts.letter_text', name: account[:name], studio: studio.settings.name, link: link))
+        end
+      end
+    end
+  end
+end
