@@ -237,8 +237,12 @@ module Hostile
     'GET /classes/:id/changes' => [],
     'GET /safe-keeping' => [],
     'POST /safe-keeping/names' => %w[months],
+    'POST /safe-keeping/kept' => %w[copies],
     'POST /safe-keeping/copies' => %w[once],
     'GET /safe-keeping/copies/:name' => [],
+    'POST /safe-keeping/copies/file' => %w[file],
+    'GET /safe-keeping/copies/:name/restore' => [],
+    'POST /safe-keeping/copies/:name/restore' => [],
     'GET /jobs/:job' => [],
     'POST /jobs/:job/stop' => [],
     'GET /jobs/:job/file' => []

@@ -11,8 +11,10 @@ module Store
   class Backups
     KEEP = 14
     DAY = 24 * 3600
-    # :daily, :before_upgrade, :before_restore or :asked
-    REASONS = %i[daily before_upgrade before_restore asked].freeze
+    # :daily, :before_upgrade, :before_restore, :asked or :brought (from elsewhere)
+    REASONS = %i[daily before_upgrade before_restore asked brought].freeze
+    # What was asked for stays until somebody takes it away.
+    STAYING = %i[asked brought].freeze
     NAME = /\Astudio-(?<at>\d{8}-\d{6})(?:-\d+)?-(?<reason>#{REASONS.join('|')})\.sqlite3\z/
 
     # One copy. at: Time · bytes
@@ -46,16 +48,15 @@ module Store
     # @param reason [Symbol] one of REASONS @param to [String, nil] a file of one's own, else one in the backups' folder
     # @return [String] the copy's path @raise [Unusable]
     def take(reason, to: nil, now: Time.now)
-      path = to || free_path(reason, now)
-      FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
-      copy(@database, "#{path}.part")
-      File.rename("#{path}.part", path)
-      File.write("#{path}.sha256", "#{Digest::SHA256.file(path).hexdigest}  #{File.basename(path)}\n", perm: Database::OWNER_ONLY)
-      forget unless to
-      path
-    rescue SQLite3::Exception, SystemCallError => e
-      FileUtils.rm_f("#{path}.part")
-      raise Unusable.of(e, path)
+      take_from(@database, to || free_path(reason, now)).tap { forget unless to }
+    end
+
+    # Puts a copy from elsewhere among these. @return [String] its path @raise [Unusable] where it is none, or not whole
+    def bring(file, now: Time.now)
+      checked = Backups.check(file)
+      raise Unusable.new(checked.status == :newer ? :newer : :damaged, file) unless checked.status == :good
+
+      take_from(file, free_path(:brought, now))
     end
 
     # @return [Boolean] whether a day has gone since the newest
@@ -113,6 +114,17 @@ module Store
 
     private
 
+    def take_from(file, path)
+      FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
+      copy(file, "#{path}.part")
+      File.rename("#{path}.part", path)
+      File.write("#{path}.sha256", "#{Digest::SHA256.file(path).hexdigest}  #{File.basename(path)}\n", perm: Database::OWNER_ONLY)
+      path
+    rescue SQLite3::Exception, SystemCallError => e
+      FileUtils.rm_f("#{path}.part")
+      raise Unusable.of(e, path)
+    end
+
     def free_path(reason, now)
       stamp = now.strftime('%Y%m%d-%H%M%S')
       names = ["studio-#{stamp}-#{reason}.sqlite3", *(2..99).map { |number| "studio-#{stamp}-#{number}-#{reason}.sqlite3" }]
@@ -136,8 +148,9 @@ module Store
 
     # What was asked for stays; of the others the newest.
     def forget
-      all.reject { |kept| kept.reason == :asked }.drop(@keep).each { |kept| [kept.path,
-        "#{kept.path}.sha256"].each { |path| FileUtils.rm_f(path) } }
+      all.reject { |kept| STAYING.include?(kept.reason) }.drop(@keep).each do |kept|
+        [kept.path, "#{kept.path}.sha256"].each { |path| FileUtils.rm_f(path) }
+      end
     end
   end
 end

@@ -5,9 +5,9 @@ module Store
   class Studio
     # What holds for the whole studio. unit: :mm or :in, lengths are shown in it · open_rings: :warn or :forbid, what to make of a line in a
     # ring that is not soldered · revision: raised by every change of anything; catalogue_revision, supply_revision: by changes of those
-    # names_months: after how many held classes lose the names of who came, nil for never
+    # names_months: after how many held classes lose the names of who came, nil for never · copies_kept: of those taken by themselves
     Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision,
-      names_months: nil)
+      names_months: nil, copies_kept: Backups::KEEP)
 
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
       :worked_out, :live_events, :lessons_used, :accounts, :trail
@@ -26,7 +26,7 @@ module Store
     def settings
       row = @database[:studio].first
       Settings.new(name: row[:name], unit: row[:unit].to_sym, open_rings: row[:open_rings].to_sym, currency: row[:currency],
-        revision: row[:revision], names_months: row[:names_months],
+        revision: row[:revision], names_months: row[:names_months], copies_kept: row[:copies_kept],
         catalogue_revision: row[:catalogue_revision], supply_revision: row[:supply_revision],
         calibration: Core::Data::Records::CALIBRATION.read(JSON.parse(row[:calibration])))
     end

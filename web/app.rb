@@ -68,11 +68,13 @@ module Web
     #   the pages
     # @param stages [Array<Integer>, nil] see Application::Forecasts @param today [#call] @return [Date]
     # @param log [Boolean] whether requests are noted in the folder @param sharing [Sharing, nil] nil: one person, on this machine
+    # @param restorer [#call, nil] puts a copy in the place of the studio, see Server; nil where that cannot be done from here
     # @return [#call] the application with its middleware
     def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today }, log: false,
-      sharing: nil)
+                        sharing: nil, restorer: nil)
       app = serving(studio, runner, folder, stages, today)
       share(app, studio, secret, folder, sharing)
+      app.set :restorer, -> { restorer }
       whole = Rack::Builder.new do
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]

@@ -8,8 +8,8 @@ module Web
   class RequestLimits
     LONGEST_ADDRESS = 8_000
     MOST_BYTES = 2_500_000
-    PRICE_LIST_BYTES = 10_500_000
-    PRICE_LIST = %r{\A/stockroom/prices/?\z}
+    # What may be longer, by where it is sent: a price list, and a copy of a whole studio.
+    LONGER = { %r{\A/stockroom/prices/?\z} => 10_500_000, %r{\A/safe-keeping/copies/file/?\z} => 500_000_000 }.freeze
     MOST_FIELDS = 2_000
     DEEPEST = 12
     SECONDS = 20
@@ -45,7 +45,7 @@ module Web
       address = env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize
       return answer(414, 'That address is too long. Go back and use the form.') if address > LONGEST_ADDRESS
 
-      most = PRICE_LIST.match?(env['PATH_INFO'].to_s) ? PRICE_LIST_BYTES : MOST_BYTES
+      most = LONGER.find { |place, _| place.match?(env['PATH_INFO'].to_s) }&.last || MOST_BYTES
       too_large = env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
       return answer(413, "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if too_large
 

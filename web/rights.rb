@@ -147,6 +147,7 @@ module Web
         GET /people/export.json
         GET /safe-keeping
         GET /safe-keeping/copies/:name
+        GET /safe-keeping/copies/:name/restore
         POST /accounts
         POST /accounts/:id
         POST /accounts/:id/link
@@ -154,6 +155,9 @@ module Web
         POST /classes/:id/people/:key/erase
         POST /people/erase
         POST /safe-keeping/copies
+        POST /safe-keeping/copies/:name/restore
+        POST /safe-keeping/copies/file
+        POST /safe-keeping/kept
         POST /safe-keeping/names
         POST /settings/currency
         POST /settings/open-rings

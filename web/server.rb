@@ -49,12 +49,12 @@ module Web
     # The port is taken first, so that nothing is written where it cannot be served.
     def serve(server)
       Zeitwerk::Loader.eager_load_all
-      runner = Application::Work::Runner.new
-      studio = open_studio
-      needs_owner(studio)
-      @app = App.for_studio(studio, secret: Secret.of(@data), folder: @data, runner: runner, log: true, sharing: @sharing)
+      swap = Swap.new(nil)
+      @restorer = Restorer.new(backups, swap, close: method(:close_studio), open: method(:open_app))
+      swap.exchange { open_app }
+      @app = swap
       server.run
-      look_after(studio)
+      look_after
       @lock.rewind
       @lock.truncate(0)
       @lock.write(address)
@@ -63,17 +63,37 @@ module Web
       warn_readable
       @output.flush
       wait
-      finish(server, runner, studio)
+      server.stop(true)
+      close_studio
+      @output.puts 'Stopped.'
+    end
+
+    # @return [#call] the application on the studio that lies in the folder
+    def open_app
+      @studio = open_studio
+      needs_owner
+      @runner = Application::Work::Runner.new
+      App.for_studio(@studio, secret: Secret.of(@data), folder: @data, runner: @runner, log: true, sharing: @sharing,
+        restorer: @restorer)
+    end
+
+    def close_studio
+      @runner.close
+      @studio.worked_out.settle
+      @studio.close
+    end
+
+    def backups
+      Store::Backups.new(File.join(@data, 'studio.sqlite3'), keep: @studio ? @studio.settings.copies_kept : Store::Backups::KEEP)
     end
 
     # A copy a day, looked after each hour; what keeps it from being taken stands on the page of safe keeping.
     # Names go when their time has come.
-    def look_after(studio)
-      backups = Store::Backups.new(File.join(@data, 'studio.sqlite3'))
+    def look_after
       Thread.new do
         loop do
           backups.take(:daily) if backups.due?
-          Application::Retention.call(studio, Date.today)
+          Application::Retention.call(@studio, Date.today)
           sleep LOOK_SECONDS
         rescue StandardError => e
           # The next look may go well; none must end them all.
@@ -81,14 +101,6 @@ module Web
           sleep LOOK_SECONDS
         end
       end
-    end
-
-    def finish(server, runner, studio)
-      runner.close
-      server.stop(true)
-      studio.worked_out.settle
-      studio.close
-      @output.puts 'Stopped.'
     end
 
     def address
@@ -119,9 +131,10 @@ module Web
       end
     end
 
-    def needs_owner(studio)
-      return if @sharing.nil? || studio.accounts.owner?
+    def needs_owner
+      return if @sharing.nil? || @studio.accounts.owner?
 
+      @studio.close
       raise CannotStart, 'A shared studio needs an owner. Run: bin/eager-bench account add you@example.org --name "Your name" ' \
                          "--role owner --data #{@data}\nIt prints a link to set the password, once the studio is started."
     end

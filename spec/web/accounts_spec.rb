@@ -14,12 +14,12 @@ RSpec.describe Web::SignIn, type: :request do
     stub_const('BCrypt::Engine::DEFAULT_COST', BCrypt::Engine::MIN_COST)
   end
 
-  PASSWORD = 'three moons over a hill'
+  let(:usual) { 'three moons over a hill' }
 
   # @return [Integer] the account's id, with a password
   def account(role, name: role.to_s.capitalize)
     studio.accounts.add(login: "#{role}@example.org", name: name, role: role).tap do |id|
-      studio.database[:accounts].where(id: id).update(password_hash: BCrypt::Password.create(PASSWORD, cost: BCrypt::Engine::MIN_COST))
+      studio.database[:accounts].where(id: id).update(password_hash: BCrypt::Password.create(usual, cost: BCrypt::Engine::MIN_COST))
     end
   end
 
@@ -28,7 +28,7 @@ RSpec.describe Web::SignIn, type: :request do
     post path, { authenticity_token: page[/name="authenticity_token" value="([^"]+)"/, 1] }.merge(fields)
   end
 
-  def sign_in(role, password: PASSWORD, **more)
+  def sign_in(role, password: usual, **more)
     submit('/sign-in', '/sign-in', login: "#{role}@example.org", password: password, **more)
   end
 
@@ -92,14 +92,14 @@ RSpec.describe Web::SignIn, type: :request do
     expect([unknown, page[/The address or the password is wrong./]]).to eq([unknown, unknown])
     sign_in(:viewer, password: 'wrong wrong wrong')
     sign_in(:viewer)
-    expect([last_response.status, page]).to match([403, a_string_including('Too many wrong passwords').and(satisfy { |body| !body.include?(PASSWORD) })])
+    expect([last_response.status, page]).to match([403, a_string_including('Too many wrong passwords').and(satisfy { |body| !body.include?(usual) })])
     expect(studio.accounts.find(id).locked).to be(true)
     follow_link(id)
     submit('/new-password', '/new-password', password: 'short', 'password-confirm': 'short')
     expect(page).to include('Use 12 characters or more')
-    submit('/new-password', '/new-password', password: "#{PASSWORD}!", 'password-confirm': "#{PASSWORD}!")
+    submit('/new-password', '/new-password', password: "#{usual}!", 'password-confirm': "#{usual}!")
     expect(studio.accounts.find(id).locked).to be(false)
-    sign_in(:viewer, password: "#{PASSWORD}!")
+    sign_in(:viewer, password: "#{usual}!")
     expect(last_response['location']).to eq('/')
   end
 
@@ -213,7 +213,7 @@ RSpec.describe Web::SignIn, type: :request do
     submit('/classes/1', '/classes/1/people', name: 'Somebody', level: '2', revision: studio.classes.find(1).revision.to_s, body: 'wrist', measure: '')
     submit('/classes/1', '/classes/1/people', name: '', level: '2', revision: studio.classes.find(1).revision.to_s)
     get '/classes/1/changes'
-    expect(page.scan(/Added somebody/).size).to eq(1)
+    expect(page.scan('Added somebody').size).to eq(1)
     expect(page).to include('Ilse Marrow')
   end
 

@@ -13,6 +13,15 @@ RSpec.describe Web::Routes::Keeping, type: :request do
     expect(last_response.status).to eq(404)
   end
 
+  it 'keeps as many copies as are wished for' do
+    send_form('/safe-keeping/kept', copies: 'none')
+    expect([last_response.status, page]).to match([422, a_string_including('Give a whole number from 1 to 365', 'value="none"')])
+    send_form('/safe-keeping/kept', copies: '3')
+    backups = Store::Backups.new(studio.database.opts[:database], keep: studio.settings.copies_kept)
+    5.times { |day| backups.take(:daily, now: Time.at(1_800_000_000 + (day * 86_400))) }
+    expect(backups.all.size).to eq(3)
+  end
+
   # What was typed is never written down; the number on the page finds the line.
   it 'notes each request by its route, and the number of a fault stands on its page' do
     folder = Dir.mktmpdir

@@ -1,9 +1,10 @@
 # frozen_string_literal: true
 
-# Who may use a studio that is shared, what Rodauth needs to let them in, and who changed what.
+# Who may use a studio that is shared, what Rodauth needs to let them in, and who changed what; how many copies stay.
 # Times that Rodauth compares stay text in UTC, as SQLite's CURRENT_TIMESTAMP writes them.
 Sequel.migration do
   change do
+    add_column :studio, :copies_kept, Integer, null: false, default: 14
     create_table(:accounts) do
       primary_key :id
       column :login, 'text COLLATE NOCASE', null: false, unique: true

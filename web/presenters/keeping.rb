@@ -10,7 +10,9 @@ module Web
       attr_reader :folder, :draft
 
       # @param folder [String] the studio's @param draft [Draft, nil] of how long names stay, as it was refused
-      def initialize(studio, folder, draft = nil)
+      # @param restored [Restorer::Done, nil] what came of putting a copy back last
+      def initialize(studio, folder, draft = nil, restored = nil)
+        @restored = restored
         @draft = draft
         @studio = studio
         @folder = folder
@@ -24,6 +26,14 @@ module Web
         end
       end
 
+      # @return [String, nil] what came of putting a copy back last
+      def restored
+        return unless @restored
+        return say('copies.not_put_back', name: @restored.copy, problem: @restored.problem) if @restored.problem
+
+        say('copies.put_back', name: @restored.copy, kept: @restored.kept, at: @restored.at.strftime('%H:%M'))
+      end
+
       # @return [Array<Line>] what the studio's doctor finds
       def findings
         Application::Doctor.new(folder).findings.map { |one| Line.new(status: one.status, words: say("doctor.#{one.code}", **one.values)) }
@@ -34,8 +44,9 @@ module Web
         @studio.settings.names_months.to_s
       end
 
+      # @return [String] how many copies stay
       def kept
-        Store::Backups::KEEP
+        @studio.settings.copies_kept.to_s
       end
 
       def states

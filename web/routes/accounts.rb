@@ -50,8 +50,7 @@ module Web
           form = Presenters::AccountForm.new(params)
           halt 422, accounts_page(form.draft) unless form.valid?
 
-          invite(studio.accounts.add(**form.to_h))
-          redirect to('/accounts'), 303
+          redirect to(once { added(form) }), 303
         rescue Store::Accounts::LoginTaken
           halt 422, accounts_page(form.taken)
         end
@@ -72,6 +71,12 @@ module Web
       module Showing
         def accounts_page(draft = nil)
           page(:accounts, title: 'Accounts', accounts: Presenters::Accounts.new(studio, settings.sharing, draft))
+        end
+
+        # @return [String] where it is shown
+        def added(form)
+          invite(studio.accounts.add(**form.to_h))
+          '/accounts'
         end
 
         def changing_accounts

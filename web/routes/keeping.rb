@@ -17,28 +17,79 @@ module Web
           redirect to('/safe-keeping'), 303
         end
         app.helpers Showing
+        copies(app)
+        restoring(app)
+      end
+
+      def self.copies(app)
         app.post('/safe-keeping/copies') do
-          copy = once { File.basename(Store::Backups.new(File.join(settings.folder, 'studio.sqlite3')).take(:asked)) }
-          tell("Copied: #{copy}. Keep a copy on another disk as well.")
+          keeping_change do
+            copy = once { File.basename(backups.take(:asked)) }
+            tell("Copied: #{copy}. Keep a copy on another disk as well.")
+          end
+        end
+        app.post('/safe-keeping/kept') do
+          form = Presenters::CopiesForm.new(params)
+          halt 422, keeping_page(form) unless form.valid?
+
+          studio.update(copies_kept: form.copies)
+          tell('Saved.')
+          redirect to('/safe-keeping'), 303
+        end
+        app.get('/safe-keeping/copies/:name') do
+          one = copy
+          attachment one.name
+          send_file one.path, type: 'application/vnd.sqlite3'
+        end
+        app.post('/safe-keeping/copies/file') do
+          file = params['file']
+          taken = file.is_a?(Hash) && file['tempfile'].respond_to?(:path) ? backups.bring(file['tempfile'].path) : nil
+          taken ? tell("It is among the copies now: #{File.basename(taken)}.") : tell('Choose the file of a copy first.', kind: :wrong)
+          redirect to('/safe-keeping'), 303
+        rescue Store::Unusable
+          tell(Formats::Wording.say('copies.refused'), kind: :wrong)
+          redirect to('/safe-keeping'), 303
+        end
+      end
+
+      def self.restoring(app)
+        app.get('/safe-keeping/copies/:name/restore') do
+          restore = Presenters::Restore.new(copy, settings.folder)
+          page(:restore, title: 'Put a copy back', restore: restore, possible: !settings.restorer.nil?)
+        end
+        app.post('/safe-keeping/copies/:name/restore') do
+          one = copy
+          keeping_change do
+            settings.phones.close
+            settings.restorer&.call(one.path) if Store::Backups.check(one.path).status == :good
+          end
+        end
+      end
+      private_class_method :copies, :restoring
+
+      # The page itself.
+      module Showing
+        def backups
+          Store::Backups.new(File.join(settings.folder, 'studio.sqlite3'), keep: studio.settings.copies_kept)
+        end
+
+        # @return [Store::Backups::Copy] that the address names @raise [Store::NotFound]
+        def copy
+          backups.all.find { |one| one.name == params['name'] } || raise(Store::NotFound.new(:copy, 0))
+        end
+
+        def keeping_change
+          yield
           redirect to('/safe-keeping'), 303
         rescue Store::Unusable => e
           tell(e.message, kind: :wrong)
           redirect to('/safe-keeping'), 303
         end
-        app.get('/safe-keeping/copies/:name') do
-          copy = Store::Backups.new(File.join(settings.folder, 'studio.sqlite3')).all.find { |one| one.name == params['name'] }
-          raise Store::NotFound.new(:copy, 0) unless copy
 
-          attachment copy.name
-          send_file copy.path, type: 'application/vnd.sqlite3'
-        end
-      end
-
-      # The page itself.
-      module Showing
-        # @param form [Presenters::RetentionForm, nil] that was refused
+        # @param form [Presenters::RetentionForm, Presenters::CopiesForm, nil] that was refused
         def keeping_page(form = nil)
-          page(:keeping, title: 'Safe keeping', keeping: Presenters::Keeping.new(studio, settings.folder, form&.draft))
+          keeping = Presenters::Keeping.new(studio, settings.folder, form&.draft, settings.restorer&.last)
+          page(:keeping, title: 'Safe keeping', keeping: keeping)
         end
       end
     end
