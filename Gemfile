@@ -27,6 +27,8 @@ gem 'rackup', '~> 2.3'
 gem 'rodauth', '~> 2.49'
 # Works out the squares of a code that holds a text; drawn here.
 gem 'rqrcode_core', '~> 1.2'
+# Zips the file that a whole studio is carried in.
+gem 'rubyzip', '~> 2.4'
 gem 'sequel', '~> 5.110'
 gem 'sinatra', '~> 4.2'
 # 1.7 ships a compiled library; 2.x compiles SQLite for minutes on a fresh machine.

@@ -3,14 +3,19 @@
 module Application
   # The commands that keep a studio safe: copies, putting one back, looking whether all is well.
   class KeepingCommands
-    USAGE = <<~TEXT
+    USAGE = format(<<~TEXT, groups: StudioMerge::GROUPS.keys.join(', '))
       bin/eager-bench backup [FILE] [--data DIR]   copies the studio while it runs, to FILE or to DIR/backups
       bin/eager-bench restore FILE [--data DIR] [--yes]
                                                    says what it would replace; with --yes does it, the old studio kept aside
       bin/eager-bench check FILE                   tells whether a copy is whole, and what is in it
+      bin/eager-bench export FILE [--data DIR]     writes the whole studio as one open file (a zip of JSON lines with their schemas)
+      bin/eager-bench import FILE [--data DIR] [--only GROUP,...] [--theirs GROUP,...] [--yes]
+                                                   says what another studio's file would bring; with --yes brings it. What differs here
+                                                   stays, but for groups under --theirs; groups: %<groups>s
       bin/eager-bench doctor [--data DIR]          says what is wrong with the studio's folder and what to do
     TEXT
-    NAMES = %w[backup restore check doctor].freeze
+    NAMES = %w[backup restore check export import doctor].freeze
+    VALUED = %w[--data --only --theirs].freeze
     # Not a usable answer: what the command line ends with.
     REFUSED = 2
 
@@ -40,7 +45,7 @@ module Application
       while (argument = rest.shift)
         case argument
         when '--yes' then options['--yes'] = true
-        when '--data' then options['--data'] = rest.shift or return nil
+        when *VALUED then options[argument] = rest.shift or return nil
         when /\A--/ then return nil
         else files << argument
         end
@@ -83,6 +88,49 @@ module Application
 
       checked = Store::Backups.check(File.expand_path(files.first))
       checked.status == :good ? @say.call(words(checked, files.first)) : @refuse.call(words(checked, files.first))
+    end
+
+    def export(files, _options)
+      return @refuse.call(USAGE) unless files.size == 1
+
+      with_studio do |studio|
+        bytes = Formats::StudioFile.write(StudioArchive.of(studio))
+        File.open(files.first, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { |file| file.binmode.write(bytes) }
+        @say.call("The studio is in #{files.first}, people with it. Accounts and older states are not.")
+      end
+    rescue SystemCallError => e
+      @refuse.call("#{files.first}: #{e.message.sub(/ @ .*/, '')}. Give a file that can be written.")
+    end
+
+    def import(files, options)
+      only, theirs = %w[--only --theirs].map { |name| options[name]&.split(',')&.map(&:to_sym) }
+      known = StudioMerge::GROUPS.keys
+      return @refuse.call(USAGE) if files.size != 1 || ([*only, *theirs] - known).any?
+
+      content = Formats::StudioFile.read(File.binread(files.first))
+      with_studio { |studio| merge(StudioMerge.new(studio, content), only || known, theirs || [], options) }
+    rescue Formats::BadDocument => e
+      @refuse.call(e.message)
+    rescue StudioMerge::Unplannable => e
+      @refuse.call(Formats::Wording.say('merge.unplannable', name: e.message))
+    rescue SystemCallError => e
+      @refuse.call("#{files.first}: #{e.message.sub(/ @ .*/, '')}. Give a file that can be read.")
+    end
+
+    def merge(merge, only, theirs, options)
+      return @say.call("#{merge.call(only, theirs: theirs)} things came or changed.") if options['--yes']
+
+      merge.preview.select { |one| only.include?(one.group) }.each { |one| @say.call(Formats::Wording.merge(one)) }
+      @say.call('Nothing was changed. Add --yes to bring it.')
+    end
+
+    def with_studio
+      return @refuse.call("There is no studio in #{@data}. Name its folder with --data.") unless File.file?(file)
+
+      studio = Store::Studio.new(file)
+      yield studio
+    ensure
+      studio&.close
     end
 
     def doctor(files, _options)

@@ -10,7 +10,7 @@ module Formats
 
     module_function
 
-    # @param name [String] such as 'class.v1'
+    # @param name [String] such as 'class.v1', or 'studio.v1#/$defs/parts' for a part of it
     # @return [Array<BadDocument::Place>] empty when the data keeps to the schema
     def errors(name, data)
       schemer(name).validate(data).first(MOST_ERRORS).map do |error|
@@ -23,8 +23,20 @@ module Formats
       # Takes a third of a second to load, and most runs never check a file.
       require 'json_schemer'
       @schemers ||= {}
-      @schemers[name] ||= JSONSchemer.schema(JSON.parse(File.read(File.join(FOLDER, "#{name}.schema.json"))), format: true,
-        regexp_resolver: 'ecma')
+      @schemers[name] ||= begin
+        file, part = name.split('#')
+        whole = JSONSchemer.schema(content(file), format: true, regexp_resolver: 'ecma', ref_resolver: method(:referred))
+        part ? whole.ref("##{part}") : whole
+      end
+    end
+
+    def content(file)
+      JSON.parse(File.read(File.join(FOLDER, "#{file}.schema.json")))
+    end
+
+    # @param uri [URI] such as urn:eager-bench:class:v1
+    def referred(uri)
+      content(uri.to_s.delete_prefix('urn:eager-bench:').tr(':', '.'))
     end
 
     def expectation(error)
@@ -42,6 +54,6 @@ module Formats
       text = JSON.generate(data, allow_nan: true)
       text.length > 60 ? "#{text[0, 57]}..." : text
     end
-    private_class_method :schemer, :expectation, :shorten
+    private_class_method :schemer, :content, :referred, :expectation, :shorten
   end
 end

@@ -84,6 +84,14 @@ module Formats
       person.findings.select { |found| found.join.nil? && found.worth_a_look? }.map { |found| finding(found, unit: unit) }
     end
 
+    # @param preview [Application::StudioMerge::Preview] @return [String] what one group of another studio's file would bring
+    def merge(preview)
+      group = say("merge.groups.#{preview.group}")
+      return say("merge.refused.#{preview.refused}", group: group) if preview.refused
+
+      say('merge.would', group: group, fresh: preview.fresh, alike: preview.alike, differing: preview.differing)
+    end
+
     # @param use [Application::Removal::Use] @return [String]
     def use(use)
       say("uses.#{use.code}", name: use.name, count: use.count)

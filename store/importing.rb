@@ -14,8 +14,10 @@ module Store
     # @param inputs [Core::Inputs] @return [Integer] the new class's id
     def call(inputs)
       @studio.write do
-        named = strings(R::DESIGN.write(inputs.design)).to_h { |text| [text, true] }
-        renamed = %i[parts lines].map { |name| bring(name, inputs.table.public_send(name).select { |key, _| named[key] }) }.reduce(:merge)
+        named = R.texts_of(R::DESIGN.write(inputs.design))
+        renamed = %i[parts lines].map do |name|
+          bring(name, inputs.table.public_send(name).select { |key, _| named.include?(key) })
+        end.reduce(:merge)
         add_missing(:tools, inputs.table.tools)
         add_missing(:techniques, inputs.table.techniques)
         saved = @studio.projects.save(named(rewritten(inputs.design, renamed)))
@@ -42,16 +44,6 @@ module Store
     def add_missing(name, values)
       known = @studio.catalogue.table.public_send(name)
       @studio.catalogue.save(name, values.values.reject { |value| known.key?(value.key) })
-    end
-
-    # @return [Array<String>] every text in plain data, keys too
-    def strings(data)
-      case data
-      when Hash then data.keys + data.values.flat_map { |value| strings(value) }
-      when Array then data.flat_map { |value| strings(value) }
-      when String then [data]
-      else []
-      end
     end
 
     def rewritten(design, renamed)

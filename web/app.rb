@@ -60,6 +60,7 @@ module Web
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings
+    register Routes::Carrying
     register Routes::Keeping
     register Routes::Jobs
 

@@ -8,8 +8,9 @@ module Web
   class RequestLimits
     LONGEST_ADDRESS = 8_000
     MOST_BYTES = 2_500_000
-    # What may be longer, by where it is sent: a price list, and a copy of a whole studio.
-    LONGER = { %r{\A/stockroom/prices/?\z} => 10_500_000, %r{\A/safe-keeping/copies/file/?\z} => 500_000_000 }.freeze
+    # What may be longer, by where it is sent: a price list, another studio's file, and a copy of a studio.
+    LONGER = { %r{\A/stockroom/prices/?\z} => 10_500_000, %r{\A/safe-keeping/studio/?\z} => 50_500_000,
+               %r{\A/safe-keeping/copies/file/?\z} => 500_000_000 }.freeze
     MOST_FIELDS = 2_000
     DEEPEST = 12
     SECONDS = 20

@@ -146,6 +146,8 @@ module Web
         GET /accounts
         GET /people/export.json
         GET /safe-keeping
+        GET /safe-keeping/studio.zip
+        GET /safe-keeping/studio/:file
         GET /safe-keeping/copies/:name
         GET /safe-keeping/copies/:name/restore
         POST /accounts
@@ -159,6 +161,8 @@ module Web
         POST /safe-keeping/copies/file
         POST /safe-keeping/kept
         POST /safe-keeping/names
+        POST /safe-keeping/studio
+        POST /safe-keeping/studio/:file
         POST /settings/currency
         POST /settings/open-rings
         POST /settings/unit

@@ -46,6 +46,17 @@ module Core
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
         tool_sets: :integer, assumed_size: :length,
         supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION))
+
+      # @param data [Object] plain data @return [Set<String>] every text in it, keys too
+      def self.texts_of(data)
+        case data
+        when Hash then data.map { |key, value| texts_of(value).add(key) }.reduce(Set.new, :|)
+        when Array then data.map { |value| texts_of(value) }.reduce(Set.new, :|)
+        when String then Set[data]
+        else Set.new
+        end
+      end
+
       # @param design [Project::Design] @return [Hash] plain data, components by their key, so that two states can be merged leaf by leaf
       def self.branches(design)
         data = DESIGN.write(design)

@@ -44,7 +44,7 @@ RSpec.describe Web::SignIn, type: :request do
 
   it 'has words for every change that it writes down' do
     silent = routes.grep(/^POST/).reject { |route| Formats::Wording.words?(Web::RoleGate.words_of(route)) }
-    expect(silent).to match_array(['POST /classes/:id/live', 'POST /settings/theme', 'POST /jobs/:job/stop', 'POST /projects', 'POST /projects/:key/compose', 'POST /stockroom/prices',
+    expect(silent).to match_array(['POST /classes/:id/live', 'POST /settings/theme', 'POST /jobs/:job/stop', 'POST /projects', 'POST /projects/:key/compose', 'POST /stockroom/prices', 'POST /safe-keeping/studio',
                                    *%w[forecast forecast/stop levers levers/stop pdf].map { |last| "POST /classes/:id/#{last}" },
                                    *%w[/back /forward /settings /discard].map { |last| "POST /drafts/:id#{last}" }, 'POST /drafts/:id'])
   end

@@ -27,6 +27,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/stockroom/parts/pearl_7_cream/stock',
            '/stockroom/lines/cable_038/stock',
            '/safe-keeping',
+           '/accounts',
            '/classes/held',
            '/people',
            '/classes/2/people/known',

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+require 'json'
+require 'zip'
+
+module Formats
+  # A whole studio as one open file: a zip of studio.json, JSON lines for each kind, and the schemas of all of them.
+  # See docs/formats/studio.v1.schema.json.
+  module StudioFile
+    # A studio's things. about: {'name' =>, 'unit' =>, 'currency' =>} · items: {kind => [value]}; closures are plain data
+    Content = Core::Value.define(:about, :items)
+    # A class in it. events: [Core::Live::Event] in order
+    HeldClass = Core::Value.define(:workshop, :design, :attendees, :events)
+
+    FORMAT = 'eager-bench.studio'
+    VERSION = 1
+    ABOUT = 'studio.json'
+    SCHEMAS = %w[studio.v1 class.v1].freeze
+    LARGEST_BYTES = 50_000_000
+    # Unpacked, of one kind.
+    LARGEST_KIND_BYTES = 300_000_000
+
+    R = Core::Data::Records
+    EVENT = Core::Data::Record.new(Core::Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
+
+    # How one kind stands in the file. write: [value] => data · read: [data, currency] => value
+    Kind = Core::Value.define(:write, :read)
+
+    RECORD = ->(record) { Kind.new(write: ->(value) { record.write(value) }, read: ->(data, _) { record.read(data) }) }
+    # With amounts of money as minor units of the studio's currency.
+    PRICED = lambda do |record, *amounts|
+      Kind.new(write: ->(value) { { **record.write(value), **amounts.to_h { |name| [name, value.public_send(name).minor] } } },
+        read: ->(data, currency) {
+          record.read({ **data, **amounts.to_h { |name| [name, Core::Money.new(minor: data[name].to_i, currency: currency)] } })
+        })
+    end
+    CLOSURE = Kind.new(write: :itself.to_proc, read: ->(data, _) { data })
+    SHELF = Kind.new(write: ->(entry) { R::ENTRY.write(entry).except('reason') },
+      read: ->(data, _) { R::ENTRY.read({ **data, 'reason' => 'counted' }) })
+    CLASS = Kind.new(
+      write: ->(held) {
+        { 'class' => R::WORKSHOP.write(held.workshop), 'project' => R::DESIGN.write(held.design),
+          'attendees' => held.attendees.map { |one| R::ATTENDEE.write(one) },
+          'live' => held.events.map { |event| EVENT.write(event).compact } }
+      },
+      read: ->(data, _) {
+        HeldClass.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']),
+          attendees: data['attendees'].map { |one| R::ATTENDEE.read(one) },
+          events: data.fetch('live', []).map { |event| EVENT.read(event) })
+      }
+    )
+
+    # What others name stands before them.
+    KINDS = {
+      parts: RECORD.(R::PART), lines: RECORD.(R::LINE), tools: RECORD.(R::TOOL), techniques: RECORD.(R::TECHNIQUE), closures: CLOSURE,
+      projects: RECORD.(R::DESIGN), suppliers: PRICED.(R::SUPPLIER, 'delivery', 'minimum'), offers: PRICED.(R::OFFER, 'price'),
+      stock: SHELF, classes: CLASS
+    }.freeze
+
+    module_function
+
+    # @param content [Content] @param made_at [Time] @return [String] the file's bytes
+    def write(content, made_at: Time.now.utc)
+      about = { 'format' => FORMAT, 'version' => VERSION, **content.about, 'made_at' => made_at.strftime('%FT%TZ'),
+                'counts' => KINDS.to_h { |name, _| [name.to_s, content.items.fetch(name, []).size] } }
+      zip = Zip::OutputStream.write_buffer do |out|
+        put(out, ABOUT, JSON.pretty_generate(about))
+        KINDS.each do |name, kind|
+          put(out, file_of(name), content.items.fetch(name, []).map { |item| "#{JSON.generate(kind.write.(item))}\n" }.join)
+        end
+        SCHEMAS.each { |name| put(out, "schemas/#{name}.schema.json", File.read(File.join(Schema::FOLDER, "#{name}.schema.json"))) }
+      end
+      zip.string
+    end
+
+    # @param bytes [String] @return [Content] @raise [BadDocument] naming file, line and place of what is wrong
+    def read(bytes)
+      entries = unzipped(bytes)
+      manifest = entries.fetch(ABOUT) { raise BadDocument.at('', "a studio's file, with #{ABOUT} in it") }
+      about = checked('studio', parse(manifest, ABOUT), ABOUT)
+      items = KINDS.to_h { |name, kind| [name, lines(entries[file_of(name)].to_s, name, kind, about['currency'])] }
+      Content.new(about: about.slice('name', 'unit', 'currency'), items: items)
+    rescue Core::Measure::NotALength => e
+      raise BadDocument.at('', 'lengths with a unit, such as "190 mm"', e.text.to_s)
+    end
+
+    # @return [String]
+    def file_of(name)
+      "#{name}.jsonl"
+    end
+
+    def put(out, name, text)
+      out.put_next_entry(name)
+      out.write(text)
+    end
+
+    def unzipped(bytes)
+      found = {}
+      Zip::File.open_buffer(StringIO.new(bytes)) do |zip|
+        [ABOUT, *KINDS.keys.map { |name| file_of(name) }].each do |name|
+          entry = zip.find_entry(name) or next
+          raise BadDocument.at(name, "at most #{LARGEST_KIND_BYTES / 1_000_000} MB") if entry.size > LARGEST_KIND_BYTES
+
+          found[name] = (entry.get_input_stream.read(LARGEST_KIND_BYTES) || +'').force_encoding(Encoding::UTF_8)
+        end
+      end
+      found
+    rescue Zip::Error, Zlib::Error, EOFError, ArgumentError, NoMethodError, RangeError
+      # The library trips over what is cut off in many ways.
+      raise BadDocument.at('', "a studio's file as this program writes it; this one is cut off, or none")
+    end
+
+    def lines(text, name, kind, currency)
+      text.each_line.with_index(1).reject { |line, _| line.strip.empty? }.map do |line, number|
+        place = "#{file_of(name)} line #{number}"
+        kind.read.(checked(name, parse(line, place), place), currency)
+      end
+    end
+
+    def parse(text, place)
+      JSON.parse(text.delete("\u0000"), max_nesting: 30)
+    rescue JSON::ParserError, ArgumentError, EncodingError
+      raise BadDocument.at(place, 'JSON in UTF-8')
+    end
+
+    def checked(name, data, place)
+      errors = Schema.errors("studio.v1#/$defs/#{name}", data)
+      return data if errors.empty?
+
+      raise BadDocument.new(errors.map { |error| error.with(pointer: "#{place} #{error.pointer}".strip) })
+    end
+    private_class_method :put, :unzipped, :lines, :parse, :checked
+  end
+end
