@@ -8,6 +8,8 @@ require 'zeitwerk'
 module EagerBench
   ROOT = __dir__
   PARTS = %i[core formats store application standins web demo].freeze
+  # What loads large libraries that most studios never need: read when it is asked for, not at the start.
+  SELDOM = %w[web/sign_in.rb web/sign_in_limits.rb formats/studio_file.rb].freeze
 
   # @param parts [Array<Symbol>] some of PARTS
   def self.load(*parts)
@@ -18,6 +20,7 @@ module EagerBench
     @loaded.concat(fresh)
     loader = Zeitwerk::Loader.new
     fresh.each { |part| mount(loader, part) }
+    loader.do_not_eager_load(*SELDOM.map { |file| File.join(ROOT, file) })
     loader.setup
   end
 

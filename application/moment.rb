@@ -7,8 +7,8 @@ module Application
     attr_reader :revision, :today, :library
 
     # @param plans [Kept] and @param models [Kept] by class, of the digest of its inputs @param techniques [Kept] of projects
-    # @param fittings [Kept] by class, of its project and the catalogue
-    def initialize(studio, revision, today, plans:, models:, techniques:, fittings:)
+    # @param fittings [Kept] by class, of its project and the catalogue @param supplies [Kept] by class, see StockSharing
+    def initialize(studio, revision, today, plans:, models:, techniques:, fittings:, supplies:)
       @studio = studio
       @revision = revision
       @today = today
@@ -18,7 +18,7 @@ module Application
       @results = Kept.new(Results::MOST_PLANS)
       @library = Library.new(studio, techniques)
       @coming = Core::Lazy.new { studio.classes.coming(today) }
-      @sharing = Core::Lazy.new { StockSharing.new(studio, self).call }
+      @sharing = Core::Lazy.new { StockSharing.new(studio, self, supplies).call }
       @digests = Core::Lazy.new { {} }
       @lock = Mutex.new
     end

@@ -21,6 +21,7 @@ module Application
       @models = Kept.new(MOST_PLANS)
       @techniques = Kept.new(MOST_PLANS)
       @fittings = Kept.new(MOST_FITTINGS)
+      @supplies = Kept.new(MOST_PLANS)
       @lock = Mutex.new
     end
 
@@ -31,7 +32,8 @@ module Application
       @lock.synchronize do
         next @moment if @moment&.current?(revision, today)
 
-        @moment = Moment.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques, fittings: @fittings)
+        @moment = Moment.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques,
+          fittings: @fittings, supplies: @supplies)
       end
     end
 

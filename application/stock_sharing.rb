@@ -3,15 +3,25 @@
 module Application
   # How the stock is shared out among the coming classes whose kits have not left it.
   class StockSharing
-    def initialize(studio, moment)
+    # @param kept [Kept] what each class got, as long as what it is worked out from is as it was
+    def initialize(studio, moment, kept)
       @studio = studio
       @moment = moment
+      @kept = kept
     end
 
     # @return [Hash{Integer=>Core::Supply::ClassSupply}] a class that cannot be built claims nothing
     def call
       claims = @moment.reserving.to_h { |stored| [stored.id, claim(stored)] }.compact
-      Core::Supply::Allocation.new(@studio.ledger.stock, @moment.library.market, bought: @studio.ledger.bought, due: due).call(claims)
+      Core::Supply::Allocation.new(@studio.ledger.stock, @moment.library.market, bought: @studio.ledger.bought, due: due,
+        kept: OfMarket.new(@kept, @moment.library.market_digest)).call(claims)
+    end
+
+    # What is kept holds for one market.
+    OfMarket = Struct.new(:kept, :market) do
+      def fetch(key, basis, &work)
+        kept.fetch(key, [market, basis], &work)
+      end
     end
 
     private

@@ -28,6 +28,11 @@ module Core
         tools: tool_needs, timetable: timetable, order: common_order, table: @table)
     end
 
+    # @return [PersonPlan] one attendee's part alone
+    def person_plan(attendee)
+      person(attendee)
+    end
+
     # The same class with other choices: pieces already fitted are used again.
     # @param workshop [Workshop] with the same supply choices and the same order of steps @param attendees [Array<People::Attendee>] some
     #   of them

@@ -17,6 +17,14 @@ module Store
 
     # States kept of each class: as many can be undone.
     MOST_STATES = 500
+    # Documents that are remembered as they were read.
+    MOST_READ = 400
+
+    def initialize(database)
+      super
+      @read = {}
+      @lock = Mutex.new
+    end
 
     # @return [Array<Stored>] by date, those not removed
     def all
@@ -138,11 +146,8 @@ module Store
     # @return [Hash{String=>String}] key => the name they last had
     def taken_out(id)
       present = find(id).state.attendees.map(&:key)
-      documents(id).each_with_object({}) { |document, all|
-        document['attendees'].each { |key, person|
-          all[key] = person['name']
-        }
-      }.except(*present)
+      ever = (1...@database[:classes].where(id: id).get(:next_key)).map(&:to_s)
+      (ever - present).to_h { |key| [key, last_name(id, key)] }.compact
     end
 
     # Takes somebody out of every state of the class: this cannot be undone.
@@ -203,8 +208,10 @@ module Store
       @database[:class_revisions].where(class_id: id)
     end
 
-    def documents(id)
-      history(id).order(:revision).select_map(:document).map { |text| JSON.parse(text) }
+    # SQLite looks into the documents, the newest first, until one knows the key.
+    def last_name(id, key)
+      name = Sequel.function(:json_extract, :document, %($.attendees."#{key}".name))
+      history(id).exclude(name => nil).reverse(:revision).get(name)
     end
 
     # @param rows [Sequel::Dataset] of classes @return [Array<Stored>] in the same order
@@ -214,13 +221,22 @@ module Store
         revision: Sequel[:class_revisions][:revision]).where(class_id: found.map(&:first))
         .select_hash(:class_id, :document)
       found.map { |id, revision, rank|
-        Stored.new(id: id, revision: revision, rank: rank, state: ClassState.from_data(JSON.parse(documents.fetch(id))))
+        Stored.new(id: id, revision: revision, rank: rank, state: read(documents.fetch(id)))
       }
     end
 
     def at(id, revision)
       row = history(id).first(revision: revision) or raise NotFound.new(:revision, revision)
-      ClassState.from_data(JSON.parse(row[:document]))
+      read(row[:document])
+    end
+
+    # The same text is the same state.
+    def read(document)
+      @lock.synchronize do
+        state = @read.delete(document) || ClassState.from_data(JSON.parse(document))
+        @read.shift while @read.size >= MOST_READ
+        @read[document] = state
+      end
     end
 
     def step(id, edit)

@@ -81,7 +81,7 @@ module Web
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use RequestLog, (folder if log)
         use RequestLimits
-        use Rack::Protection::HostAuthorization, permitted_hosts: app.permitted_hosts if sharing
+        use Rack::Protection::HostAuthorization, permitted_hosts: app.permitted_hosts, logging: false if sharing
         use SignInLimits.middleware if sharing
         use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true, secure: sharing&.https
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'

@@ -34,12 +34,12 @@ module Web
 
     # @return [Store::Accounts::Account, nil] who asks; nil where the studio is not shared, and on a phone
     def account
-      env[SignIn::ACCOUNT]
+      env[SignedIn::ACCOUNT]
     end
 
     # @return [Boolean] whether this is one of the forms for signing in
     def at_door?
-      !env[SignIn::FORM].nil? && account.nil?
+      !env[SignedIn::FORM].nil? && account.nil?
     end
 
     # @return [Boolean] whether whoever asks has a right, see Rights

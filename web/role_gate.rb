@@ -17,9 +17,9 @@ module Web
       "trail.#{route.downcase.gsub(/[^a-z]+/, '_').delete_suffix('_')}"
     end
 
-    # @param env [Hash] with SignIn::ACCOUNT
+    # @param env [Hash] with SignedIn::ACCOUNT
     def call(env)
-      account = env.fetch(SignIn::ACCOUNT)
+      account = env.fetch(SignedIn::ACCOUNT)
       route = route_of(env)
       return to_live if route == 'GET /' && !Rights.open_to?(account.role, route)
       return refused(env) unless Rights.open_to?(account.role, route)

@@ -9,13 +9,6 @@ module Web
   # The door of a shared studio: lets in whoever has an account, by Rodauth; passwords are kept as bcrypt hashes. Its forms are pages of
   # the application, which is asked for them. (OWASP Cheat Sheet Series: Authentication, Session Management, Forgot Password.)
   class SignIn
-    # Who asks: an Accounts::Account in the request.
-    ACCOUNT = 'eager_bench.account'
-    # What a form is shown with: a Form in the request.
-    FORM = 'eager_bench.sign_in'
-    # said: what is wrong, or nil · errors: {field => words} · values: what was typed, never a password
-    Form = Core::Value.define(:said, :errors, :values)
-
     SHORTEST_PASSWORD = 12
     # bcrypt reads no more.
     MOST_PASSWORD_BYTES = 72
@@ -99,7 +92,7 @@ module Web
 
       # @return [Array] what is behind the door answers, with the door's own cookies
       def answer(account)
-        status, headers, body = opts[:app].call(env.merge(ACCOUNT => account))
+        status, headers, body = opts[:app].call(env.merge(SignedIn::ACCOUNT => account))
         cookies = [*headers['set-cookie'], *response.headers['set-cookie']]
         [status, cookies.empty? ? headers : headers.merge('set-cookie' => cookies), body]
       end
@@ -220,8 +213,9 @@ module Web
           end
 
           def show(path)
-            form = Form.new(said: @said, errors: @field_errors.to_h.compact, values: { 'login' => param_or_nil(login_param).to_s })
-            here = request.env.merge('REQUEST_METHOD' => 'GET', 'PATH_INFO' => path, 'QUERY_STRING' => '', FORM => form)
+            form = SignedIn::Form.new(said: @said, errors: @field_errors.to_h.compact,
+              values: { 'login' => param_or_nil(login_param).to_s })
+            here = request.env.merge('REQUEST_METHOD' => 'GET', 'PATH_INFO' => path, 'QUERY_STRING' => '', SignedIn::FORM => form)
             _, headers, body = scope.opts[:pages].call(here)
             request.halt([response.status || 200, headers, body])
           end

@@ -20,9 +20,7 @@ module Core
       # @param table [Catalogue::Table] @param open_rings [Symbol]
       # @return [Effect, nil] nil when the design can then not be made at this size
       def self.of(cure, design, person, table, open_rings: :warn)
-        workshop = Workshop.new(key: 'effect', title: '', date: nil, start: Measure::ClockTime.new(0), minutes: 60)
-        after = Plan.for(workshop: workshop, design: cure.apply(design), attendees: [cure.apply_to_person(person.attendee)], table: table,
-          open_rings: open_rings).people.first
+        after = planned(cure.apply(design), cure.apply_to_person(person.attendee), table, open_rings)
         return unless after.fitted?
 
         bill = lambda do |one|
@@ -38,6 +36,14 @@ module Core
       rescue Error
         nil
       end
+
+      # @return [PersonPlan] as if the class were theirs alone
+      def self.planned(design, attendee, table, open_rings)
+        workshop = Workshop.new(key: 'effect', title: '', date: nil, start: Measure::ClockTime.new(0), minutes: 60)
+        Inputs.new(workshop: workshop, design: design, attendees: [attendee], table: table, open_rings: open_rings).planner
+          .person_plan(attendee)
+      end
+      private_class_method :planned
 
       # @param market [Supply::Market] @return [Money, nil] how much more one piece costs; nil where something that changes has no price
       def cost(market)

@@ -74,11 +74,10 @@ module Core
       # @return [Array<(Float, Float, Float)>] minute at which the stretch begins, waiting for tools, waiting for help
       def queues(stretch = 5.0)
         last = watched.flat_map { |run| run.waiting.map(&:first) }.max || 0.0
-        (0..(last / stretch).floor).map do |index|
-          from = index * stretch
-          means = watched.map { |run| mean_waiting(run.waiting, from, from + stretch) }
-          [from, means.sum(&:first) / means.size, means.sum(&:last) / means.size]
-        end
+        sums = Array.new((last / stretch).floor + 1) { [0.0, 0.0] }
+        watched.each { |run| add_waiting(sums, run.waiting, stretch) }
+        whole = stretch * watched.size
+        sums.each_with_index.map { |(tools, help), index| [index * stretch, tools / whole, help / whole] }
       end
 
       private
@@ -87,21 +86,17 @@ module Core
         (sorted.bsearch_index { |minute| minute > limit } || sorted.size).fdiv(sorted.size)
       end
 
-      def mean_waiting(changes, from, to)
-        sums = [0.0, 0.0]
-        state = [0, 0]
-        at = from
-        changes.each do |minute, *counts|
-          if minute > from
-            until_then = [minute, to].min
-            2.times { |i| sums[i] += state[i] * (until_then - at) }
-            at = until_then
-            break if minute >= to
+      # Adds minutes times people to each stretch, between one change and the next.
+      def add_waiting(sums, changes, stretch)
+        changes.each_cons(2) do |(from, tools, help), (to, *)|
+          next if tools.zero? && help.zero?
+
+          (from / stretch).floor.upto([(to / stretch).floor, sums.size - 1].min) do |index|
+            minutes = [to, (index + 1) * stretch].min - [from, index * stretch].max
+            sums[index][0] += tools * minutes
+            sums[index][1] += help * minutes
           end
-          state = counts
         end
-        2.times { |i| sums[i] += state[i] * (to - at) } if at < to
-        sums.map { |sum| sum / (to - from) }
       end
     end
 

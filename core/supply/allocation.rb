@@ -6,13 +6,18 @@ module Core
     # Reservations are worked out, never stored, so they follow a class when it changes or is removed.
     class Allocation
       # @param stock [Stock] @param market [Market]
+      # Keeps nothing.
+      FORGETFUL = Object.new.tap { |kept| kept.define_singleton_method(:fetch) { |_, _, &work| work.call } }
+
       # @param bought [Hash{Object=>Stock}] by class key, what has arrived for it · @param due [Hash{Object=>Stock}] what is ordered for
       #   it and still to come
-      def initialize(stock, market, bought: {}, due: {})
+      # @param kept [#fetch] by class key, what was worked out before from the same, as long as the market is the same
+      def initialize(stock, market, bought: {}, due: {}, kept: FORGETFUL)
         @stock = stock
         @market = market
         @bought = bought
         @due = due
+        @kept = kept
       end
 
       # @param wanted [Hash{Object=>Claim}] by class key, in the order in which they take from the stock
@@ -22,7 +27,8 @@ module Core
         claims = Hash.new { |hash, thing| hash[thing] = [] }
         own = own_of(wanted)
         wanted.to_h do |key, claim|
-          supply = supply_of(key, claim, @stock.less(taken).less(own.except(key).values.reduce(Stock.new, :plus)), claims)
+          free = @stock.less(taken).less(own.except(key).values.reduce(Stock.new, :plus))
+          supply = @kept.fetch(key, basis(key, claim, free, claims)) { supply_of(key, claim, free, claims) }
           own.delete(key)
           taken = taken.plus(Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] }, lines: supply.lines.to_h { |one|
             [one.line.key, one.from_stock]
@@ -35,6 +41,14 @@ module Core
       end
 
       private
+
+      # What a class's supply is worked out from: of everything only what the class wants.
+      def basis(key, claim, free, claims)
+        things = claim.parts.map(&:part) + claim.lines.keys
+        keys = [claim.parts.map { |one| one.part.key }, claim.lines.keys.map(&:key)]
+        stocks = [@stock, free, @due.fetch(key, Stock.new)].map { |stock| [stock.parts.slice(*keys.first), stock.lines.slice(*keys.last)] }
+        [claim, stocks, claims.slice(*things).transform_values(&:dup)]
+      end
 
       # Of what was bought for each class, as much as it wants and there still is.
       def own_of(wanted)

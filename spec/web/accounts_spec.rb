@@ -53,7 +53,7 @@ RSpec.describe Web::SignIn, type: :request do
     it "opens to the #{role} what that role may ask for, and nothing else" do
       id = account(role)
       gate = Rack::MockRequest.new(Web::RoleGate.new(->(env) { [200, {}, [env['PATH_INFO']]] }, Web::App.routes, studio.trail))
-      env = { Web::SignIn::ACCOUNT => studio.accounts.find(id) }
+      env = { Web::SignedIn::ACCOUNT => studio.accounts.find(id) }
       answers = routes.to_h do |route|
         verb, pattern = route.split
         path = pattern.gsub(/:\w+/) { |name| name == ':place' ? 'kits' : '1' }

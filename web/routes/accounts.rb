@@ -24,9 +24,9 @@ module Web
       def self.forms(app)
         FORMS.each do |path, (name, title)|
           app.get(path) do
-            pass unless env[SignIn::FORM]
+            pass unless env[SignedIn::FORM]
 
-            page(name, title: title, form: env[SignIn::FORM], shortest: SignIn::SHORTEST_PASSWORD)
+            page(name, title: title, form: env[SignedIn::FORM], shortest: SignIn::SHORTEST_PASSWORD)
           end
         end
       end
