@@ -8,9 +8,10 @@ module Core
       @workshop = workshop
       @design = design
       @attendees = attendees
-      @table = table
+      @whole_table = table
       @calibration = calibration
       @open_rings = open_rings
+      @table = table.standing_in(workshop.teaching.stand_ins)
       @check = Fit::Check.new(table, open_rings: open_rings)
       @fittings = fittings
       # What pieces share that are one and the same object.
@@ -45,6 +46,7 @@ module Core
 
     def changed(workshop, attendees)
       @workshop = workshop
+      @table = @whole_table.standing_in(workshop.teaching.stand_ins)
       @attendees = attendees
       @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = @assumed_size = nil
       begin_lists

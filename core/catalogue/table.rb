@@ -31,6 +31,15 @@ module Core
         hidden.include?([name, key])
       end
 
+      # @param chosen [Array<String>] "technique/tool" of the tools that stand in @return [Table] with those techniques worked so
+      def standing_in(chosen)
+        worked = chosen.reduce(techniques) do |all, key|
+          technique, tool = key.split('/', 2)
+          all.key?(technique) && tools.key?(tool) ? all.merge(technique => all[technique].with_stand_in(tool)) : all
+        end
+        worked.equal?(techniques) ? self : with(techniques: worked.freeze)
+      end
+
       # @return [Table] the same tables read through a colourway
       def in_colourway(substitutions)
         substitutions.empty? ? self : with(swaps: substitutions.freeze)

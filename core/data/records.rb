@@ -16,7 +16,7 @@ module Core
       TECHNIQUE = Record.new(Technique::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
         tools: :texts,
         demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
-        practice_minutes: :number, practice_takes: :texts, points: :texts, goes_wrong: :texts, left_hand: :text)
+        practice_minutes: :number, practice_takes: :texts, points: :texts, goes_wrong: :texts, left_hand: :text, stand_ins: :texts)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
         apart: :boolean, length: :length)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
@@ -38,7 +38,7 @@ module Core
         rounding: :integer, fill_up: :boolean, reels: :symbol)
       TEACHING = Record.new(Technique::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
         extra: :integer,
-        extra_text: :text, extra_minutes: :integer, school: :symbol)
+        extra_text: :text, extra_minutes: :integer, school: :symbol, stand_ins: :texts)
       SESSION = Record.new(Session::Running, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
         break_at: :integer, break_minutes: :integer,
         late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,

@@ -4,7 +4,7 @@ module Core
   module Session
     # Every kind of lever, and those that one class's plan leaves room for. A new kind is one file and one line here.
     module Levers
-      ALL = [MoreTool, Assistant, Prepare, Easier, Shorter, Demonstrations, Stagger, DropExtra, Longer, Fewer].freeze
+      ALL = [MoreTool, LetStandIn, Assistant, Prepare, Easier, Shorter, Demonstrations, Stagger, DropExtra, Longer, Fewer].freeze
       CODES = ALL.map(&:code).freeze
 
       module_function

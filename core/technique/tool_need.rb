@@ -14,7 +14,15 @@ module Core
         tool.people_per_tool != 1
       end
 
-      # What helps where some are missing.
+      # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
+      # @return [Array<(Skill, StandIn)>] tools that would do for this one
+      def standing_in(skills, table)
+        skills.flat_map do |skill|
+          skill.substitutes.select { |one| one.tool == tool.key && table.tools.key?(one.by) }.map { |one| [skill, one] }
+        end
+      end
+
+      # What helps where some are missing, beside a tool that stands in.
       # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
       # @return [Array<(Symbol, Hash)>] wording codes with their values
       def ways(skills, table)

@@ -88,3 +88,19 @@ RSpec.describe 'The steps of a class', type: :request do
     expect([last_response.status, page]).to match([422, a_string_including('Shorten each line', 'Choose from the list')])
   end
 end
+
+# A tool that stands in for one that is missing.
+RSpec.describe Web::Presenters::Sections::Tools, type: :request do
+  it 'offers it where the tool is missing, counts it from then on, tells it, and takes it back' do
+    get '/classes/1/evening'
+    expect(page).to include('Use masking tape for this: bead stopper')
+    send_form('/classes/1/teaching', stand_in: 'bead_stopper/tape', revision: studio.classes.find(1).revision.to_s, place: 'evening')
+    get '/classes/1/evening'
+    expect(page).to include('Stands in: masking tape', 'Fold the tape over the line', 'Undo: which tool stands in')
+    expect(plan_of(1).tools.map { |need| need.tool.key }).to include('tape').and(satisfy { |keys| !keys.include?('bead_stopper') })
+    send_form('/classes/1/teaching', stand_in: 'bead_stopper/tape', stands: '0', revision: studio.classes.find(1).revision.to_s, place: 'evening')
+    expect(studio.classes.find(1).state.workshop.teaching.stand_ins).to eq([])
+    send_form('/classes/1/teaching', stand_in: 'no such thing', revision: studio.classes.find(1).revision.to_s)
+    expect(studio.classes.find(1).state.workshop.teaching.stand_ins).to eq([])
+  end
+end

@@ -9,6 +9,9 @@ module Web
 
       LARGEST_MM = 1000
       MOST_LINES = 30
+      # What reads each line, and an example of one.
+      READERS = { takes: [Core::Technique::PracticeBag, 'a kind and how many, such as crimp x 2, or line 200 mm'],
+                  stand_ins: [Core::Technique::StandIn, 'both tools by their keys, such as crimping_pliers > flat_pliers x 1.2'] }.freeze
       REEL = 'Give the length of a reel with its unit, from 10 cm to 1000 m, such as 10 m.'
 
       register_macro(:of_field) do |macro:|
@@ -42,7 +45,7 @@ module Web
         when :colour then 'Give a colour as # and six figures, such as #3f5f8f.' unless text.match?(/\A#\h{6}\z/)
         when :integer, :number then number_problem(text, field)
         when :length, :reel, :thickness then length_problem(text, field)
-        when :lines, :takes then lines_problem(text, field)
+        when *StockFields::LINES then lines_problem(text, field)
         end
       end
 
@@ -74,8 +77,9 @@ module Web
         return "Keep to #{MOST_LINES} lines." if lines.size > MOST_LINES
         return "Shorten each line to #{field.options} characters." if lines.any? { |line| line.length > field.options }
 
-        wrong = field.type == :takes && lines.find { |line| Core::Technique::PracticeBag.read(line).nil? }
-        %("#{wrong[0, 40]}" does not read. Write a kind and how many, such as crimp x 2, or line 200 mm.) if wrong
+        reader, example = READERS[field.type]
+        wrong = reader && lines.find { |line| reader.read(line).nil? }
+        %("#{wrong[0, 40]}" does not read. Write #{example}.) if wrong
       end
     end
   end

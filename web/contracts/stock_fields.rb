@@ -10,6 +10,8 @@ module Web
       CAUTIONS = %i[cutting sharp_tails needles flame cement work_hardening].freeze
       # Fields that hold several values.
       LISTS = %i[keys tools cautions].freeze
+      # Fields of several lines of text.
+      LINES = %i[lines takes stand_ins].freeze
       SMALLEST_MM = 0.01
 
       PART = {
@@ -68,7 +70,9 @@ module Web
         points: Field.new(label: 'Points to make when teaching it, one a line', type: :lines, options: 300),
         goes_wrong: Field.new(label: 'What goes wrong, one a line: sign | why | repair | cheap until | minutes lost | parts lost',
           type: :lines, options: 400),
-        left_hand: Field.new(label: 'For left-handers', type: :text, options: 300)
+        left_hand: Field.new(label: 'For left-handers', type: :text, options: 300),
+        stand_ins: Field.new(label: 'Tools that may stand in, one a line: crimping_pliers > flat_pliers x 1.2: what to mind',
+          type: :stand_ins, options: 300)
       }.freeze
       TABLES = { parts: PART, lines: LINE, tools: TOOL, techniques: TECHNIQUE }.freeze
     end

@@ -5,6 +5,7 @@ module Web
     # Entering or changing something of the stockroom.
     class StockForm < Form
       LISTS = Contracts::StockFields::LISTS
+      LINES = Contracts::StockFields::LINES
       # What each table holds, and what is usual where something new is entered.
       TABLES = {
         tools: [Core::Catalogue::Tool, { 'people_per_tool' => '1', 'substitutable' => '1' }],
@@ -45,7 +46,7 @@ module Web
           next [name.to_s, value.map(&:to_s)] if LISTS.include?(field.type)
 
           text = if value.is_a?(Core::Measure::Length) then value.to_s
-                 elsif %i[lines takes].include?(field.type) then value.join("\n")
+                 elsif LINES.include?(field.type) then value.join("\n")
                  elsif field.type == :number then value ? format('%g', value) : ''
                  elsif field.type == :unsure then { true => '1', false => '0', nil => '' }.fetch(value)
                  else field.type == :boolean ? (value ? '1' : '0') : value.to_s
@@ -56,6 +57,11 @@ module Web
 
       def fields
         Contracts::StockFields::TABLES.fetch(table_name)
+      end
+
+      # @return [Boolean] whether a field is text of several lines
+      def lines?(field)
+        LINES.include?(field.type)
       end
 
       # @return [Boolean] whether a field holds several values
@@ -102,7 +108,7 @@ module Web
       def read_text(given, field)
         return listed(given) if list?(field)
 
-        %i[lines takes].include?(field.type) ? given.to_s.lines.map { |line| clean(line) }.reject(&:empty?).join("\n") : clean(given)
+        LINES.include?(field.type) ? given.to_s.lines.map { |line| clean(line) }.reject(&:empty?).join("\n") : clean(given)
       end
 
       # Only what the list offers; a tool may stand there twice.
@@ -156,7 +162,7 @@ module Web
         case field.type
         when :number then text.tr(',', '.').to_f
         when :cautions then text.map(&:to_sym)
-        when :lines, :takes then text.split("\n")
+        when *LINES then text.split("\n")
         when :length then Core::Measure::Length.parse(text, default_unit: :mm)
         when :reel then Core::Measure::Length.parse(text, default_unit: :m)
         when :thickness then Core::Measure::ThicknessText.read(text)

@@ -5,12 +5,16 @@ module Web
     # What is chosen for one class about its steps. Only the fields that were sent are changed.
     class TeachingForm < Form
       FIELDS = %i[practice shorter extra extra_text extra_minutes school].freeze
+      # A technique and the tool that stands in, by their keys.
+      STAND_IN = %r{\A[a-z0-9_-]{1,60}/[a-z0-9_-]{1,60}\z}
 
       # @param steps [Array<Construction::StepUse>] of the class @param techniques [Hash{String=>Skill}]
       def initialize(params, steps, techniques)
         super(sent(params, FIELDS), Contracts::TeachingContract.new)
         @prepared = levels(params['prepared'], steps.select(&:preparable).map(&:key))
         @easier = levels(params['easier'], techniques.values.select(&:easier).map(&:key))
+        @stand_in = clean(params['stand_in'])
+        @stands = params['stands'] != '0'
       end
 
       # @return [Store::ClassState]
@@ -18,10 +22,17 @@ module Web
         teaching = state.workshop.teaching
         changed = values.to_h { |name, text| [name.to_sym, read(name, text)] }
         state.with(workshop: state.workshop.with(teaching: teaching.with(**changed, prepared: merged(teaching.prepared, @prepared),
-          easier: merged(teaching.easier, @easier))))
+          easier: merged(teaching.easier, @easier), stand_ins: stand_ins(teaching.stand_ins))))
       end
 
       private
+
+      # What names no tool that would do changes nothing in the plan.
+      def stand_ins(before)
+        return before unless @stand_in.match?(STAND_IN)
+
+        @stands ? before | [@stand_in] : before - [@stand_in]
+      end
 
       # Levels 0 to 5 by key; what names nothing of the class is left out.
       def levels(given, known)

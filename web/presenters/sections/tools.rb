@@ -11,6 +11,26 @@ module Web
           need.ways(skills, plan.table).map { |code, values| say("tool_ways.#{code}", **values) }
         end
 
+        # One tool that may stand in, or does. key: for the form · words
+        StandIn = Core::Value.define(:key, :words)
+
+        # @return [Array<StandIn>] tools that would do for one that is missing
+        def stand_ins(need)
+          return [] unless need.missing.positive?
+
+          skills = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+          need.standing_in(skills, plan.table).map { |skill, one| stand_in(skill, one.by) }
+        end
+
+        # @return [Array<StandIn>] that were chosen for this class
+        def standing
+          plan.workshop.teaching.stand_ins.filter_map do |key|
+            technique, tool = key.split('/', 2)
+            skill = plan.table.techniques[technique]
+            stand_in(skill, tool) if skill && plan.table.tools.key?(tool)
+          end
+        end
+
         def sharing(tool)
           return 'one for the class' if tool.people_per_tool.zero?
 
@@ -33,6 +53,12 @@ module Web
         def counted
           plan.tools.select { |need| need.tool.counted }
         end
+
+        # @return [StandIn]
+        def stand_in(skill, tool)
+          StandIn.new(key: "#{skill.key}/#{tool}", words: "#{plan.table.tool(tool).name.downcase} for this: #{skill.name.downcase}")
+        end
+        private :stand_in
 
         # @return [String] what one person holds
         def names(person)
