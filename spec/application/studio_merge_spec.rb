@@ -36,11 +36,12 @@ RSpec.describe Application::StudioMerge do
   it 'writes a file that another reader reads, every line of which keeps to the schema that is in it' do
     files = unzipped(bytes)
     about = JSON.parse(files['studio.json'])
-    lines = files.select { |name, _| name.end_with?('.jsonl') }.to_h { |name, text| [name.delete_suffix('.jsonl'), text.lines.map { |line| JSON.parse(line) }] }
+    lines = files.select { |name, _| name.end_with?('.jsonl') }
+      .to_h { |name, text| [name.delete_suffix('.jsonl'), text.lines.map { |line| JSON.parse(line) }] }
     expect(lines.transform_values(&:size)).to eq(about['counts'])
     expect(lines['classes'].map { |one| one['class']['title'] }).to match_array(source.classes.all.map { |one| one.state.workshop.title })
     expect(lines['classes'].sum { |one| one['attendees'].size }).to eq(source.classes.all.sum { |one| one.state.attendees.size })
-    schemas = %w[studio.v1 class.v1].to_h { |name| [JSON.parse(files["schemas/#{name}.schema.json"])['$id'], JSON.parse(files["schemas/#{name}.schema.json"])] }
+    schemas = %w[studio.v1 class.v1].map { |name| JSON.parse(files["schemas/#{name}.schema.json"]) }.to_h { |schema| [schema['$id'], schema] }
     whole = JSONSchemer.schema(schemas['urn:eager-bench:studio:v1'], ref_resolver: ->(uri) { schemas[uri.to_s] }, regexp_resolver: 'ecma')
     wrong = lines.flat_map { |kind, all| all.reject { |data| whole.ref("#/$defs/#{kind}").valid?(data) }.map { kind } }
     expect([wrong, files.values.join.include?('password')]).to eq([[], false])
@@ -49,15 +50,18 @@ RSpec.describe Application::StudioMerge do
   it 'brings a whole studio: every class has the same plan, every project, part and price is there, and a second time nothing comes' do
     merge.call(described_class::GROUPS.keys)
     here, there = [target, source].map { |studio| Application::StudioArchive.of(studio).items }
-    described_class::GROUPS.values.flatten.reject { |kind| kind == :classes }.each { |kind| expect([kind, here[kind].to_set]).to eq([kind, there[kind].to_set]) }
-    plans = [target, source].map do |studio|
-      results_of(studio).then { |results| studio.classes.all.to_h { |one| [one.state.workshop.title, results.of(one.id).plan.people.map { |person| person.needs.map(&:count) }] } }
-    end
-    expect(plans.first).to eq(plans.last)
+    (here.keys - [:classes]).each { |kind| expect([kind, here[kind].to_set]).to eq([kind, there[kind].to_set]) }
+    expect(needs(target)).to eq(needs(source))
     taught = [target, source].map { |studio| studio.live_events.taught.map { |id| studio.live_events.of(id).size } }
     expect(taught.first).to eq(taught.last)
     expect(merge.call(described_class::GROUPS.keys, theirs: described_class::GROUPS.keys)).to eq(0)
     expect(merge.preview.map { |one| one.fresh + one.differing }.uniq).to eq([0])
+  end
+
+  # @return [Hash{String=>Array}] what everybody needs in each class, by its title
+  def needs(studio)
+    results = results_of(studio)
+    studio.classes.all.to_h { |one| [one.state.workshop.title, results.of(one.id).plan.people.map { |person| person.needs.map(&:count) }] }
   end
 
   it 'keeps what is here where the two differ, unless theirs is asked for' do
@@ -68,11 +72,12 @@ RSpec.describe Application::StudioMerge do
     target.projects.save(project.with(name: 'My own'))
     entry = Application::StudioArchive.entries(target.ledger.stock).find { |one| one.kind == :part }
     target.ledger.post([entry.with(quantity: 5, reason: :received)])
-    expect(merge.preview.map { |one| [one.group, one.fresh, one.differing] }).to eq([[:stockroom, 0, 1], [:techniques, 0, 0], [:projects, 0, 1], [:prices, 0, 0], [:stock, 0, 1], [:classes, 0, 0]])
+    expect(merge.preview.to_h { |one| [one.group, [one.fresh, one.differing]] })
+      .to eq(stockroom: [0, 1], techniques: [0, 0], projects: [0, 1], prices: [0, 0], stock: [0, 1], classes: [0, 0])
     expect(merge.call(%i[stockroom projects stock])).to eq(0)
     expect(merge.call(%i[stockroom projects stock], theirs: %i[projects stock])).to eq(2)
-    names = [target.catalogue.table.parts[part.key].name, target.projects.find(project.key).design.name, target.ledger.stock.part(entry.item)]
-    expect(names).to eq(['Mine', project.name, entry.quantity])
+    expect(target.catalogue.table.parts[part.key].name).to eq('Mine')
+    expect([target.projects.find(project.key).design.name, target.ledger.stock.part(entry.item)]).to eq([project.name, entry.quantity])
   end
 
   it 'brings projects alone with the parts they name, and nothing at all where one could not be planned' do
@@ -94,8 +99,10 @@ RSpec.describe Application::StudioMerge do
     'no zip' => [->(_) { 'no zip' }, /cut off, or none/],
     'cut off' => [->(bytes) { bytes[0, 900] }, /cut off, or none/],
     'without its head' => [->(_) { Zip::OutputStream.write_buffer { |out| out.put_next_entry('parts.jsonl') }.string }, /studio.json in it/],
-    'of another format' => [->(_) { with('studio.json' => '{"format":"x","version":1,"name":"x","currency":"EUR"}') }, /studio.json.*eager-bench.studio/],
-    'with a wrong line' => [->(_) { with('parts.jsonl' => %({"key":"a","name":"A","kind":"bead","along":"8 mm","outer":"8"}\n)) }, %r{parts.jsonl line 1 /outer}],
+    'of another format' => [->(_) { with('studio.json' => '{"format":"x","version":1,"name":"x","currency":"EUR"}') },
+                            /studio.json.*eager-bench.studio/],
+    'with a wrong line' => [->(_) { with('parts.jsonl' => JSON.generate(key: 'a', name: 'A', kind: 'cap', along: '8 mm', outer: '8')) },
+                            %r{parts.jsonl line 1 /outer}],
     'with a line that is no JSON' => [->(_) { with('tools.jsonl' => "\n{\n") }, /tools.jsonl line 2: expected JSON/]
   }.each do |what, (made, words)|
     it "says what is wrong with a file that is #{what}" do
