@@ -133,7 +133,7 @@ module Core
         needs: Bill::Need.sum(piece.parts, times: @design.made),
         cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.method(:off_reel?)),
         steps: ordered(piece.steps),
-        findings: @check.piece(piece),
+        findings: @fittings.found(piece, @open_rings) { @check.piece(piece) },
         cautions: @orders[piece.steps.map(&:key)][:cautions]
       }
       own = @check.person(attendee, piece, shared[:cautions], @design)

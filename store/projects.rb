@@ -16,7 +16,7 @@ module Store
     # @return [Array<Saved>] the newest version of each design, by name
     def newest
       newest = @database[:project_versions].group(:project_key).select { max(:id) }
-      @database[:project_versions].where(id: newest).order(:name).all.map { |row| saved(row) }
+      @database[:project_versions].where(id: newest).order(:name).select_map(:id).map { |id| version(id) }
     end
 
     def none?

@@ -15,12 +15,7 @@ module Core
       # @param confidence [Float] between 0 and 1, both exclusive
       # @return [Integer] the fewest spares so that, with this confidence, no more are lost than there are
       def quantile(confidence)
-        sum = 0.0
-        distribution.each_with_index do |chance, lost|
-          sum += chance
-          return lost if sum >= confidence
-        end
-        distribution.size - 1
+        at_most.bsearch_index { |sum| sum >= confidence } || (at_most.size - 1)
       end
 
       # A spare can be lost as well: the fewest s so that of all uses and s more, with this confidence, no more than s are lost.
@@ -29,7 +24,8 @@ module Core
       def spares(confidence)
         return 0 if @uses.empty?
 
-        (quantile(confidence)..).find { |number| joined(number).quantile(confidence) <= number }
+        probability = @uses.sum { |chance, count| chance * chance * count } / @uses.sum { |chance, count| chance * count }
+        (quantile(confidence)..).find { |number| enough(number, Losses.binomial(number, probability)) >= confidence }
       end
 
       # @return [Array<Float>] chance of losing 0, 1, 2 ...
@@ -61,9 +57,15 @@ module Core
 
       private
 
-      def joined(number)
-        probability = @uses.sum { |chance, count| chance * chance * count } / @uses.sum { |chance, count| chance * count }
-        Losses.new(@uses.merge(probability => @uses.fetch(probability, 0) + number))
+      # @param of_spares [Array<Float>] chances of losing 0, 1, 2 ... of so many spares
+      # @return [Float] chance that of the uses and these spares no more are lost than there are spares
+      def enough(number, of_spares)
+        of_spares.each_with_index.sum { |chance, lost| lost > number ? 0.0 : chance * at_most[[number - lost, at_most.size - 1].min] }
+      end
+
+      # @return [Array<Float>] chance of losing at most 0, 1, 2 ...
+      def at_most
+        @at_most ||= distribution.each_with_object([]) { |chance, sums| sums << ((sums.last || 0.0) + chance) }
       end
 
       def convolve(first, second)

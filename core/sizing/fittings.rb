@@ -14,14 +14,22 @@ module Core
         @table = table
         @blueprints = {}
         @pieces = {}
+        @found = {}.compare_by_identity
       end
 
       # @param colourway [String, nil] @param maker [Construction::Maker]
       # @return [Piece, OutOfReach]
       def fit(colourway, measure, ease, maker)
         key = [colourway, measure, ease, maker]
-        @pieces.shift if @pieces.size >= MOST
+        @found.delete(@pieces.shift.last) if @pieces.size >= MOST
         @pieces[key] ||= blueprint(colourway).fit(measure, maker, ease: ease)
+      end
+
+      # What was found of a piece is kept as long as the piece itself.
+      # @param piece [Piece] @param about [Object] what it was found by @yieldreturn [Object] found now, where it was not before
+      def found(piece, about)
+        known = @found[piece] ||= {}
+        known.fetch(about) { known[about] = yield }
       end
 
       # @return [Blueprint]
