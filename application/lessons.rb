@@ -4,10 +4,15 @@ module Application
   # What the held classes teach about the techniques, and using it. Nothing changes before it is used.
   class Lessons
     MOST = 4
+    # Losses are told and kept to a tenth of a hundredth.
+    LOSS_DIGITS = 3
 
     # One technique. before: seconds before anything was learnt · learnt, low, high: seconds · used: whether now
     # comes from it
     Row = Core::Value.define(:skill, :tries, :classes, :before, :learnt, :low, :high, :used)
+
+    # Losses of one kind of part, as shares of uses. before: from memory · now: reckoned with · used: whether now comes from it
+    Loss = Core::Value.define(:kind, :uses, :lost, :classes, :before, :learnt, :low, :high, :now, :used)
 
     # @param studio [Store::Studio] @param runner [Work::Runner] @param results [Results]
     def initialize(studio, runner, results)
@@ -22,7 +27,7 @@ module Application
         calibration: library.calibration) }
     end
 
-    # @return [Work::Job::State] found: lessons or nil
+    # @return [Work::Job::State] found: Tasks::Learn::Learnt or nil
     def state
       @once.state(digest)
     end
@@ -30,7 +35,7 @@ module Application
     # @return [Array<Row>] as far as they are known
     def rows
       used = @studio.lessons_used.all
-      (state.found || []).filter_map do |lesson|
+      (state.found&.times || []).filter_map do |lesson|
         skill = library.table.techniques[lesson.technique] or next
         before = used.fetch(skill.key, skill.seconds)
         Row.new(skill: skill, tries: lesson.tries, classes: lesson.classes, before: before, used: used.key?(skill.key),
@@ -50,6 +55,34 @@ module Application
       chosen.size
     end
 
+    # @return [Array<Loss>] as far as they are known
+    def losses
+      used = library.calibration.losses
+      (state.found&.losses || []).map do |lesson|
+        before = Core::Bill::Loss.usual(lesson.kind)
+        Loss.new(kind: lesson.kind, uses: lesson.uses, lost: lesson.lost, classes: lesson.classes, before: before,
+          learnt: lesson.rate.round(LOSS_DIGITS), low: lesson.low, high: lesson.high, now: used.fetch(lesson.kind.to_s, before),
+          used: used.key?(lesson.kind.to_s))
+      end
+    end
+
+    # @param kind [String, nil] of part, nil for all @return [Integer] how many changed
+    def use_losses(kind = nil)
+      chosen = losses.select { |one| (kind.nil? || one.kind.to_s == kind) && one.learnt != one.now }
+      return 0 if chosen.empty?
+
+      relearn_losses { |now| now.merge(chosen.to_h { |one| [one.kind.to_s, one.learnt] }) }
+      chosen.size
+    end
+
+    # @return [Boolean] whether there was anything to take back
+    def take_back_loss(kind)
+      return false unless library.calibration.losses.key?(kind)
+
+      relearn_losses { |now| now.except(kind) }
+      true
+    end
+
     # Back to what it was before anything was learnt. @return [Boolean] whether there was anything to take back
     def take_back(key)
       before = @studio.lessons_used.all[key] or return false
@@ -62,6 +95,11 @@ module Application
     end
 
     private
+
+    def relearn_losses
+      calibration = @studio.settings.calibration
+      @studio.calibrate(calibration.with(losses: yield(calibration.losses)))
+    end
 
     def library
       @results.now.library

@@ -25,7 +25,7 @@ module Core
       kits = people + extras
       Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, sample: sample, steps: planned_steps,
         needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?),
-          confidence: supply.confidence.fdiv(100)),
+          confidence: supply.confidence.fdiv(100), learnt: @calibration.losses),
         tools: tool_needs, timetable: timetable, order: common_order, table: @table)
     end
 

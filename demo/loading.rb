@@ -36,7 +36,9 @@ module Demo
       supply(studio)
     end
 
-    # A class that was held, as it was tapped: its makers are quicker at some things and slower at others than is reckoned with.
+    # A class that was held, as it was tapped: its makers are quicker at some things and slower at others than is reckoned with, and lose
+    # more or less.
+    HELD_LOSSES = { 'crimp' => 0.09, 'bead' => 0.008, 'cover' => 0.05 }.freeze
     HELD_PACES = { 'stringing' => 1.25, 'flat_crimp' => 0.8, 'measuring' => 0.7, 'trimming' => 0.85 }.freeze
 
     def held(studio, data)
@@ -47,7 +49,7 @@ module Demo
       plan = inputs.plan
       model = Core::Session::Modelling.new(plan, inputs.calibration).model
       began = Time.utc(*inputs.workshop.date.then { |day| [day.year, day.month, day.day] }).to_i + (inputs.workshop.start.minutes * 60)
-      studio.live_events.append_all(id, Core::Live::Pretended.events(plan, model, began, paces: HELD_PACES))
+      studio.live_events.append_all(id, Core::Live::Pretended.events(plan, model, began, paces: HELD_PACES, losses: HELD_LOSSES))
     end
 
     def state(studio, data)

@@ -2,7 +2,7 @@
 
 module Core
   module Bill
-    # How likely one use of a part is lost: dropped, broken, pressed wrong. All from memory until a logbook replaces them.
+    # How likely one use of a part is lost: dropped, broken, pressed wrong. From memory, until what classes taught takes its place.
     module Loss
       BY_KIND = { bead: 0.01, finishing: 0.01, crimp: 0.05, cover: 0.03, clamshell: 0.03, ring: 0.02, cap: 0.01, clasp: 0.003 }.freeze
       OTHERS = 0.005
@@ -10,10 +10,19 @@ module Core
 
       module_function
 
+      # Whatever was learnt, no more of a part is lost.
+      MOST = 0.9
+
+      # @param kind [Symbol] of part @return [Float] probability at level 3, from memory
+      def usual(kind)
+        BY_KIND.fetch(kind, OTHERS)
+      end
+
       # @param part [Catalogue::Part] @param level [Integer] 1..5
+      # @param learnt [Hash{String=>Float}] by kind, what takes the place of the usual one
       # @return [Float] probability, 0...1
-      def probability(part, level)
-        BY_KIND.fetch(part.kind, OTHERS) * BY_LEVEL.fetch(level)
+      def probability(part, level, learnt = {})
+        [learnt.fetch(part.kind.to_s) { usual(part.kind) } * BY_LEVEL.fetch(level), MOST].min
       end
     end
   end

@@ -15,11 +15,12 @@ module Core
 
       # Nothing runs out in this share of classes, all parts taken together: each of the k parts that can be lost must last in the share
       # `confidence ** (1 / k)` (Šidák, Journal of the American Statistical Association 62, 1967); in bags, each bag of it as well.
-      # @param people [Array<PersonPlan>] @param confidence [Float] @return [Hash{Catalogue::Part=>Spares}]
-      def self.of(people, confidence: CONFIDENCE)
+      # @param people [Array<PersonPlan>] @param confidence [Float] @param learnt [Hash{String=>Float}] see Loss.probability
+      # @return [Hash{Catalogue::Part=>Spares}]
+      def self.of(people, confidence: CONFIDENCE, learnt: {})
         uses = people.flat_map { |person|
           person.needs.map { |need|
-            [need.part, need.count, Loss.probability(need.part, person.attendee.level)]
+            [need.part, need.count, Loss.probability(need.part, person.attendee.level, learnt)]
           }
         }
         by_part = uses.group_by(&:first)

@@ -78,7 +78,7 @@ module Core
 
       CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number,
         slow: :number,
-        between: :number, learning: :number, help: :number, help_minutes: :number)
+        between: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts)
     end
   end
 end

@@ -11,14 +11,28 @@ module Core
 
       # @param plan [Plan] @param model [Session::Model] @param start [Integer] seconds at which it begins @param run [Integer] which
       # evening
-      # @param paces [Hash{String=>Float}] hidden factors of techniques' times @return [Array<Event>]
-      def events(plan, model, start, run: 0, paces: {})
+      # @param paces [Hash{String=>Float}] hidden factors of techniques' times
+      # @param losses [Hash{String=>Float}] hidden shares that are lost, by kind of part; nothing of other kinds @return [Array<Event>]
+      def events(plan, model, start, run: 0, paces: {}, losses: {})
         watched = Session::Simulation.new(hidden(plan, model, paces), seed: SEED).watch(run..run).first
         taps = watched.ended.flat_map { |person, ended| steps_on(ended.values.sort, person) }
-        last = taps.map(&:last).max.to_f
-        rows = [['start', nil, 0.0], *taps, ['end', nil, last + 1]].sort_by { |kind, _, minute| [minute, kind == 'start' ? 0 : 1] }
-        rows.each_with_index.map do |(kind, person, minute), i|
-          Event.new(key: format('%024x', i), kind: kind.to_sym, at: start + (minute * 60).round, person: person)
+        last = taps.map { |_, _, minute| minute }.max.to_f
+        spares = losses.empty? ? [] : spares_taken(plan, watched, losses, Random.new(SEED + run))
+        rows = [['start', nil, 0.0], *taps, *spares, ['end', nil, last + 1]].sort_by { |kind, _, minute| [minute, kind == 'start' ? 0 : 1] }
+        rows.each_with_index.map do |(kind, person, minute, part), i|
+          Event.new(key: format('%024x', i), kind: kind.to_sym, at: start + (minute * 60).round, person: person, detail: part)
+        end
+      end
+
+      # Somewhere in the middle of each one's evening.
+      def spares_taken(plan, watched, losses, random)
+        watched.ended.flat_map do |key, ended|
+          person = plan.person(key)
+          person.needs.flat_map do |need|
+            chance = losses.fetch(need.part.kind.to_s, 0.0) * Bill::Loss::BY_LEVEL.fetch(person.attendee.level)
+            lost = Array.new(need.count) { random.rand < chance }.count(true)
+            Array.new(lost) { ['spare', key, ended.values.max * random.rand(0.2..0.8), need.part.key] }
+          end
         end
       end
 
@@ -32,7 +46,7 @@ module Core
           person.with(tasks: person.tasks.map { |task| task.with(minutes: task.minutes * paces.fetch(techniques[task.label], 1.0)) })
         })
       end
-      private_class_method :steps_on, :hidden
+      private_class_method :steps_on, :spares_taken, :hidden
     end
   end
 end

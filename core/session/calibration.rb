@@ -5,9 +5,10 @@ module Core
     # What turns an experienced maker's times into a class's. All values from memory until a logbook replaces them.
     # pace: {level => factor} · welcome, clearing: minutes · quick, slow: shortest and longest time of a step against its usual one
     # between: how much people of one level differ, as a coefficient of variation · learning: time of the doubled repeat against the repeat
+    # losses: {kind of part => share of uses that is lost at level 3}, where classes taught it; see Bill::Loss
     # help: chance that somebody to whom a technique is new calls for help once · help_minutes: one visit
     Calibration = Value.define(pace: { 1 => 2.2, 2 => 1.6, 3 => 1.25, 4 => 1.0, 5 => 0.8 }.freeze, welcome_minutes: 10,
       clearing_minutes: 10,
-      quick: 0.7, slow: 1.9, between: 0.15, learning: 0.88, help: 0.45, help_minutes: 2.5)
+      quick: 0.7, slow: 1.9, between: 0.15, learning: 0.88, help: 0.45, help_minutes: 2.5, losses: {}.freeze)
   end
 end

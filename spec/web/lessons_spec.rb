@@ -36,3 +36,23 @@ RSpec.describe Web::Routes::Learning, type: :request do
     expect(studio.lessons_used.all).to eq({})
   end
 end
+
+RSpec.describe Application::Lessons, type: :request do
+  it 'shows what was lost, plans with it when asked, and takes it back' do
+    get '/techniques/learnt'
+    app_settings.lessons.ask.wait(20)
+    get '/techniques/learnt'
+    expect(page).to include('What is lost', 'Crimps')
+    send_form('/techniques/learnt', kind: 'crimp')
+    learnt = studio.settings.calibration.losses.fetch('crimp')
+    expect(learnt).to be_between(0.001, 0.3)
+    get '/techniques/learnt'
+    app_settings.lessons.ask.wait(20)
+    send_form('/techniques/paces', pace_1: '2.3')
+    expect(studio.settings.calibration.losses.keys).to eq(['crimp'])
+    send_form('/techniques/learnt/back', kind: 'crimp')
+    expect(studio.settings.calibration.losses).to eq({})
+    send_form('/techniques/learnt/back', kind: 'no such')
+    expect(last_response.status).to eq(303)
+  end
+end

@@ -19,6 +19,7 @@ module Web
 
       # @param before [Core::Session::Calibration] what stands where nothing was sent
       def initialize(params, before)
+        @before = before
         shown = FIELDS.to_h { |name| [name.to_s, CalibrationForm.text(before, name)] }
         super(shown.merge(typed(params, FIELDS.select { |name| params.key?(name.to_s) })), Contracts::CalibrationContract.new)
       end
@@ -39,8 +40,7 @@ module Web
 
       # @return [Core::Session::Calibration]
       def calibration
-        Core::Session::Calibration.new(pace: (1..5).to_h { |level| [level, number(:"pace_#{level}")] },
-                                       **OTHERS.keys.to_h { |name| [name, number(name)] })
+        @before.with(pace: (1..5).to_h { |level| [level, number(:"pace_#{level}")] }, **OTHERS.keys.to_h { |name| [name, number(name)] })
       end
 
       private

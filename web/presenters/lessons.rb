@@ -12,10 +12,11 @@ module Web
       def initialize(lessons, unit)
         @state = lessons.state
         @rows = lessons.rows
+        @losses = lessons.losses
         @unit = unit
       end
 
-      attr_reader :rows
+      attr_reader :rows, :losses
 
       def running?
         @state.running?
@@ -36,7 +37,25 @@ module Web
 
       # @return [Boolean] whether any time would change
       def news?
-        rows.any? { |row| news_of?(row) }
+        rows.any? { |row| news_of?(row) } || losses.any? { |row| loss_news?(row) }
+      end
+
+      def loss_news?(row)
+        row.learnt != row.now
+      end
+
+      # @return [String]
+      def whole(number)
+        number.round.to_s
+      end
+
+      # @return [String] "4.8 of 100"
+      def share(part)
+        "#{format('%.1f', part * 100)} of 100"
+      end
+
+      def kind_name(row)
+        say("kinds.#{row.kind}")
       end
 
       def news_of?(row)

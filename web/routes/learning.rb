@@ -17,15 +17,28 @@ module Web
           known = settings.lessons.ask
           known.wait(WAIT_SECONDS)
           tell('That is still being worked out. Use it again in a moment.') && redirect(to('/techniques/learnt'), 303) unless known.ended?
-          keys = text(:all) == '1' ? settings.lessons.rows.map { |row| row.skill.key } : [text(:technique)]
-          number = settings.lessons.use(keys)
-          changed = "#{count_of(number, 'time')} changed. Plans follow; “Take back” goes back to what it was before."
-          tell(number.zero? ? 'No time changed.' : changed)
+          number = use_lessons
+          changed = "#{count_of(number, 'value')} changed. Plans follow; “Take back” goes back to what it was before."
+          tell(number.zero? ? 'Nothing changed.' : changed)
           redirect to('/techniques/learnt'), 303
         end
         app.post('/techniques/learnt/back') do
-          tell(settings.lessons.take_back(text(:technique)) ? 'That time is what it was before.' : 'There was nothing to take back.')
+          lessons = settings.lessons
+          back = text(:kind).empty? ? lessons.take_back(text(:technique)) : lessons.take_back_loss(text(:kind))
+          tell(back ? 'That is what it was before.' : 'There was nothing to take back.')
           redirect to('/techniques/learnt'), 303
+        end
+        app.helpers Using
+      end
+
+      # What these routes share.
+      module Using
+        # @return [Integer] how many values changed
+        def use_lessons
+          lessons = settings.lessons
+          return lessons.use(lessons.rows.map { |row| row.skill.key }) + lessons.use_losses if text(:all) == '1'
+
+          text(:kind).empty? ? lessons.use([text(:technique)]) : lessons.use_losses(text(:kind))
         end
       end
     end
