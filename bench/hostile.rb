@@ -218,6 +218,7 @@ module Hostile
     'POST /classes/:id/course' => %w[projects gap place once],
     'GET /people' => %w[q page],
     'GET /people/export.json' => %w[name],
+    'POST /people/merge' => %w[name into],
     'POST /people/erase' => %w[name],
     'GET /classes/:id/people/known' => %w[q page],
     'POST /classes/:id/people/known' => %w[names once revision],

@@ -125,6 +125,7 @@ module Web
         POST /import
         POST /jobs/:job/stop
         POST /measures
+        POST /people/merge
         POST /projects
         POST /projects/:key/compose
         POST /stockroom/:table

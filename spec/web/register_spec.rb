@@ -25,6 +25,23 @@ RSpec.describe Web::Routes::Register, type: :request do
     expect(studio.database.fetch('PRAGMA integrity_check').single_value).to eq('ok')
   end
 
+  it 'makes two names one person in every class, unless both sat in one' do
+    first, second = people(1).first(2).map(&:name)
+    elsewhere = app_settings.people.known.find { |one| one.visits.none? { |visit| people(visit.class_id).map(&:name).include?(first) } }
+    other = elsewhere.name
+    { [first, second] => 'so they are two people', [first, first] => 'that are not the same', [first, 'Nobody'] => 'two names of the list' }.each do |names, words|
+      send_form('/people/merge', name: names.first, into: names.last)
+      expect([last_response.status, page]).to match([422, a_string_including(words, %(value="#{names.last}"))])
+    end
+    visits = elsewhere.visits.map(&:class_id)
+    send_form('/people/merge', name: other, into: first)
+    follow_redirect!
+    expect(page).to include('One person now')
+    expect(app_settings.people.known.map(&:name)).not_to include(other)
+    expect(visits).to all(satisfy { |id| people(id).map(&:name).include?(first) })
+    expect(app_settings.people.known.find { |one| one.name == first }.visits.map(&:class_id)).to include(1, *visits)
+  end
+
   # Sixty people in as many classes before today, and one who came to all of them.
   it 'shows long lists page by page, and finds held classes by title and by who came' do
     workshop = studio.classes.find(1).state.workshop

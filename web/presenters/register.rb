@@ -11,11 +11,12 @@ module Web
       Row = Core::Value.define(:name, :level, :measures, :flags, :techniques, :visits, :more, :here)
       VISITS = 3
 
-      attr_reader :unit, :klass
+      attr_reader :unit, :klass, :draft
 
       # @param known [Array<Core::People::Register::Known>] by name
-      # @param klass [Store::Classes::Stored, nil] that they are chosen for
-      def initialize(known, unit, query, page, klass = nil)
+      # @param klass [Store::Classes::Stored, nil] that they are chosen for @param draft [Draft, nil] two names for one person, refused
+      def initialize(known, unit, query, page, klass = nil, draft = nil)
+        @draft = draft
         @known = known
         @unit = unit
         @klass = klass
@@ -45,6 +46,11 @@ module Web
       def rows
         here = klass ? klass.state.attendees.map { |one| one.name.downcase } : []
         matching.drop(offset).first(PER_PAGE).map { |person| row(person, here) }
+      end
+
+      # @return [Array<String>] of everybody
+      def names
+        @known.map(&:name)
       end
 
       # @return [String] address of all the classes that somebody came to

@@ -28,6 +28,15 @@ module Web
           JSON.pretty_generate('person' => Core::Data::Records::ATTENDEE.write(person.attendee.with(key: '0')),
             'classes' => person.visits.map { |visit| { 'title' => visit.title, 'date' => visit.date.iso8601 } })
         end
+        app.post('/people/merge') do
+          number = settings.people.merge(text(:name), text(:into))
+          tell("One person now, in #{count_of(number, 'more class', 'more classes')}. Each class can undo it.")
+          redirect to('/people'), 303
+        rescue Application::People::NotOne => e
+          draft = Presenters::Draft.new(values: { 'name' => text(:name), 'into' => text(:into) },
+            errors: { into: Formats::Wording.say("merge_people.#{e.code}", class: e.title) })
+          halt 422, page(:register, title: 'People', register: registered(nil, draft))
+        end
         app.post('/people/erase') do
           person = known(text(:name))
           erase(person)
@@ -58,9 +67,9 @@ module Web
           settings.people.known
         end
 
-        # @param klass [Store::Classes::Stored, nil] that they are chosen for
-        def registered(klass)
-          Presenters::Register.new(known_people, unit, text(:q), text(:page), klass)
+        # @param klass [Store::Classes::Stored, nil] that they are chosen for @param draft [Presenters::Draft, nil] two names, refused
+        def registered(klass, draft = nil)
+          Presenters::Register.new(known_people, unit, text(:q), text(:page), klass, draft)
         end
 
         def known(name)
