@@ -62,9 +62,9 @@ module Application
 
     private
 
-    # Worked out once for each model object; the model is kept beside it, so that its id stays its own.
+    # Worked out once for each model object, whose id no other object ever gets.
     def digest(model)
-      @digests.fetch(model.object_id) { [model, Digest.of(model)] }.last
+      @digests.fetch(model.object_id) { Digest.of(model) }
     end
 
     def begin_work(class_id, model, named, urgent)

@@ -7,7 +7,7 @@ module Core
     # runs · minutes: of the class · ends: when the last has finished, sorted · finishes: {attendee key => sorted minutes}
     # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why:
     # {kind of time => minutes of the last, on average}
-    # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun]
+    # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun] without their rows
     Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools) do
       # @return [Float] chance that everybody has finished and cleared up by the end
       def chance
@@ -125,7 +125,8 @@ module Core
           in_time: in_time(results, model.minutes),
           last: keys.zip(results.last.map { |times|
             times.fdiv(results.size)
-          }).to_h, why: why(results), typical: watched[typical], watched: watched, helpers: model.helpers, tools: model.tools)
+          }).to_h, why: why(results), typical: watched[typical], watched: watched.map(&:without_rows), helpers: model.helpers,
+          tools: model.tools)
       end
 
       def self.in_time(results, minutes)

@@ -7,6 +7,11 @@ module Core
     # begun: {attendee key => {label of a task => minute}} · finished: {attendee key => minute}, clearing up not counted
     # waiting: [(minute, people waiting for tools, people waiting for help)] each time it changes · held: {tool key => minutes in use}
     # helping: minutes of all helpers with people or showing
-    WatchedRun = Value.define(:rows, :shown, :begun, :ended, :finished, :waiting, :held, :helping)
+    WatchedRun = Value.define(:rows, :shown, :begun, :ended, :finished, :waiting, :held, :helping) do
+      # @return [WatchedRun] what sums are made from: who did what from minute to minute takes most of the room
+      def without_rows
+        with(rows: {}.freeze)
+      end
+    end
   end
 end
