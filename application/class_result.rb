@@ -21,10 +21,11 @@ module Application
     # steps_back: what undo and redo would do · others: {id => title} of the classes that take from the same stock, in their order
     # removed_people: {key => name} of those taken out who still stand in an earlier state
     # live_events: [Core::Live::Event], what was tapped in the class
+    # leftovers: [Core::Supply::Leftovers], more pieces from what no class waits for
     # techniques_by_project: {project key => [technique key]}
     PARTS = %i[
       stored plan problem verdicts supply seat_costs taken packed orders model outlook forecasting search steps_back others
-      removed_people live_events
+      removed_people live_events leftovers
       catalogue market settings projects techniques_by_project
     ].freeze
 

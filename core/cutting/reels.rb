@@ -155,7 +155,7 @@ module Core
           taken = fullest(left, length)
           next if taken.empty?
 
-          taken.each { |piece| left.delete_at(left.index { |other| other.equal?(piece) }) }
+          taken.each { |piece| take_out(left, piece) }
           Bar.new(length: length, pieces: taken.sort_by { |piece| -piece.length }, fresh: false)
         end
       end
@@ -218,9 +218,13 @@ module Core
         bars + more + (homeless.empty? ? [] : first_fit(homeless))
       end
 
+      # Equal pieces may be one object: each that is placed takes one away.
       def without(pieces, placed)
-        held = placed.to_h { |piece| [piece.object_id, true] }
-        pieces.reject { |piece| held[piece.object_id] }
+        placed.each_with_object(pieces.dup) { |piece, left| take_out(left, piece) }
+      end
+
+      def take_out(pieces, piece)
+        pieces.delete_at(pieces.index { |other| other.equal?(piece) })
       end
 
       # Pieces move out of bars that others have room for, and new reels become as short as will do.

@@ -167,4 +167,10 @@ RSpec.describe Core::Cutting::Reels do
       expect(Core::Supply::Provision.new(off_reel: all, cut_by_line: by_line).off_reel?(sample_table.line('cable'))).to be(off)
     end
   end
+
+  it 'tells how many of equal pieces found no bar where no reel can be bought' do
+    piece = Core::Cutting::WantedCut.new(owner: '', length: mm(100))
+    plan = Core::Cutting::Reels.plan([piece] * 5, [], on_hand: { mm(190) => 3 })
+    expect([plan.bars.sum { |bar| bar.pieces.size }, plan.unplaced.size]).to eq([3, 2])
+  end
 end

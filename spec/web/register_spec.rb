@@ -145,3 +145,17 @@ RSpec.describe Web::Routes::Courses, type: :request do
     expect(last_response.status).to eq(422)
   end
 end
+
+# What is left makes more of the same.
+RSpec.describe Web::Presenters::Sections::Afterwards, type: :request do
+  it 'says how many more pieces the shelf makes, and what runs out first' do
+    get '/classes/1/afterwards'
+    expect(page).to include('nothing more of this. Missing: ')
+    plan = plan_of(1)
+    more = plan.needs.map { |need| Core::Supply::Entry.new(kind: :part, item: need.part.key, quantity: need.count * 2 + 500, reason: :received) }
+    bars = plan.line_totals.keys.map { |line| Core::Supply::Entry.new(kind: :line, item: line.key, quantity: 40, reason: :received, length: Core::Measure::Length.mm(1000)) }
+    studio.ledger.post(more + bars)
+    get '/classes/1/afterwards'
+    expect(page).to match(/\d+ pieces for 172 mm\. First to run out: /)
+  end
+end

@@ -32,6 +32,24 @@ module Web
           evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_words(person.task.step)}" }
         end
 
+        # @return [Array<String>] how many more pieces the shelf makes, at which sizes, and what runs out first
+        def leftovers
+          found = @reading.leftovers
+          return ["nothing more of this. Missing: #{few(found.first.first_out)}."] if found.any? && found.sum(&:pieces).zero?
+
+          found.map do |one|
+            out = one.first_out.empty? ? '' : " First to run out: #{few(one.first_out)}."
+            "#{count_of(one.pieces, 'piece')} for #{length(one.measure)}.#{out}"
+          end
+        end
+
+        # @return [String] the first three by name, and how many more
+        def few(items)
+          named = items.first(3).map(&:name).join('; ')
+          items.size > 3 ? "#{named}; and #{items.size - 3} more" : named
+        end
+        private :few
+
         # @return [Boolean] whether it can be written down by hand: nothing was tapped, or only by hand
         def by_hand?
           @reading.live_events.all? { |event| event.key.start_with?(ByHandForm::MARK) }
