@@ -152,7 +152,7 @@ RSpec.describe Web::Presenters::Sections::Afterwards, type: :request do
     get '/classes/1/afterwards'
     expect(page).to include('nothing more of this. Missing: ')
     plan = plan_of(1)
-    more = plan.needs.map { |need| Core::Supply::Entry.new(kind: :part, item: need.part.key, quantity: need.count * 2 + 500, reason: :received) }
+    more = plan.needs.map { |need| Core::Supply::Entry.new(kind: :part, item: need.part.key, quantity: (need.count * 2) + 500, reason: :received) }
     bars = plan.line_totals.keys.map { |line| Core::Supply::Entry.new(kind: :line, item: line.key, quantity: 40, reason: :received, length: Core::Measure::Length.mm(1000)) }
     studio.ledger.post(more + bars)
     get '/classes/1/afterwards'
