@@ -17,6 +17,7 @@ module Store
     module_function
 
     # @param path [String] a file, made when missing, or ':memory:'
+    # @yield where it holds a studio of an older version, before that is copied and brought up to date
     # @return [Sequel::Database]
     # @raise [Unusable] with one sentence, the file left as it is
     def open(path)
@@ -25,7 +26,10 @@ module Store
       database = Sequel.connect(adapter: 'sqlite', database: path, foreign_keys: true, max_connections: in_memory ? 1 : 8,
         after_connect: ->(connection) { prepare(connection) })
       database.run('PRAGMA journal_mode = WAL') unless in_memory
-      Backups.new(path).take(:before_upgrade) if !in_memory && outdated?(database)
+      if !in_memory && outdated?(database)
+        yield if block_given?
+        Backups.new(path).take(:before_upgrade)
+      end
       migrate(database)
       database
     rescue Sequel::Migrator::Error

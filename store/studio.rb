@@ -12,9 +12,9 @@ module Store
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
       :worked_out, :live_events, :lessons_used, :accounts, :trail
 
-    # @param path [String] see Database.open
-    def initialize(path)
-      @database = Database.open(path)
+    # @param path [String] see Database.open @yield see there
+    def initialize(path, &outdated)
+      @database = Database.open(path, &outdated)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
       @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events,
         @lessons_used, @accounts, @trail =

@@ -174,11 +174,16 @@ module Web
       path = File.join(@data, 'studio.sqlite3')
       began = "#{path}.began"
       fresh = !File.exist?(began)
-      studio = Store::Studio.new(path)
+      studio = Store::Studio.new(path) { say('This studio was made by an older version. It is copied, then brought up to date ...') }
       fill(studio) if studio.projects.none?
       Demo::Shipping.new(studio).call
       File.open(began, File::CREAT, Store::Database::OWNER_ONLY) {} if fresh
       studio
+    end
+
+    def say(words)
+      @output.puts words
+      @output.flush
     end
 
     def fill(studio)

@@ -34,8 +34,13 @@ module Application
         @studio.live_events.append_all(id, held.events.map { |event| event.with(person: keys.fetch(event.person, event.person)) })
       end
 
-      # The version it was planned with comes as a version; what was the newest here stays the newest.
+      # In one file, a project's version is one design.
       def version_of(design)
+        (@versions ||= {})[[design.key, design.version]] ||= version_here(design)
+      end
+
+      # The version it was planned with comes as a version; what was the newest here stays the newest.
+      def version_here(design)
         projects = Projects.new(@studio, @content)
         return projects.bring_one(design).id unless @studio.projects.key?(design.key)
 

@@ -57,7 +57,10 @@ RSpec.describe Web::Server do
   # A studio as a version before this one left it, filled with the demo; see docs/architecture.md.
   it 'brings a studio of an older version up to date: people, needs, and what is shipped since' do
     FileUtils.cp(File.join(__dir__, '..', 'fixtures', 'studio-v5.sqlite3'), file)
-    studio = Store::Studio.new(file)
+    told = []
+    studio = Store::Studio.new(file) { told << Store::Backups.new(file).all.size }
+    expect([told, Store::Backups.new(file).all.map(&:reason)]).to eq([[0], [:before_upgrade]])
+    expect { Store::Studio.new(file) { told << 'again' }.close }.not_to(change { told })
     own = studio.catalogue.table.technique('stringing').with(seconds: 77.0)
     studio.catalogue.save(:techniques, [own])
     studio.database[:techniques].where(key: 'crimp_cover').delete
