@@ -106,7 +106,9 @@ module Web
     def address
       return "http://#{HOST}:#{@port}" unless @sharing
 
-      "#{@sharing.certificate ? 'https' : 'http'}://#{@sharing.hosts.first || HOST}:#{@port}"
+      # What a proxy serves is known to the proxy: this is where it finds the studio.
+      behind = @sharing.https && !@sharing.certificate
+      "#{@sharing.certificate ? 'https' : 'http'}://#{behind ? @sharing.address : @sharing.hosts.first || HOST}:#{@port}"
     end
 
     def listen(server)
