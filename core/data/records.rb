@@ -35,7 +35,7 @@ module Core
       SUPPLY = Record.new(Supply::Provision, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
         tails_by_line: :policies, cut_by_line: :policies,
         off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
-        rounding: :integer, fill_up: :boolean, reels: :symbol)
+        rounding: :integer, fill_up: :boolean, reels: :symbol, offcuts: :integer)
       TEACHING = Record.new(Technique::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
         extra: :integer,
         extra_text: :text, extra_minutes: :integer, school: :symbol, stand_ins: :texts)

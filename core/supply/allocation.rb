@@ -66,8 +66,8 @@ module Core
         due = @due.fetch(key, Stock.new)
         parts = claim.parts.map { |one| part_supply(one, free, due, claims) }
         market = claim.fill_up ? @market : @market.without_minimums
-        chosen = ReelChoice.new(parts, claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }, market,
-          claim.reels).call
+        lines = claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }
+        chosen = ReelChoice.new(parts, lines, market, claim.reels, offcuts: claim.offcuts).call
         ClassSupply.new(parts: parts, lines: chosen.lines, ordering: Lazy.new {
           Order.for(parts, chosen.lines, market).then { |order| chosen.proven ? order : order.with(proven: false) }
         })

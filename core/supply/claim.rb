@@ -4,12 +4,14 @@ module Core
   module Supply
     # What one class wants of the stock. parts: [Wanted] · lines: {Catalogue::Line => [Cutting::WantedCut]}
     # fill_up: whether its orders are filled up to a supplier's minimum · reels: how new ones are chosen, see Provision
-    Claim = Value.define(:parts, :lines, fill_up: true, reels: :price) do
+    # offcuts: what is kept of them, see Provision
+    Claim = Value.define(:parts, :lines, fill_up: true, reels: :price, offcuts: 0) do
       # @return [Hash] plain, for keeping
       def to_data
         {
           'fill_up' => fill_up,
           'reels' => reels.to_s,
+          'offcuts' => offcuts,
           'parts' => parts.map { |wanted| [wanted.part.key, wanted.used, wanted.spares] },
           'lines' => lines.to_h { |line, pieces| [line.key, pieces.map { |piece| [piece.owner, piece.length.nm] }] }
         }
@@ -24,14 +26,15 @@ module Core
       def self.of(plan)
         new(parts: plan.needs.map { |need| Wanted.new(part: need.part, used: need.count, spares: plan.held_back(need.part)) },
           lines: plan.line_totals.keys.to_h { |line| [line, plan.pieces(line)] }, fill_up: plan.workshop.supply.fill_up,
-          reels: plan.workshop.supply.reels)
+          reels: plan.workshop.supply.reels, offcuts: plan.workshop.supply.offcuts)
       end
 
       # @param data [Hash, nil] see #to_data @return [Claim, nil] nil where it is not known or names what the table lacks
       def self.read(data, table)
         return if data.nil?
 
-        new(fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym, parts: data['parts'].map { |key, used, spares|
+        new(fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym, offcuts: data.fetch('offcuts', 0),
+          parts: data['parts'].map { |key, used, spares|
           Wanted.new(part: table.part(key), used: used, spares: spares)
         },
           lines: data['lines'].to_h { |key, pieces|

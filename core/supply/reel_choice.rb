@@ -13,7 +13,9 @@ module Core
       MOST = 300
 
       # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of Provision::REELS
-      def initialize(parts, lines, market, by)
+      # @param offcuts [Integer] hundredths of its price that what is kept of a new reel counts for, where reels are chosen by price
+      def initialize(parts, lines, market, by, offcuts: 0)
+        @kept = Rational(offcuts, 100)
         @parts = parts
         @lines = lines
         @market = market
@@ -42,6 +44,13 @@ module Core
         choice.goods + choice.packs.keys.map(&:supplier).uniq.sum { |key| suppliers.fetch(key).delivery.minor }
       end
 
+      # @param cuts [Array<Cutting::CutPlan>] a line each
+      # @return [Array] what the reels cost with delivery, less what is kept of them, then what is left over
+      def cost(cuts)
+        kept = @lines.zip(cuts).sum { |line, plan| worth(line, plan) }
+        [price(@lines.zip(cuts.map(&:to_buy))) - kept, *over_all(cuts)]
+      end
+
       private
 
       def choices(line)
@@ -59,7 +68,7 @@ module Core
 
       # Without those that cost more than the cheapest and every delivery there is: they can never be the better ones.
       def affordable(line)
-        priced = choices(line).filter_map { |cuts| (price = goods(line, cuts.to_buy)) && [cuts, price] }
+        priced = choices(line).filter_map { |cuts| (price = goods(line, cuts.to_buy)) && [cuts, price - worth(line, cuts)] }
         return [line.cuts] if priced.empty?
 
         most = priced.map(&:last).min + @market.suppliers.values.sum { |supplier| supplier.delivery.minor + supplier.minimum.minor }
@@ -79,15 +88,20 @@ module Core
         @market.reels_of(line).select { |offer| offer.length == length }
       end
 
-      # @param cuts [Array<Cutting::CutPlan>] a line each @return [Array] what the reels cost with delivery, then what is left over
-      def cost(cuts)
-        [price(@lines.zip(cuts.map(&:to_buy))), *over_all(cuts)]
+      # @return [Numeric] minor units that the offcuts of new reels count for
+      def worth(line, cuts)
+        return 0 if @kept.zero?
+
+        cuts.new_reels.select { |reel| reel.left >= cuts.usable }.sum do |reel|
+          least = offers(line.line, reel.length).map { |offer| offer.price.minor }.min
+          least ? @kept * least * Rational(reel.left.nm, reel.length.nm) : 0
+        end
       end
 
-      # @return [Integer] minor units: no choice costs less
+      # @return [Numeric] minor units: no choice costs less
       def least_without_minimums
-        free = ReelChoice.new(@parts, @lines, @market.without_minimums, @by)
-        free.call.lines.then { |lines| free.price(lines.map { |line| [line, line.cuts.to_buy] }) }
+        free = ReelChoice.new(@parts, @lines, @market.without_minimums, @by, offcuts: @kept * 100)
+        free.cost(free.call.lines.map(&:cuts)).first
       end
 
       def over_all(cuts)
@@ -122,7 +136,9 @@ module Core
         return false if @market.suppliers.values.any? { |supplier| supplier.minimum.minor.positive? } && least_without_minimums < cost.first
 
         lines.all? do |line|
-          line.choice.all && line.choice.doubtful.none? { |lengths| (price = goods(line, lengths.tally)) && price < cost.first }
+          line.choice.all && line.choice.doubtful.none? do |lengths|
+            (price = goods(line, lengths.tally)) && price * (1 - @kept) < cost.first
+          end
         end
       end
     end

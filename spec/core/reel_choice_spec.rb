@@ -18,9 +18,9 @@ RSpec.describe Core::Supply::ReelChoice do
     }, known, 'EUR')
   end
 
-  def supply(cuts, market, by: :price)
+  def supply(cuts, market, by: :price, offcuts: 0)
     pieces = cuts.map { |length| Core::Cutting::WantedCut.new(owner: 'x', length: mm(length)) }
-    claim = Core::Supply::Claim.new(parts: [], lines: { line => pieces }, reels: by)
+    claim = Core::Supply::Claim.new(parts: [], lines: { line => pieces }, reels: by, offcuts: offcuts)
     Core::Supply::Allocation.new(Core::Supply::Stock.new, market).call({ 1 => claim }).fetch(1)
   end
 
@@ -34,6 +34,15 @@ RSpec.describe Core::Supply::ReelChoice do
     expect(%i[price fewest waste].to_h { |by| [by, bought(supply(cuts, shops, by: by))] })
       .to eq(price: { 1000 => 2 }, fewest: { 2000 => 1 }, waste: { 2000 => 1 })
     expect(supply(cuts, shops).order).to have_attributes(total: euro(600), proven: true)
+  end
+
+  # Pieces of 900 from 1000 for 300 or from 4000 for 700: 1000 leaves scrap, 4000 leaves 3100 to keep.
+  { 0 => [1000, 300], 40 => [1000, 300], 75 => [4000, 700] }.each do |share, (length, price)|
+    it "buys the reel of #{length} where what is kept counts for #{share} of 100 of its price" do
+      shops = market({ 'a' => [0, 0] }, [['a', 1000, 300], ['a', 4000, 700]])
+      found = supply([900], shops, offcuts: share)
+      expect([bought(found), found.order.total, found.order.proven]).to eq([{ length => 1 }, euro(price), true])
+    end
   end
 
   it 'pays a delivery once: a dearer reel where it comes anyway' do

@@ -16,7 +16,8 @@ module Web
         confidence: PROVISION::CONFIDENCES,
         extra_kits: 0..PROVISION::MOST_EXTRA,
         around_minutes: 0..1440,
-        margin: 0..80
+        margin: 0..80,
+        offcuts: PROVISION::OFFCUTS
       }.freeze
       # Amounts of money, each with the least it may be in minor units.
       MONEY = { venue: 0, tools_share: 0, hour: 0, rounding: 1 }.freeze

@@ -46,6 +46,10 @@ module Web
           Core::Supply::Provision::WAYS.map { |way| [way, say("cutting.#{way}")] }
         end
 
+        def offcut_shares
+          { 0 => 'nothing', 25 => 'a quarter of its price', 50 => 'half of its price', 75 => 'three quarters of its price' }
+        end
+
         def ways_of_buying
           { price: 'the cheapest, with delivery', fewest: 'the fewest', waste: 'those that leave least over' }
         end
