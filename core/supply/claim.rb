@@ -33,16 +33,11 @@ module Core
       def self.read(data, table)
         return if data.nil?
 
-        new(fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym, offcuts: data.fetch('offcuts', 0),
-          parts: data['parts'].map { |key, used, spares|
-          Wanted.new(part: table.part(key), used: used, spares: spares)
-        },
-          lines: data['lines'].to_h { |key, pieces|
-            [table.line(key),
-             pieces.map { |owner, nm|
-               Cutting::WantedCut.new(owner: owner, length: Measure::Length.new(nm))
-             }]
-          })
+        parts = data['parts'].map { |key, used, spares| Wanted.new(part: table.part(key), used: used, spares: spares) }
+        lines = data['lines'].to_h do |key, pieces|
+          [table.line(key), pieces.map { |owner, nm| Cutting::WantedCut.new(owner: owner, length: Measure::Length.new(nm)) }]
+        end
+        new(fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym, offcuts: data.fetch('offcuts', 0), parts: parts, lines: lines)
       rescue UnknownKey
         nil
       end
