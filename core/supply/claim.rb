@@ -37,7 +37,8 @@ module Core
         lines = data['lines'].to_h do |key, pieces|
           [table.line(key), pieces.map { |owner, nm| Cutting::WantedCut.new(owner: owner, length: Measure::Length.new(nm)) }]
         end
-        new(fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym, offcuts: data.fetch('offcuts', 0), parts: parts, lines: lines)
+        new(parts: parts, lines: lines, fill_up: data['fill_up'], reels: data.fetch('reels', 'price').to_sym,
+          offcuts: data.fetch('offcuts', 0))
       rescue UnknownKey
         nil
       end
