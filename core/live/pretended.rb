@@ -30,7 +30,7 @@ module Core
           person = plan.person(key)
           person.needs.flat_map do |need|
             chance = losses.fetch(need.part.kind.to_s, 0.0) * Bill::Loss::BY_LEVEL.fetch(person.attendee.level)
-            lost = Array.new(need.count) { random.rand < chance }.count(true)
+            lost = Array.new(need.count) { random.rand(1.0) < chance }.count(true)
             Array.new(lost) { ['spare', key, ended.values.max * random.rand(0.2..0.8), need.part.key] }
           end
         end
