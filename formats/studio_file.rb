@@ -113,8 +113,15 @@ module Formats
     def lines(text, name, kind, currency)
       text.each_line.with_index(1).reject { |line, _| line.strip.empty? }.map do |line, number|
         place = "#{file_of(name)} line #{number}"
-        kind.read.(checked(name, parse(line, place), place), currency)
+        sensible(kind.read.(checked(name, parse(line, place), place), currency), place)
       end
+    end
+
+    # A part must not contradict itself: a hole wider than the bead.
+    def sensible(item, place)
+      code = item.is_a?(Core::Catalogue::Part) && item.contradictions.first or return item
+
+      raise BadDocument.at(place, Wording.say("contradictions.#{code}"))
     end
 
     def parse(text, place)
@@ -129,6 +136,6 @@ module Formats
 
       raise BadDocument.new(errors.map { |error| error.with(pointer: "#{place} #{error.pointer}".strip) })
     end
-    private_class_method :put, :unzipped, :lines, :parse, :checked
+    private_class_method :put, :unzipped, :lines, :sensible, :parse, :checked
   end
 end

@@ -38,7 +38,7 @@ module Web
       app = @open.call
       done(path, kept, nil)
       app
-    rescue Store::Unusable, Server::CannotStart => e
+    rescue Store::Unusable, Server::CannotStart, SQLite3::Exception, SystemCallError => e
       @backups.restore(kept) if kept
       done(path, '', e.message)
       @open.call

@@ -103,6 +103,8 @@ RSpec.describe Application::StudioMerge do
                             /studio.json.*eager-bench.studio/],
     'with a wrong line' => [->(_) { with('parts.jsonl' => JSON.generate(key: 'a', name: 'A', kind: 'cap', along: '8 mm', outer: '8')) },
                             %r{parts.jsonl line 1 /outer}],
+    'with a part that cannot be' => [->(_) { with('parts.jsonl' => JSON.generate(key: 'a', name: 'A', kind: 'cap', along: '8 mm', outer: '8 mm', hole: '9 mm')) },
+                                     /parts.jsonl line 1: expected/],
     'with a line that is no JSON' => [->(_) { with('tools.jsonl' => "\n{\n") }, /tools.jsonl line 2: expected JSON/]
   }.each do |what, (made, words)|
     it "says what is wrong with a file that is #{what}" do

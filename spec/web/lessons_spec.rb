@@ -46,8 +46,6 @@ RSpec.describe Application::Lessons, type: :request do
     send_form('/techniques/learnt', kind: 'crimp')
     learnt = studio.settings.calibration.losses.fetch('crimp')
     expect(learnt).to be_between(0.001, 0.3)
-    get '/techniques/learnt'
-    app_settings.lessons.ask.wait(20)
     send_form('/techniques/paces', pace_1: '2.3')
     expect(studio.settings.calibration.losses.keys).to eq(['crimp'])
     send_form('/techniques/learnt/back', kind: 'crimp')

@@ -19,6 +19,7 @@ RSpec.describe 'A shared studio, in two browsers', type: :feature do
     press(:tab)
     type(password)
     press(:enter)
+    expect(page).to have_css('header .account')
   end
 
   it 'lets the owner bring in somebody, who sees what their role may see, from one moment to the next' do
