@@ -121,14 +121,20 @@ visitors.map { |visitor| Thread.new { visitor.work(ends) } }.each(&:join)
 all = visitors.flat_map(&:milliseconds).sort
 puts "#{all.size} edits by eight in #{seconds} s: #{Bench.summary(all)}, answers #{visitors.flat_map(&:statuses).tally}"
 studio = Store::Studio.new(path)
-lost = visitors.zip(ids).reject { |visitor, id| studio.classes.find(id).state.attendees[visitor.person - 1].measures[:wrist] == Bench.mm(visitor.last) }
+lost = visitors.zip(ids).reject do |visitor, id|
+  studio.classes.find(id).state.attendees[visitor.person - 1].measures[:wrist] == Bench.mm(visitor.last)
+end
 puts "edits lost: #{lost.size}; integrity #{studio.database.fetch('PRAGMA integrity_check').single_value}"
 if pages.positive?
   cookie = visitors.first.instance_variable_get(:@cookie)
   figures = [memory(server)]
   4.times do
     Array.new(4) do
-      Thread.new { Net::HTTP.start('127.0.0.1', port) { |http| (pages / 16).times { |i| http.get(%w[/ /classes/1 /projects /stockroom][i % 4], 'Cookie' => cookie) } } }
+      Thread.new do
+        Net::HTTP.start('127.0.0.1', port) do |http|
+          (pages / 16).times { |i| http.get(%w[/ /classes/1 /projects /stockroom][i % 4], 'Cookie' => cookie) }
+        end
+      end
     end.each(&:join)
     figures << memory(server)
   end

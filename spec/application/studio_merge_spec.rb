@@ -8,6 +8,7 @@ require_relative '../studio_helper'
 # A whole studio carried to another.
 RSpec.describe Application::StudioMerge do
   let(:source) { new_studio }
+  let(:cap) { { key: 'a', name: 'A', kind: 'cap', along: '8 mm' } }
   let(:bytes) { Formats::StudioFile.write(Application::StudioArchive.of(source)) }
   let(:content) { Formats::StudioFile.read(bytes) }
   let(:target) { Store::Studio.new(File.join(Dir.mktmpdir, 'studio.sqlite3')) }
@@ -101,9 +102,8 @@ RSpec.describe Application::StudioMerge do
     'without its head' => [->(_) { Zip::OutputStream.write_buffer { |out| out.put_next_entry('parts.jsonl') }.string }, /studio.json in it/],
     'of another format' => [->(_) { with('studio.json' => '{"format":"x","version":1,"name":"x","currency":"EUR"}') },
                             /studio.json.*eager-bench.studio/],
-    'with a wrong line' => [->(_) { with('parts.jsonl' => JSON.generate(key: 'a', name: 'A', kind: 'cap', along: '8 mm', outer: '8')) },
-                            %r{parts.jsonl line 1 /outer}],
-    'with a part that cannot be' => [->(_) { with('parts.jsonl' => JSON.generate(key: 'a', name: 'A', kind: 'cap', along: '8 mm', outer: '8 mm', hole: '9 mm')) },
+    'with a wrong line' => [->(_) { with('parts.jsonl' => JSON.generate(cap.merge(outer: '8'))) }, %r{parts.jsonl line 1 /outer}],
+    'with a part that cannot be' => [->(_) { with('parts.jsonl' => JSON.generate(cap.merge(outer: '8 mm', hole: '9 mm'))) },
                                      /parts.jsonl line 1: expected/],
     'with a line that is no JSON' => [->(_) { with('tools.jsonl' => "\n{\n") }, /tools.jsonl line 2: expected JSON/]
   }.each do |what, (made, words)|

@@ -15,7 +15,8 @@ RSpec.describe Core::Supply::Leftovers do
 
   it 'counts whole pieces by what runs out first, parts or line' do
     needs = plan.people.map { |person| person.needs.find { |need| need.part.key == 'crimp' }.count }
-    expect(found(stock(parts: 10_000, line: { 5000 => 9 }, crimp: 7))).to eq([150, 170, 190].zip(needs).map { |size, need| [size.to_f, 7 / need, ['crimp']] })
+    expected = [150.0, 170.0, 190.0].zip(needs).map { |size, need| [size, 7 / need, ['crimp']] }
+    expect(found(stock(parts: 10_000, line: { 5000 => 9 }, crimp: 7))).to eq(expected)
     cut = plan.people.last.cuts.sum { |one| one.total.to_mm }
     line = plan.line_totals.keys.first.key
     # What is left of one bar does not lengthen another.

@@ -18,7 +18,8 @@ RSpec.describe Core::Logbook::LossLearning do
   end
 
   # R 4.2.2: qgamma(c(0.1, 0.9), k)
-  { 1.5 => [0.2921872, 3.125694], 3.5 => [1.416553, 6.008518], 8.0 => [4.656118, 11.77091], 20.0 => [14.52526, 25.90253] }.each do |shape, quantiles|
+  ranges = { 1.5 => [0.2921872, 3.125694], 3.5 => [1.416553, 6.008518], 8.0 => [4.656118, 11.77091], 20.0 => [14.52526, 25.90253] }
+  ranges.each do |shape, quantiles|
     it "knows the gamma distribution's range of shape #{shape}" do
       found = [-1.2816, 1.2816].map { |normal| described_class.quantile(shape, normal) }
       expect(found).to match(quantiles.map { |quantile| be_within(0.03).of(quantile) })
@@ -56,7 +57,8 @@ RSpec.describe Core::Logbook::LossLearning do
 
   it 'changes the spares of the next plan, once it is used' do
     plan = ->(losses) do
-      Core::Plan.for(workshop: workshop, design: bracelet, attendees: (1..8).map { |key| attendee(key, 170) }, table: sample_table, calibration: calibration.with(losses: losses))
+      people = (1..8).map { |key| attendee(key, 170) }
+      Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: sample_table, calibration: calibration.with(losses: losses))
     end
     crimps = ->(one) { one.spares.find { |part, _| part.kind == :crimp }.last.shared }
     expect(crimps.(plan.('crimp' => 0.3))).to be > crimps.(plan.({}))

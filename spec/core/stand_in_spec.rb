@@ -1,8 +1,12 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Technique::StandIn do
-  { 'crimping_pliers > flat_pliers x 1.3: Turn it.' => ['crimping_pliers', 'flat_pliers', 1.3, 'Turn it.'], 'scissors > cutters' => ['scissors', 'cutters', 1.0, ''],
-    'a > b ×2' => ['a', 'b', 2.0, ''], 'a > b x 20' => nil, 'a b' => nil, 'A > b' => nil, "a > b\nc" => nil, '' => nil }.each do |line, expected|
+  readings = {
+    'crimping_pliers > flat_pliers x 1.3: Turn it.' => ['crimping_pliers', 'flat_pliers', 1.3, 'Turn it.'],
+    'scissors > cutters' => ['scissors', 'cutters', 1.0, ''], 'a > b ×2' => ['a', 'b', 2.0, ''],
+    'a > b x 20' => nil, 'a b' => nil, 'A > b' => nil, "a > b\nc" => nil, '' => nil
+  }
+  readings.each do |line, expected|
     it "reads #{line.inspect}" do
       found = described_class.read(line)
       expect(found && [found.tool, found.by, found.pace, found.words]).to eq(expected)
@@ -19,8 +23,8 @@ RSpec.describe Core::Technique::StandIn do
     let(:people) { (1..6).map { |key| attendee(key, 170 + key) } }
 
     def plan(stand_ins: [], sets: 1)
-      Core::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: Core::Technique::Teaching.new(practice: false, stand_ins: stand_ins)), design: bracelet, attendees: people,
-        table: table)
+      teaching = Core::Technique::Teaching.new(practice: false, stand_ins: stand_ins)
+      Core::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: teaching), design: bracelet, attendees: people, table: table)
     end
 
     def crimping(plan)

@@ -29,7 +29,8 @@ RSpec.describe Web::Routes::Register, type: :request do
     first, second = people(1).first(2).map(&:name)
     elsewhere = app_settings.people.known.find { |one| one.visits.none? { |visit| people(visit.class_id).map(&:name).include?(first) } }
     other = elsewhere.name
-    { [first, second] => 'so they are two people', [first, first] => 'that are not the same', [first, 'Nobody'] => 'two names of the list' }.each do |names, words|
+    wrong = { [first, second] => 'so they are two people', [first, first] => 'that are not the same', [first, 'Nobody'] => 'names of the list' }
+    wrong.each do |names, words|
       send_form('/people/merge', name: names.first, into: names.last)
       expect([last_response.status, page]).to match([422, a_string_including(words, %(value="#{names.last}"))])
     end
@@ -152,8 +153,11 @@ RSpec.describe Web::Presenters::Sections::Afterwards, type: :request do
     get '/classes/1/afterwards'
     expect(page).to include('nothing more of this. Missing: ')
     plan = plan_of(1)
-    more = plan.needs.map { |need| Core::Supply::Entry.new(kind: :part, item: need.part.key, quantity: (need.count * 2) + 500, reason: :received) }
-    bars = plan.line_totals.keys.map { |line| Core::Supply::Entry.new(kind: :line, item: line.key, quantity: 40, reason: :received, length: Core::Measure::Length.mm(1000)) }
+    entry = ->(kind, item, quantity, **more) {
+      Core::Supply::Entry.new(kind: kind, item: item.key, quantity: quantity, reason: :received, **more)
+    }
+    more = plan.needs.map { |need| entry.(:part, need.part, (need.count * 2) + 500) }
+    bars = plan.line_totals.keys.map { |line| entry.(:line, line, 40, length: Core::Measure::Length.mm(1000)) }
     studio.ledger.post(more + bars)
     get '/classes/1/afterwards'
     expect(page).to match(/\d+ pieces for 172 mm\. First to run out: /)
