@@ -23,7 +23,9 @@ module Application
       'levers' => -> { Core::Session::Levers::CODES }
     }.freeze
 
-    def initialize(arguments, input: $stdin, output: $stdout, errors: $stderr)
+    # @param more [Hash{String=>Class}] further commands, each a kind of FolderCommands
+    def initialize(arguments, input: $stdin, output: $stdout, errors: $stderr, more: {})
+      @more = more
       @arguments = arguments
       @input = input
       @output = output
@@ -35,7 +37,8 @@ module Application
       case @arguments
       in ['plan', file] then plan(file)
       in ['fit', *options] then fit(options)
-      in [name, *rest] if KeepingCommands::NAMES.include?(name) then keeping.run(name, rest)
+      in [name, *rest] if KeepingCommands::NAMES.include?(name) then of_folder(KeepingCommands).run(name, rest)
+      in [name, *rest] if @more.key?(name) then of_folder(@more[name]).run(rest)
       in ['list', kind] if LISTS.key?(kind) then list(kind)
       in ['--help' | '-h' | 'help'] then say(usage)
       else refuse(usage)
@@ -44,8 +47,9 @@ module Application
 
     private
 
-    def keeping
-      KeepingCommands.new(say: method(:say), refuse: method(:refuse), usual: File.join(EagerBench::ROOT, 'data'))
+    # @param commands [Class]
+    def of_folder(commands)
+      commands.new(say: method(:say), refuse: method(:refuse), usual: File.join(EagerBench::ROOT, 'data'))
     end
 
     def plan(file)

@@ -2,7 +2,7 @@
 
 module Application
   # The commands that keep a studio safe: copies, putting one back, looking whether all is well.
-  class KeepingCommands
+  class KeepingCommands < FolderCommands
     USAGE = format(<<~TEXT, groups: StudioMerge::GROUPS.keys.join(', '))
       bin/eager-bench backup [FILE] [--data DIR]   copies the studio while it runs, to FILE or to DIR/backups
       bin/eager-bench restore FILE [--data DIR] [--yes]
@@ -16,22 +16,13 @@ module Application
     TEXT
     NAMES = %w[backup restore check export import doctor].freeze
     VALUED = %w[--data --only --theirs].freeze
-    # Not a usable answer: what the command line ends with.
-    REFUSED = 2
-
-    # @param say [#call] @param refuse [#call] with a text @param usual [String] the folder where none is given
-    def initialize(say:, refuse:, usual:)
-      @say = say
-      @refuse = refuse
-      @usual = usual
-    end
+    FLAGS = %w[--yes].freeze
 
     # @return [Integer] exit status
     def run(name, arguments)
-      options, files = split(arguments)
+      options, files = split(arguments, VALUED, FLAGS)
       return @refuse.call(USAGE) unless options
 
-      @data = File.expand_path(options.fetch('--data', @usual))
       send(name, files, options)
     rescue Store::Unusable => e
       @refuse.call(e.message)
@@ -39,27 +30,9 @@ module Application
 
     private
 
-    # @return [(Hash, Array<String>), nil] options with their values, and files; nil where one is not known
-    def split(arguments)
-      options, files, rest = {}, [], arguments.dup
-      while (argument = rest.shift)
-        case argument
-        when '--yes' then options['--yes'] = true
-        when *VALUED then options[argument] = rest.shift or return nil
-        when /\A--/ then return nil
-        else files << argument
-        end
-      end
-      [options, files]
-    end
-
-    def file
-      File.join(@data, 'studio.sqlite3')
-    end
-
     def backup(files, _options)
       return @refuse.call(USAGE) if files.size > 1
-      return @refuse.call("There is no studio in #{@data}. Name its folder with --data.") unless File.file?(file)
+      return no_studio unless File.file?(file)
 
       path = Store::Backups.new(file).take(:asked, to: files.first && File.expand_path(files.first))
       @say.call("Copied to #{path}. Its checksum stands beside it. Keep both on another disk.")
@@ -70,11 +43,11 @@ module Application
 
       source = File.expand_path(files.first)
       checked = Store::Backups.check(source)
-      return @refuse.call(words(checked, source)) unless checked.status == :good
+      return @refuse.call(Formats::Wording.copy(checked, source)) unless checked.status == :good
       return @refuse.call("The studio in #{@data} is being served. Stop the program, then try again.") if served?
 
       now = Store::Backups.check(file)
-      plan = "#{words(checked, source)}\nIt would take the place of: #{words(now, file)}"
+      plan = "#{Formats::Wording.copy(checked, source)}\nIt would take the place of: #{Formats::Wording.copy(now, file)}"
       kept = "the studio as it is will be kept in #{@data}/backups"
       return @say.call("#{plan}\nNothing was changed. Add --yes to do it; #{kept}.") unless options['--yes']
 
@@ -87,7 +60,7 @@ module Application
       return @refuse.call(USAGE) unless files.size == 1
 
       checked = Store::Backups.check(File.expand_path(files.first))
-      checked.status == :good ? @say.call(words(checked, files.first)) : @refuse.call(words(checked, files.first))
+      (checked.status == :good ? @say : @refuse).call(Formats::Wording.copy(checked, files.first))
     end
 
     def export(files, _options)
@@ -124,15 +97,6 @@ module Application
       @say.call('Nothing was changed. Add --yes to bring it.')
     end
 
-    def with_studio
-      return @refuse.call("There is no studio in #{@data}. Name its folder with --data.") unless File.file?(file)
-
-      studio = Store::Studio.new(file)
-      yield studio
-    ensure
-      studio&.close
-    end
-
     def doctor(files, _options)
       return @refuse.call(USAGE) if files.any?
 
@@ -141,11 +105,6 @@ module Application
         @say.call("#{finding.status == :fits ? 'ok  ' : 'LOOK'}  #{Formats::Wording.say("doctor.#{finding.code}", **finding.values)}")
       end
       findings.all? { |finding| finding.status == :fits } ? 0 : REFUSED
-    end
-
-    def words(checked, path)
-      Formats::Wording.say("copies.#{checked.status}", path: path, name: checked.name.to_s, classes: checked.classes,
-        changed: checked.changed ? checked.changed.strftime('%-d %B %Y, %H:%M') : '')
     end
 
     def served?

@@ -71,11 +71,7 @@ module Application
 
     # @return [Core::Supply::Stock] what lies on the shelf and no class takes
     def free_stock
-      taken = supplies.values.map do |supply|
-        Core::Supply::Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] },
-          lines: supply.lines.to_h { |one| [one.line.key, one.from_stock] })
-      end
-      @studio.ledger.stock.less(taken.reduce(Core::Supply::Stock.new, :plus))
+      @studio.ledger.stock.less(supplies.values.map(&:from_stock).reduce(Core::Supply::Stock.new, :plus))
     end
 
     private

@@ -14,14 +14,7 @@ module Application
     def call
       claims = @moment.reserving.to_h { |stored| [stored.id, claim(stored)] }.compact
       Core::Supply::Allocation.new(@studio.ledger.stock, @moment.library.market, bought: @studio.ledger.bought, due: due,
-        kept: OfMarket.new(@kept, @moment.library.market_digest)).call(claims)
-    end
-
-    # What is kept holds for one market.
-    OfMarket = Struct.new(:kept, :market) do
-      def fetch(key, basis, &work)
-        kept.fetch(key, [market, basis], &work)
-      end
+        kept: @kept).call(claims)
     end
 
     private

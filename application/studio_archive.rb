@@ -13,21 +13,11 @@ module Application
       settings = studio.settings
       items = {
         parts: table.parts.values, lines: table.lines.values, tools: table.tools.values, techniques: table.techniques.values,
-        closures: studio.catalogue.closures.map { |closure| closure_data(closure) }, projects: studio.projects.newest.map(&:design),
+        closures: studio.catalogue.closures.map(&:to_data), projects: studio.projects.newest.map(&:design),
         suppliers: market.suppliers.values, offers: market.offers, stock: entries(studio.ledger.stock), classes: classes(studio)
       }
       Formats::StudioFile::Content.new(items: items,
         about: { 'name' => settings.name, 'unit' => settings.unit.to_s, 'currency' => settings.currency })
-    end
-
-    # @param data [Hash] @return [Store::Catalogue::Closure]
-    def closure(data)
-      Store::Catalogue::Closure.new(takes_clasp: false, **data.transform_keys(&:to_sym))
-    end
-
-    # @return [Hash] as .closure reads it
-    def closure_data(closure)
-      %i[key name first last takes_clasp].to_h { |name| [name.to_s, closure.public_send(name)] }
     end
 
     # @param stock [Core::Supply::Stock] @return [Array<Core::Supply::Entry>] one for each thing that is there
@@ -41,7 +31,7 @@ module Application
 
     def classes(studio)
       studio.classes.all.map do |stored|
-        Formats::StudioFile::HeldClass.new(workshop: stored.state.workshop, attendees: stored.state.attendees,
+        Formats::StudioFile::ClassRecord.new(workshop: stored.state.workshop, attendees: stored.state.attendees,
           design: studio.projects.version(stored.state.project_version_id).design, events: studio.live_events.of(stored.id))
       end
     end

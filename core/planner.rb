@@ -29,9 +29,16 @@ module Core
         tools: tool_needs, timetable: timetable, order: common_order, table: @table)
     end
 
-    # @return [PersonPlan] one attendee's part alone
+    # @return [PersonPlan] one attendee's part
     def person_plan(attendee)
-      person(attendee)
+      known = measure_of(attendee)
+      measure = known || assumed_size
+      ease = @design.added_ease(attendee.ease)
+      piece = fit(attendee, measure, ease)
+      common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
+      return fitted(attendee, piece, common) unless piece.is_a?(Sizing::OutOfReach)
+
+      PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [], **common)
     end
 
     # The same class with other choices: pieces already fitted are used again.
@@ -62,7 +69,7 @@ module Core
     end
 
     def people
-      @people ||= @attendees.map { |attendee| person(attendee) }
+      @people ||= @attendees.map { |attendee| person_plan(attendee) }
     end
 
     def supply
@@ -75,8 +82,8 @@ module Core
         sized = people.reject(&:assumed).sort_by(&:measure)
         model = supply.extra_size == :largest ? sized.last : sized[sized.size / 2]
         (1..(model ? supply.extra_kits : 0)).map do |number|
-          person(People::Attendee.new(key: "extra-#{number}", name: "Late sign-up #{number}", level: 1, measures: model.attendee.measures,
-            ease: model.attendee.ease))
+          person_plan(People::Attendee.new(key: "extra-#{number}", name: "Late sign-up #{number}", level: 1,
+            measures: model.attendee.measures, ease: model.attendee.ease))
         end
       end
     end
@@ -102,18 +109,7 @@ module Core
 
     def sample
       measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
-      @sample ||= person(People::Attendee.new(key: 'sample', name: '', level: 3, measures: measures))
-    end
-
-    def person(attendee)
-      known = measure_of(attendee)
-      measure = known || assumed_size
-      ease = @design.added_ease(attendee.ease)
-      piece = fit(attendee, measure, ease)
-      common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
-      return fitted(attendee, piece, common) unless piece.is_a?(Sizing::OutOfReach)
-
-      PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [], **common)
+      @sample ||= person_plan(People::Attendee.new(key: 'sample', name: '', level: 3, measures: measures))
     end
 
     def measure_of(attendee)

@@ -16,14 +16,8 @@ module Demo
         studio.catalogue.save(name, data[name.to_s].map { |d| record.read(d) })
       end
       studio.catalogue.save(:techniques, Core::Construction::Registry.techniques)
-      data['closures'].each { |d| studio.catalogue.save_closure(closure(d)) }
+      data['closures'].each { |d| studio.catalogue.save_closure(Store::Catalogue::Closure.read(d)) }
       data['projects'].each { |d| studio.projects.save(R::DESIGN.read(d)) }
-    end
-
-    # @param data [Hash] @return [Store::Catalogue::Closure]
-    def closure(data)
-      Store::Catalogue::Closure.new(key: data['key'], name: data['name'], first: data['first'], last: data['last'],
-        takes_clasp: data['takes_clasp'] || false)
     end
 
     def classes(studio)

@@ -56,7 +56,7 @@ module Demo
     def bring(kind, items)
       case kind
       when :projects then items.each { |item| @studio.projects.save(R::DESIGN.read(item)) }
-      when :closures then items.each { |item| @studio.catalogue.save_closure(Loading.closure(item)) }
+      when :closures then items.each { |item| @studio.catalogue.save_closure(Store::Catalogue::Closure.read(item)) }
       else @studio.catalogue.save(kind, items.map { |item| RECORDS.fetch(kind).read(item) })
       end
     end

@@ -10,7 +10,7 @@ module Formats
     # A studio's things. about: {'name' =>, 'unit' =>, 'currency' =>} · items: {kind => [value]}; closures are plain data
     Content = Core::Value.define(:about, :items)
     # A class in it. events: [Core::Live::Event] in order
-    HeldClass = Core::Value.define(:workshop, :design, :attendees, :events)
+    ClassRecord = Core::Value.define(:workshop, :design, :attendees, :events)
 
     FORMAT = 'eager-bench.studio'
     VERSION = 1
@@ -38,14 +38,14 @@ module Formats
     SHELF = Kind.new(write: ->(entry) { R::ENTRY.write(entry).except('reason') },
       read: ->(data, _) { R::ENTRY.read({ **data, 'reason' => 'counted' }) })
     CLASS = Kind.new(
-      write: ->(held) {
-        { 'class' => R::WORKSHOP.write(held.workshop), 'project' => R::DESIGN.write(held.design),
-          'attendees' => held.attendees.map { |one| R::ATTENDEE.write(one) },
-          'live' => held.events.map { |event| EVENT.write(event).compact } }
+      write: ->(one) {
+        { 'class' => R::WORKSHOP.write(one.workshop), 'project' => R::DESIGN.write(one.design),
+          'attendees' => one.attendees.map { |person| R::ATTENDEE.write(person) },
+          'live' => one.events.map { |event| EVENT.write(event).compact } }
       },
       read: ->(data, _) {
-        HeldClass.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']),
-          attendees: data['attendees'].map { |one| R::ATTENDEE.read(one) },
+        ClassRecord.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']),
+          attendees: data['attendees'].map { |person| R::ATTENDEE.read(person) },
           events: data.fetch('live', []).map { |event| EVENT.read(event) })
       }
     )

@@ -84,6 +84,12 @@ module Formats
       person.findings.select { |found| found.join.nil? && found.worth_a_look? }.map { |found| finding(found, unit: unit) }
     end
 
+    # @param checked [Store::Backups::Checked] @param path [String] as it is told @return [String] what a copy of a studio holds, or lacks
+    def copy(checked, path)
+      say("copies.#{checked.status}", path: path, name: checked.name.to_s, classes: checked.classes,
+        changed: checked.changed ? checked.changed.strftime('%-d %B %Y, %H:%M') : '')
+    end
+
     # @param preview [Application::StudioMerge::Preview] @return [String] what one group of another studio's file would bring
     def merge(preview)
       group = say("merge.groups.#{preview.group}")

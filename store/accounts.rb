@@ -18,18 +18,18 @@ module Store
 
     # @return [Array<Account>] in the order of their names
     def all
-      @database[:accounts].order(:name, :id).map { |row| account(row) }
+      rows.order(:name, Sequel[:accounts][:id]).map { |row| account(row) }
     end
 
     # @return [Account, nil]
     def find(id)
-      row = @database[:accounts].first(id: id)
+      row = rows.first(Sequel[:accounts][:id] => id)
       row && account(row)
     end
 
     # @return [Account, nil]
     def with_login(login)
-      row = @database[:accounts].first(login: login)
+      row = rows.first(login: login)
       row && account(row)
     end
 
@@ -78,10 +78,15 @@ module Store
       @database[:accounts].where(role: 'owner').select_map(:id)
     end
 
+    # With whether they are locked for now.
+    def rows
+      @database[:accounts].left_join(:account_lockouts, id: :id).select_all(:accounts)
+        .select_append { (Sequel[:account_lockouts][:deadline] > Sequel::CURRENT_TIMESTAMP).as(:locked) }
+    end
+
     def account(row)
-      locked = @database[:account_lockouts].where(id: row[:id]).where { deadline > Sequel::CURRENT_TIMESTAMP }
       Account.new(id: row[:id], login: row[:login], name: row[:name], role: row[:role].to_sym, ready: !row[:password_hash].nil?,
-        locked: !locked.empty?)
+        locked: row[:locked] == 1)
     end
   end
 end

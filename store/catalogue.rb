@@ -54,7 +54,17 @@ module Store
     end
 
     # Ready-made ways to end a piece. first, last: rows of findings as data
-    Closure = Core::Value.define(:key, :name, :first, :last, :takes_clasp)
+    Closure = Core::Value.define(:key, :name, :first, :last, takes_clasp: false) do
+      # @param data [Hash{String=>Object}] see #to_data
+      def self.read(data)
+        new(**data.transform_keys(&:to_sym))
+      end
+
+      # @return [Hash{String=>Object}] plain
+      def to_data
+        to_h.transform_keys(&:to_s)
+      end
+    end
 
     # @return [Array<Closure>]
     def closures

@@ -16,7 +16,7 @@ module Store
     # @return [Array<Saved>] the newest version of each design, by name
     def newest
       newest = @database[:project_versions].group(:project_key).select { max(:id) }
-      @database[:project_versions].where(id: newest).order(:name).select_map(:id).map { |id| version(id) }
+      known(@database[:project_versions].where(id: newest).order(:name).select_map(:id))
     end
 
     def none?
@@ -30,7 +30,7 @@ module Store
     # @return [Array<Saved>] the newest of each, and older ones that classes were planned with
     def in_use
       planned = @database[:classes].distinct.select_map(:project_version_id)
-      (newest + planned.map { |id| version(id) }).uniq(&:id)
+      (newest + known(planned)).uniq(&:id)
     end
 
     # @return [Saved] @raise [NotFound]
@@ -56,6 +56,14 @@ module Store
     end
 
     private
+
+    # A version never changes: only those not read before are read, all at once.
+    # @param ids [Array<Integer>] @return [Array<Saved>] in the same order
+    def known(ids)
+      missing = ids - @versions.keys
+      @database[:project_versions].where(id: missing).each { |row| @versions[row[:id]] = saved(row) } if missing.any?
+      @versions.values_at(*ids)
+    end
 
     def insert(design)
       @database[:project_versions].insert(project_key: design.key, version: design.version, name: design.name, made_at: Time.now.utc,

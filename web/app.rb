@@ -80,10 +80,10 @@ module Web
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use RequestLog, (folder if log)
-        use RequestLimits
+        use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true, secure: sharing&.https
+        use RequestLimits, trusted: ->(env) { sharing.nil? || SignedIn.claimed?(env) }
         use Rack::Protection::HostAuthorization, permitted_hosts: app.permitted_hosts, logging: false if sharing
         use SignInLimits.middleware if sharing
-        use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true, secure: sharing&.https
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'
         use Rack::Protection::HttpOrigin
         run sharing ? app.sign_in.value : app
@@ -114,7 +114,7 @@ module Web
         set :drawn, Application::Kept.new(MOST_DRAWN)
         set :people, Application::People.new(studio)
         set :fragments, Fragments.new
-        set :label_printer, Standins::LabelPrinter.new(File.join(folder, 'label printer'))
+        set :label_printer, Standins::LabelPrinter.new(KeptFolder.new(File.join(folder, 'label printer'), most: Standins::LabelPrinter::MOST))
       end
     end
 
@@ -126,8 +126,7 @@ module Web
       app.set :host_authorization, { permitted_hosts: hosts }
       # Built when it is needed: most studios never write an invitation.
       sign_in = Core::Lazy.new do
-        SignIn.new(RoleGate.new(app, App.routes, studio.trail), app, studio, secret: secret,
-          mailbox: Standins::Mailbox.new(File.join(folder, 'outgoing mail')))
+        SignIn.new(RoleGate.new(app, App.routes, studio.trail), app, studio, secret: secret, mailbox: SignIn.mailbox(folder))
       end
       app.set :sign_in, sign_in
     end

@@ -8,7 +8,7 @@ module Web
   class RequestLimits
     LONGEST_ADDRESS = 8_000
     MOST_BYTES = 2_500_000
-    # What may be longer, by where it is sent: a price list, another studio's file, and a copy of a studio.
+    # What may be longer from whoever is trusted, by where it is sent: a price list, another studio's file, and a copy of a studio.
     LONGER = { %r{\A/stockroom/prices/?\z} => 10_500_000, %r{\A/safe-keeping/studio/?\z} => 50_500_000,
                %r{\A/safe-keeping/copies/file/?\z} => 500_000_000 }.freeze
     MOST_FIELDS = 2_000
@@ -18,8 +18,10 @@ module Web
     # The request took too long.
     class TookTooLong < StandardError; end
 
-    def initialize(app)
+    # @param trusted [#call] env => whether it comes from somebody who is in, and not from anybody in the network
+    def initialize(app, trusted: ->(_) { false })
       @app = app
+      @trusted = trusted
     end
 
     def call(env)
@@ -46,7 +48,8 @@ module Web
       address = env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize
       return answer(414, 'That address is too long. Go back and use the form.') if address > LONGEST_ADDRESS
 
-      most = LONGER.find { |place, _| place.match?(env['PATH_INFO'].to_s) }&.last || MOST_BYTES
+      longer = LONGER.find { |place, _| place.match?(env['PATH_INFO'].to_s) }&.last
+      most = longer && @trusted.call(env) ? longer : MOST_BYTES
       too_large = env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
       return answer(413, "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if too_large
 

@@ -39,7 +39,7 @@ module Web
       done(path, kept, nil)
       app
     rescue Store::Unusable, Server::CannotStart, SQLite3::Exception, SystemCallError => e
-      @backups.restore(kept) if kept
+      @backups.restore(kept) unless kept.to_s.empty?
       done(path, '', e.message)
       @open.call
     end

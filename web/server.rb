@@ -104,11 +104,7 @@ module Web
     end
 
     def address
-      return "http://#{HOST}:#{@port}" unless @sharing
-
-      # What a proxy serves is known to the proxy: this is where it finds the studio.
-      behind = @sharing.https && !@sharing.certificate
-      "#{@sharing.certificate ? 'https' : 'http'}://#{behind ? @sharing.address : @sharing.hosts.first || HOST}:#{@port}"
+      @sharing ? @sharing.url(@port) : "http://#{HOST}:#{@port}"
     end
 
     def listen(server)

@@ -16,6 +16,13 @@ module Web
       [*names, PhoneAccess.own_address].compact
     end
 
+    # @return [String] where it is reached; behind a proxy, where the proxy finds it
+    def url(port)
+      return "https://#{hosts.first || address}:#{port}" if certificate
+
+      "http://#{(https ? nil : hosts.first) || address}:#{port}"
+    end
+
     # @return [Boolean] whether passwords cross the network readable
     def readable?
       !https && !%w[127.0.0.1 ::1].include?(address)

@@ -18,8 +18,12 @@ module Web
     REMEMBERED = { days: 14 }.freeze
     IDLE_SECONDS = 12 * 3600
     LIFETIME_SECONDS = 30 * 24 * 3600
-    # Somebody whose script asks is told so, not led to another page.
     ASKED_BY_SCRIPT = %w[HTTP_X_REDRAW HTTP_X_POLL].freeze
+
+    # @param folder [String] the studio's @return [Standins::Mailbox]
+    def self.mailbox(folder)
+      Standins::Mailbox.new(KeptFolder.new(File.join(folder, 'outgoing mail'), most: Standins::Mailbox::MOST))
+    end
 
     # @param app [#call] what is behind the door @param pages [#call] where the forms are
     # @param secret [String] signs what stands in links and cookies @param mailbox [Standins::Mailbox]
@@ -32,6 +36,8 @@ module Web
     # A phone was let in by its code, for Live of one class alone: see PhoneGate.
     def call(env)
       env[PhoneGate::PHONE] ? @pages.call(env) : @roda.call(env)
+    rescue Sequel::Error
+      [503, { 'content-type' => 'text/plain; charset=utf-8' }, ["#{Formats::Wording.say('accounts.not_now')}\n"]]
     end
 
     # Writes somebody a letter with a link to set a password; links sent before hold no longer.
@@ -60,8 +66,9 @@ module Web
         opts.update(places)
         plugin(:rodauth, csrf: false, flash: false, render: false) { rules.call(self, studio, secret, mailbox) }
         route do |request|
-          request.rodauth
+          # First: what a session that has ended asks for, the forms included, is not done for it.
           stay_signed_in
+          request.rodauth
           request.halt(answer(account || turn_away))
         end
       end
@@ -78,15 +85,12 @@ module Web
 
       # @return [Store::Accounts::Account, nil] nil where nobody is signed in, or no longer has an account
       def account
-        rodauth.logged_in? && opts[:accounts].find(rodauth.session_value)
+        opts[:accounts].find(rodauth.session_value) if rodauth.logged_in?
       end
 
       # Leads to the form; does not return.
       def turn_away
-        rodauth.clear_session
-        if ASKED_BY_SCRIPT.any? { |name| env[name] }
-          request.halt([401, { 'content-type' => 'text/plain' }, ["#{Formats::Wording.say('accounts.again')}\n"]])
-        end
+        rodauth.clear_session if rodauth.logged_in?
         rodauth.require_login
       end
 
@@ -129,12 +133,16 @@ module Web
         unlock_account_request_route nil
         login_return_to_requested_location? true
         logout_redirect '/sign-in'
+        active_sessions_redirect '/sign-in'
         reset_password_redirect '/sign-in'
         reset_password_email_sent_redirect '/sign-in'
         reset_password_email_recently_sent_redirect '/sign-in'
         change_password_redirect '/account'
         already_logged_in { redirect('/') }
-        after_login { remember_login if param_or_nil('remember') == '1' }
+        after_login do
+          remember_login if param_or_nil('remember') == '1'
+          forget_ended_sessions
+        end
         before_logout { forget_login }
         # The account was shown to be theirs by its mail.
         after_reset_password { unlock_account }
@@ -166,9 +174,27 @@ module Web
             text && Time.strptime("#{text} +0000", '%Y-%m-%d %H:%M:%S %z')
           end
 
+          # What is no text is not there.
+          def raw_param(name)
+            value = super
+            value.is_a?(String) ? value.scrub('') : value
+          end
+
+          # Those that nobody signed out of, and that have become too old.
+          def forget_ended_sessions
+            oldest = Sequel.date_sub(Sequel::CURRENT_TIMESTAMP, seconds: LIFETIME_SECONDS)
+            active_sessions_ds.where { created_at < oldest }.delete
+          end
+
           # An address that is not known takes as long as one that is.
           def account_from_login(login)
             super || (BCrypt::Password.create(param(password_param), cost: password_hash_cost) && nil)
+          end
+
+          private
+
+          def _get_remember_cookie
+            super&.scrub('')
           end
         end
       end
@@ -183,7 +209,7 @@ module Web
       change_password_notice_flash: 'password_changed', password_does_not_meet_requirements_message: 'password',
       passwords_do_not_match_message: 'not_alike', same_as_existing_password_message: 'same'
     }.freeze
-    SILENT = %i[no_matching_login_message invalid_password_message require_login_error_flash login_notice_flash reset_password_error_flash
+    SILENT = %i[no_matching_login_message require_login_error_flash login_notice_flash reset_password_error_flash
                 change_password_error_flash].freeze
 
     def words(auth)
@@ -191,6 +217,8 @@ module Web
         auth.public_send(setting, Formats::Wording.say("accounts.#{key}", shortest: SHORTEST_PASSWORD, most: MOST_PASSWORD_BYTES))
       end
       SILENT.each { |setting| auth.public_send(setting, nil) }
+      # Who is signed in already is told at the field.
+      auth.invalid_password_message { current_route == :change_password ? Formats::Wording.say('accounts.not_present') : nil }
     end
 
     def forms(auth)
@@ -207,6 +235,13 @@ module Web
         set_redirect_error_flash { |said| tell(said) }
         set_notice_flash { |said| tell(said) }
         auth_class_eval do
+          # A script is told so, not led to another page.
+          def redirect(path)
+            return super if ASKED_BY_SCRIPT.none? { |name| request.env[name] }
+
+            request.halt([401, { 'content-type' => 'text/plain' }, ["#{Formats::Wording.say('accounts.again')}\n"]])
+          end
+
           # A message for the next page, as the pages of the application keep theirs.
           def tell(said)
             session['notice'] = { 'text' => said, 'kind' => 'done', 'undo' => nil } if said
@@ -215,7 +250,8 @@ module Web
           def show(path)
             form = SignedIn::Form.new(said: @said, errors: @field_errors.to_h.compact,
               values: { 'login' => param_or_nil(login_param).to_s })
-            here = request.env.merge('REQUEST_METHOD' => 'GET', 'PATH_INFO' => path, 'QUERY_STRING' => '', SignedIn::FORM => form)
+            here = request.env.merge('REQUEST_METHOD' => 'GET', 'PATH_INFO' => path, 'QUERY_STRING' => '', SignedIn::FORM => form,
+              SignedIn::ACCOUNT => scope.account)
             _, headers, body = scope.opts[:pages].call(here)
             request.halt([response.status || 200, headers, body])
           end

@@ -8,6 +8,7 @@ module Web
     # In so many seconds.
     PERIOD = 60
     MOST = 30
+    OWN = %w[127.0.0.1 ::1].freeze
     PATHS = %w[/sign-in /forgotten-password /new-password /change-password].freeze
 
     # Counts in memory, for as long as they matter.
@@ -52,11 +53,17 @@ module Web
 
     COUNTS = Counts.new
 
+    # What a proxy on this machine says of whom it asks for is believed; of anybody else it would be easy to change.
+    def self.address_of(request)
+      own = request.get_header('REMOTE_ADDR').to_s
+      OWN.include?(own) ? request.ip : own
+    end
+
     # @return [Class] the middleware
     def self.middleware
       Rack::Attack.cache.store = COUNTS
       Rack::Attack.throttle('sign-in', limit: MOST, period: PERIOD) do |request|
-        request.ip if request.post? && PATHS.include?(request.path)
+        address_of(request) if request.post? && PATHS.include?(request.path)
       end
       Rack::Attack.throttled_responder = lambda { |_|
         [429, { 'content-type' => 'text/plain; charset=utf-8' }, ["#{Formats::Wording.say('accounts.too_many')}\n"]]

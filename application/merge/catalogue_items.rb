@@ -14,7 +14,8 @@ module Application
 
       # Those that a project names and that are not here yet. @param keys [Set<String>]
       def bring_missing(keys)
-        save(items.select { |item| keys.include?(item.key) && !@studio.catalogue.table.public_send(name).key?(item.key) })
+        known = @studio.catalogue.table.public_send(name)
+        save(items.select { |item| keys.include?(item.key) && !known.key?(item.key) })
       end
 
       private

@@ -23,15 +23,15 @@ module Application
       end
 
       def save(chosen)
-        chosen.each { |held| bring_one(held) }
+        chosen.each { |record| bring_one(record) }
       end
 
       # People get keys of their own here; what was tapped follows them.
-      def bring_one(held)
-        id = @studio.classes.create(Store::ClassState.new(workshop: held.workshop, attendees: held.attendees,
-          project_version_id: version_of(held.design)))
-        keys = held.attendees.map(&:key).zip(@studio.classes.find(id).state.attendees.map(&:key)).to_h
-        @studio.live_events.append_all(id, held.events.map { |event| event.with(person: keys.fetch(event.person, event.person)) })
+      def bring_one(record)
+        id = @studio.classes.create(Store::ClassState.new(workshop: record.workshop, attendees: record.attendees,
+          project_version_id: version_of(record.design)))
+        keys = record.attendees.map(&:key).zip(@studio.classes.find(id).state.attendees.map(&:key)).to_h
+        @studio.live_events.append_all(id, record.events.map { |event| event.with(person: keys.fetch(event.person, event.person)) })
       end
 
       # In one file, a project's version is one design.

@@ -11,7 +11,7 @@ module Application
       end
 
       def present
-        @studio.catalogue.closures.map { |closure| StudioArchive.closure_data(closure) }
+        @studio.catalogue.closures.map(&:to_data)
       end
 
       def key(item)
@@ -19,7 +19,7 @@ module Application
       end
 
       def save(chosen)
-        chosen.each { |data| @studio.catalogue.save_closure(StudioArchive.closure(data)) }
+        chosen.each { |data| @studio.catalogue.save_closure(Store::Catalogue::Closure.read(data)) }
       end
     end
   end

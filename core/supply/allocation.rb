@@ -11,7 +11,7 @@ module Core
 
       # @param bought [Hash{Object=>Stock}] by class key, what has arrived for it · @param due [Hash{Object=>Stock}] what is ordered for
       #   it and still to come
-      # @param kept [#fetch] by class key, what was worked out before from the same, as long as the market is the same
+      # @param kept [#fetch] by class key, what was worked out before from the same
       def initialize(stock, market, bought: {}, due: {}, kept: FORGETFUL)
         @stock = stock
         @market = market
@@ -30,9 +30,7 @@ module Core
           free = @stock.less(taken).less(own.except(key).values.reduce(Stock.new, :plus))
           supply = @kept.fetch(key, basis(key, claim, free, claims)) { supply_of(key, claim, free, claims) }
           own.delete(key)
-          taken = taken.plus(Stock.new(parts: supply.parts.to_h { |one| [one.part.key, one.from_stock] }, lines: supply.lines.to_h { |one|
-            [one.line.key, one.from_stock]
-          }))
+          taken = taken.plus(supply.from_stock)
           (supply.parts.select { |one| one.from_stock.positive? }.map(&:part) + supply.lines.select { |one|
             one.from_stock.any?
           }.map(&:line)).each { |thing| claims[thing] << key }
@@ -47,7 +45,7 @@ module Core
         things = claim.parts.map(&:part) + claim.lines.keys
         keys = [claim.parts.map { |one| one.part.key }, claim.lines.keys.map(&:key)]
         stocks = [@stock, free, @due.fetch(key, Stock.new)].map { |stock| [stock.parts.slice(*keys.first), stock.lines.slice(*keys.last)] }
-        [claim, stocks, claims.slice(*things).transform_values(&:dup)]
+        [@market, claim, stocks, claims.slice(*things).transform_values(&:dup)]
       end
 
       # Of what was bought for each class, as much as it wants and there still is.

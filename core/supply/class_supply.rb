@@ -20,6 +20,11 @@ module Core
         lines.select { |supply| supply.cuts.too_long.any? }
       end
 
+      # @return [Stock] what it takes from the shelf
+      def from_stock
+        Stock.new(parts: parts.to_h { |one| [one.part.key, one.from_stock] }, lines: lines.to_h { |one| [one.line.key, one.from_stock] })
+      end
+
       # @return [LineSupply, nil]
       def line(key)
         lines.find { |supply| supply.line.key == key }

@@ -174,6 +174,75 @@ RSpec.describe Web::SignIn, type: :request do
     last_response.status == 200
   end
 
+  it 'does nothing for a session that was ended elsewhere, the forms for passwords included' do
+    account(:owner)
+    sign_in(:owner)
+    cookie = rack_mock_session.cookie_jar['eager_bench']
+    submit('/account', '/sign-out', global_logout: 't')
+    rack_mock_session.cookie_jar['eager_bench'] = cookie
+    get '/change-password'
+    expect([last_response.status, last_response['location']]).to eq([302, '/sign-in'])
+    rack_mock_session.cookie_jar['eager_bench'] = cookie
+    header 'X-Poll', '1'
+    get '/classes/1'
+    expect(last_response.status).to eq(401)
+  end
+
+  it 'says at the field that the present password is wrong, and changes it with the right one' do
+    account(:viewer)
+    sign_in(:viewer)
+    fields = { password: 'not this one at all', 'new-password': 'a wide quiet river', 'password-confirm': 'a wide quiet river' }
+    submit('/change-password', '/change-password', **fields)
+    expect(page).to include('This is not the present password', 'Viewer')
+    submit('/change-password', '/change-password', **fields, password: usual)
+    follow_redirect!
+    expect(page).to include('Your password is changed')
+  end
+
+  it 'stands whatever is sent to its door' do
+    account(:owner)
+    hostile = ["\xFF\xFE", "a\0b", 'x' * 100_000, "' OR 1=1 --", '']
+    forms = hostile.flat_map do |text|
+      [{ login: 'owner@example.org', password: text, key: text, remember: text, 'new-password': text }, { login: text, password: text },
+       { login: [text], password: { a: text } }]
+    end
+    statuses = %w[/sign-in /forgotten-password /new-password /change-password].product(forms).map do |path, fields|
+      Web::SignInLimits::COUNTS.clear
+      submit('/sign-in', path, **fields)
+      last_response.status
+    end
+    cookies = ['_remember=1_%00', '_remember=%ff_%ff', '_remember=99999999999999999999_x', 'eager_bench=nothing'].map do |cookie|
+      Rack::MockRequest.new(app).get('/new-password?key=%ff', 'HTTP_HOST' => '127.0.0.1', 'HTTP_COOKIE' => cookie).status
+    end
+    expect(statuses + cookies).to all(be < 500)
+  end
+
+  it 'takes long files from those alone who are in, and believes a proxy on this machine alone whom it asks for' do
+    long = { 'HTTP_HOST' => '127.0.0.1', 'CONTENT_LENGTH' => '9000000' }
+    expect(Rack::MockRequest.new(app).post('/safe-keeping/copies/file', long).status).to eq(413)
+    account(:owner)
+    sign_in(:owner)
+    env = long.merge('HTTP_COOKIE' => "eager_bench=#{Rack::Utils.escape(rack_mock_session.cookie_jar['eager_bench'])}")
+    expect(Rack::MockRequest.new(app).post('/safe-keeping/copies/file', env).status).to eq(403)
+    address = ->(own) { Web::SignInLimits.address_of(Rack::Request.new('REMOTE_ADDR' => own, 'HTTP_X_FORWARDED_FOR' => '203.0.113.5')) }
+    expect([address.('127.0.0.1'), address.('192.168.1.9')]).to eq(['203.0.113.5', '192.168.1.9'])
+  end
+
+  it 'is looked after from the command line: the first owner, links, who has an account' do
+    data = File.dirname(studio.database.opts[:database])
+    said = StringIO.new
+    run = lambda do |*arguments|
+      Application::CommandLine.new(['account', *arguments, '--data', data], output: said, errors: said, more: { 'account' => Web::AccountCommands }).run
+    end
+    added = run.('add', 'ada@example.org', '--name', 'Ada', '--role', 'owner', '--at', 'https://studio.example')
+    expect([added, said.string]).to match([0, %r{https://studio\.example/new-password\?key=}])
+    wrong = [%w[add ada@example.org --role owner], %w[add bo --role king], %w[remove ada@example.org], %w[link nobody@example.org],
+             %w[link ada@example.org --at nowhere], %w[dance], %w[list --name]]
+    expect(wrong.map { |words| run.(*words) }).to all(eq(2))
+    expect([run.('link', 'ada@example.org'), run.('list')]).to eq([0, 0])
+    expect(said.string).to include('has an account already', 'Give an e-mail address', 'only owner', 'is no address of a studio', 'Ada  (no password yet)')
+  end
+
   it 'sets strict cookies, secure where browsers come by HTTPS, and stays signed in only when asked' do
     account(:owner)
     sign_in(:owner, remember: '1')

@@ -44,6 +44,13 @@ module Web
         @studio.settings.names_months.to_s
       end
 
+      # @param field [String] @return [String] what was typed into it, else what is saved
+      def entered(field)
+        return draft.value(field) if draft&.values&.key?(field)
+
+        { 'copies' => kept, 'months' => names_months }.fetch(field)
+      end
+
       # @return [String] how many copies stay
       def kept
         @studio.settings.copies_kept.to_s

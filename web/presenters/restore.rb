@@ -19,23 +19,18 @@ module Web
 
       # @return [String] what the copy holds, or what is wrong with it
       def held
-        words(checked, @copy.name)
+        Formats::Wording.copy(checked, @copy.name)
       end
 
       # @return [String] what is there now
       def present
-        words(Store::Backups.check(@file), File.basename(@file))
+        Formats::Wording.copy(Store::Backups.check(@file), File.basename(@file))
       end
 
       private
 
       def checked
         @checked ||= Store::Backups.check(@copy.path)
-      end
-
-      def words(found, path)
-        Formats::Wording.say("copies.#{found.status}", path: path, name: found.name.to_s, classes: found.classes,
-          changed: found.changed ? found.changed.strftime('%-d %B %Y, %H:%M') : '')
       end
     end
   end

@@ -5,14 +5,13 @@ module Web
     # What is chosen for one class about its steps. Only the fields that were sent are changed.
     class TeachingForm < Form
       FIELDS = %i[practice shorter extra extra_text extra_minutes school].freeze
-      # A technique and the tool that stands in, by their keys.
-      STAND_IN = %r{\A[a-z0-9_-]{1,60}/[a-z0-9_-]{1,60}\z}
 
       # @param steps [Array<Construction::StepUse>] of the class @param techniques [Hash{String=>Skill}]
       def initialize(params, steps, techniques)
         super(sent(params, FIELDS), Contracts::TeachingContract.new)
         @prepared = levels(params['prepared'], steps.select(&:preparable).map(&:key))
         @easier = levels(params['easier'], techniques.values.select(&:easier).map(&:key))
+        @techniques = techniques
         @stand_in = clean(params['stand_in'])
         @stands = params['stands'] != '0'
       end
@@ -27,11 +26,12 @@ module Web
 
       private
 
-      # What names no tool that would do changes nothing in the plan.
       def stand_ins(before)
-        return before unless @stand_in.match?(STAND_IN)
+        return before - [@stand_in] unless @stands
 
-        @stands ? before | [@stand_in] : before - [@stand_in]
+        technique, tool = @stand_in.split('/', 2)
+        would_do = @techniques[technique]&.substitutes.to_a.any? { |one| one.by == tool }
+        would_do ? before | [@stand_in] : before
       end
 
       # Levels 0 to 5 by key; what names nothing of the class is left out.

@@ -1,9 +1,14 @@
 # frozen_string_literal: true
 
+require 'securerandom'
+
 module Web
   module Routes
     # A whole studio as one open file, and what another studio's file brings.
     module Carrying
+      MOST_BROUGHT = 5
+      BROUGHT = /\A\h{24}\z/
+
       def self.registered(app)
         app.helpers Showing
         app.get('/safe-keeping/studio.zip') do
@@ -14,16 +19,16 @@ module Web
         app.post('/safe-keeping/studio') do
           bytes = uploaded(:file, Formats::StudioFile::LARGEST_BYTES).to_s
           Formats::StudioFile.read(bytes)
-          redirect to("/safe-keeping/studio/#{brought_files.keep(bytes)}"), 303
+          name = SecureRandom.hex(12)
+          brought_files.put(name, bytes)
+          redirect to("/safe-keeping/studio/#{name}"), 303
         rescue Formats::BadDocument => e
           tell("That file cannot be used. #{e.errors.first}", kind: :wrong)
           redirect to('/safe-keeping'), 303
         end
         app.get('/safe-keeping/studio/:file') { page(:studio_merge, title: 'From another studio', merge: merge_shown) }
         app.post('/safe-keeping/studio/:file') do
-          number = once { studio_merge.call(chosen_groups(:groups), theirs: chosen_groups(:theirs)).to_s }
-          tell("#{count_of(number.to_i, 'thing', 'things')} came or changed.")
-          redirect to('/safe-keeping'), 303
+          redirect to(once { merged }), 303
         rescue Application::StudioMerge::Unplannable => e
           tell(Formats::Wording.say('merge.unplannable', name: e.message), kind: :wrong)
           redirect to("/safe-keeping/studio/#{params['file']}"), 303
@@ -32,16 +37,27 @@ module Web
 
       # What these routes share.
       module Showing
+        # Between the look at what a file would bring and the yes.
         def brought_files
-          BroughtFiles.new(File.join(settings.folder, 'brought'))
+          KeptFolder.new(File.join(settings.folder, 'brought'), most: MOST_BROUGHT)
         end
 
         def brought_content
-          @brought_content ||= Formats::StudioFile.read(brought_files.read(params['file'].to_s))
+          name = params['file'].to_s
+          raise Store::NotFound.new(:file, name) unless BROUGHT.match?(name) && brought_files.key?(name)
+
+          @brought_content ||= Formats::StudioFile.read(brought_files.read(name))
         end
 
         def studio_merge
           Application::StudioMerge.new(studio, brought_content)
+        end
+
+        # @return [String] where it is told
+        def merged
+          number = studio_merge.call(chosen_groups(:groups), theirs: chosen_groups(:theirs))
+          tell("#{count_of(number, 'thing', 'things')} came or changed.")
+          '/safe-keeping'
         end
 
         def merge_shown

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require 'fileutils'
+
+module Web
+  # A folder of the newest files, which only its owner may read; the oldest make room.
+  class KeptFolder
+    # @param folder [String] made when missing @param most [Integer] files
+    def initialize(folder, most:)
+      @folder = folder
+      @most = most
+    end
+
+    # @param name [String] of the file; what is there already stays @param bytes [String] @return [String] its path
+    def put(name, bytes)
+      FileUtils.mkdir_p(@folder, mode: 0o700)
+      File.open(path(name), File::WRONLY | File::CREAT | File::EXCL, 0o600) { |file| file.binmode.write(bytes) } unless key?(name)
+      newest_first.drop(@most).each { |old| File.delete(old) }
+      path(name)
+    end
+
+    def key?(name)
+      File.file?(path(name))
+    end
+
+    # @return [String]
+    def read(name)
+      File.binread(path(name))
+    end
+
+    private
+
+    def path(name)
+      File.join(@folder, name)
+    end
+
+    def newest_first
+      Dir[path('*')].sort_by { |file| [File.mtime(file), file] }.reverse
+    end
+  end
+end
