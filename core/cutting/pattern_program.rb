@@ -1,18 +1,22 @@
 # frozen_string_literal: true
 
+require 'highs'
+
 module Core
   module Cutting
     # The linear program over cutting patterns, solved by column generation: a pattern joins only when it would pay.
-    # Gilmore and Gomory, Operations Research 9 (1961). Bars on hand are free but few, new reels cost one each.
+    # Gilmore and Gomory, Operations Research 9 (1961); each mix of the patterns known so far by HiGHS.
+    # Bars on hand are free but few, new reels cost one each.
     class PatternProgram
       # value: new reels, not whole · patterns: [(bar length, on hand, {length => count}, times)]
       Relaxed = Value.define(:value, :patterns)
 
       MOST_COLUMNS = 2000
       PAYS = 1e-7
+      WITHOUT_LIMIT = 1e30
 
-      # A way to cut one bar. source: index into @sources, nil for the slack of a source that runs out
-      Column = Struct.new(:source, :counts, :cost)
+      # A way to cut one bar. source: index into @sources · counts: of each length
+      Column = Struct.new(:source, :counts)
 
       # @param demands [Hash{Integer=>Integer}] length => pieces wanted; no length above the reel's
       # @param reel [Integer] length of a new reel, in the same unit
@@ -24,53 +28,53 @@ module Core
         @sizes = @lengths.map { |length| length / @grid }
         @sources = [[reel, nil], *on_hand.select { |length, _| length >= @lengths.last }.to_a]
         @rooms = @sources.map { |length, _| length / @grid }
+        @columns = single_lengths
       end
 
       # @return [Relaxed]
       def solve
-        begin_with_single_lengths
-        MOST_COLUMNS.times { enter(paying_column || break) }
-        Relaxed.new(value: @basis.zip(@times).sum { |column, times| column.cost * times }, patterns: patterns)
+        answer = best_mix
+        while @columns.size < MOST_COLUMNS && (paying = paying_columns(answer[:row_dual])).any?
+          @columns.concat(paying)
+          answer = best_mix
+        end
+        Relaxed.new(value: answer[:obj_value], patterns: patterns(answer[:col_value]))
       end
 
       private
 
-      # As many of one length as a reel holds, and every bar on hand left alone: a basis whose inverse is plain.
-      def begin_with_single_lengths
-        each = @sizes.map { |size| @rooms.first / size }
-        limits = @sources.drop(1).map(&:last)
-        @basis = each.each_index.map { |i| Column.new(0, each.each_index.map { |j| i == j ? each[i] : 0 }, 1.0) } + limits.map {
-          Column.new(nil, [0] * each.size, 0.0)
+      # As many of one length as a reel holds: with these everything can be cut.
+      def single_lengths
+        @sizes.each_index.map { |i| Column.new(0, @sizes.each_index.map { |j| i == j ? @rooms.first / @sizes[i] : 0 }) }
+      end
+
+      # How often each pattern known so far is cut: everything wanted at least as often as wanted, no bar on hand that is not there.
+      def best_mix
+        wanted = @demands.map(&:to_f)
+        limits = @sources.drop(1).map { |_, bars| bars.to_f }
+        Highs.lp(sense: :minimize, col_cost: @columns.map { |column| column.source.zero? ? 1.0 : 0.0 },
+          col_lower: [0.0] * @columns.size, col_upper: [WITHOUT_LIMIT] * @columns.size,
+          row_lower: wanted + ([-WITHOUT_LIMIT] * limits.size), row_upper: ([WITHOUT_LIMIT] * wanted.size) + limits,
+          a_format: :colwise, **cells).solve
+      end
+
+      # Rows of the program: a length each, then a kind of bar on hand each.
+      def cells
+        columns = @columns.map { |column| entries(column).each_with_index.reject { |entry, _| entry.zero? } }
+        {
+          a_start: columns.reduce([0]) { |starts, column| starts << (starts.last + column.size) }[0...-1],
+          a_index: columns.flat_map { |column| column.map(&:last) },
+          a_value: columns.flat_map { |column| column.map { |entry, _| entry.to_f } }
         }
-        size = each.size + limits.size
-        @inverse = Array.new(size) { |i| Array.new(size) { |j| i == j ? 1.0 / (each[i] || 1) : 0.0 } }
-        @times = @demands.zip(each).map { |demand, count| demand.fdiv(count) } + limits.map(&:to_f)
       end
 
-      # @return [(Column, Array<Float>), nil] the column that pays most, with its entries; nil when none does
-      def paying_column
-        prices = dual_prices
+      # @param prices [Array<Float>] of the program's rows @return [Array<Column>] of each source the best, where it pays
+      def paying_columns(prices)
         worth, taken = fillings(prices)
-        gains = @sources.each_index.map { |source| worth[@rooms[source]] + limit_price(prices, source) - (source.zero? ? 1 : 0) }
-        best = gains.each_index.max_by { |source| gains[source] }
-        return [column = Column.new(best, trace(taken, @rooms[best]), best.zero? ? 1.0 : 0.0), entries(column)] if gains[best] > PAYS
-
-        returning_slack(prices)
-      end
-
-      # A bar on hand that is forced into use may be left alone again.
-      def returning_slack(prices)
-        source = (1...@sources.size).find { |index| limit_price(prices, index) > PAYS } or return
-        [Column.new(nil, [0] * @sizes.size, 0.0), Array.new(@basis.size) { |row| row == @sizes.size + source - 1 ? 1 : 0 }]
-      end
-
-      def dual_prices
-        costs = @basis.map(&:cost)
-        @inverse.first.each_index.map { |j| costs.each_index.sum { |i| costs[i].zero? ? 0.0 : costs[i] * @inverse[i][j] } }
-      end
-
-      def limit_price(prices, source)
-        source.zero? ? 0.0 : prices[@sizes.size + source - 1]
+        @sources.each_index.filter_map do |source|
+          gain = worth[@rooms[source]] + (source.zero? ? -1 : prices[@sizes.size + source - 1])
+          Column.new(source, trace(taken, @rooms[source])) if gain > PAYS
+        end
       end
 
       def entries(column)
@@ -116,34 +120,10 @@ module Core
         end
       end
 
-      # One pivot of the revised simplex method.
-      def enter(paying)
-        fresh, coefficients = paying
-        column = @inverse.map { |row| row.each_with_index.sum { |entry, i| entry * coefficients[i] } }
-        leaving = column.each_index.select { |i| column[i] > 1e-9 }.min_by { |i| @times[i] / column[i] } or return
-        pivot = column[leaving]
-        @inverse[leaving] = @inverse[leaving].map { |entry| entry / pivot }
-        step = @times[leaving] / pivot
-        column.each_index do |i|
-          next if i == leaving || column[i].zero?
-
-          @inverse[i] = @inverse[i].each_with_index.map { |entry, j| entry - (column[i] * @inverse[leaving][j]) }
-          @times[i] -= column[i] * step
-        end
-        @times[leaving] = step
-        @basis[leaving] = fresh
-      end
-
-      def patterns
-        @basis.zip(@times).reject { |column, times|
-          column.source.nil? || times < PAYS || column.counts.all?(&:zero?)
-        }.map do |column, times|
-          [@sources[column.source].first,
-           column.source.positive?,
-           @lengths.zip(column.counts).reject { |_, count|
-             count.zero?
-           }.to_h,
-           times]
+      def patterns(times)
+        @columns.zip(times).reject { |column, number| number < PAYS || column.counts.all?(&:zero?) }.map do |column, number|
+          counts = @lengths.zip(column.counts).reject { |_, count| count.zero? }.to_h
+          [@sources[column.source].first, column.source.positive?, counts, number]
         end
       end
     end
