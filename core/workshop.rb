@@ -4,10 +4,10 @@ module Core
   # A dated class, as an instructor plans it ("class" on the screens; Ruby keeps that word).
   # date: Date · start: Measure::ClockTime · minutes: its length · tool_sets: sets of tools laid ready · assumed_size: Measure::Length for
   # people not measured yet, nil for what is usual in the group · supply: Supply::Provision · teaching: Technique::Teaching · session:
-  # Session::Running
+  # Session::Running · note: Logbook::Note, once it was held
   Workshop = Value.define(:key, :title, :date, :start, :minutes, venue: '', tool_sets: 0, assumed_size: nil, supply: Supply::Provision.new,
     teaching: Technique::Teaching.new,
-    session: Session::Running.new) do
+    session: Session::Running.new, note: Logbook::Note.new) do
     def ends
       start + minutes
     end

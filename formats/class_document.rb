@@ -36,7 +36,7 @@ module Formats
       {
         'format' => FORMAT,
         'version' => VERSION,
-        'class' => R::WORKSHOP.write(inputs.workshop),
+        'class' => R::WORKSHOP.write(inputs.workshop).except('note'),
         'project' => R::DESIGN.write(inputs.design),
         'attendees' => inputs.attendees.map { |a|
           R::ATTENDEE.write(a)

@@ -15,7 +15,7 @@ module Formats
       {
         'format' => FORMAT,
         'version' => VERSION,
-        'class' => Core::Data::Records::WORKSHOP.write(plan.workshop),
+        'class' => Core::Data::Records::WORKSHOP.write(plan.workshop).except('note'),
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
         'verdicts' => result.verdicts.map { |v| verdict(v) },
         'attendees' => plan.people.map { |p| person(p) },

@@ -18,6 +18,8 @@ module Store
       newest.each do |id, text|
         document = JSON.parse(text)
         PLACES.each { |part, names| shift_part(document['class'], part, names, shift) }
+        taken = document.dig('class', 'note', 'taken')
+        document['class']['note']['taken'] = (taken * shift).round if taken
         database[:class_revisions].where(id: id).update(document: JSON.generate(document))
       end
     end

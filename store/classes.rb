@@ -57,6 +57,11 @@ module Store
       live.where(names_out: false).order(:id).select_hash(:id, :revision)
     end
 
+    # @param ids [Array<Integer>] @return [Hash{Integer=>Integer}] the revision of those of them that are there
+    def revisions_of(ids)
+      live.where(id: ids).order(:id).select_hash(:id, :revision)
+    end
+
     # @param ids [Array<Integer>] @return [Array<Stored>] those of them that are there
     def some(ids)
       states(live.where(id: ids).order(:id))

@@ -16,9 +16,11 @@ module Store
       end
     end
 
-    # @return [Array<Integer>] ids of the classes that were taught to their end
+    # @return [Hash{Integer=>Integer}] ids of the classes that were taught to their end => how many taps each has
     def taught
-      @database[:live_events].where(kind: 'end').distinct.order(:class_id).select_map(:class_id)
+      ended = @database[:live_events].where(kind: 'end').select(:class_id)
+      number = Sequel.function(:count).*.as(:taps)
+      @database[:live_events].where(class_id: ended).group(:class_id).order(:class_id).select_hash(:class_id, number)
     end
 
     # What comes twice is kept once. @param event [Core::Live::Event] @raise [NotFound] for a class that is not there

@@ -6,27 +6,28 @@ module Store
     # What holds for the whole studio. unit: :mm or :in, lengths are shown in it · open_rings: :warn or :forbid, what to make of a line in a
     # ring that is not soldered · revision: raised by every change of anything; catalogue_revision, supply_revision: by changes of those
     # names_months: after how many held classes lose the names of who came, nil for never · copies_kept: of those taken by themselves
+    # fade_months: after so many a class counts half in what is learnt, nil: always the same
     Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision,
-      names_months: nil, copies_kept: Backups::KEEP)
+      names_months: nil, copies_kept: Backups::KEEP, fade_months: nil)
 
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
-      :worked_out, :live_events, :lessons_used, :accounts, :trail
+      :worked_out, :live_events, :lessons, :accounts, :trail
 
     # @param path [String] see Database.open @yield see there
     def initialize(path, &outdated)
       @database = Database.open(path, &outdated)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
       @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events,
-        @lessons_used, @accounts, @trail =
+        @lessons, @accounts, @trail =
         [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents,
-         LessonsUsed, Accounts, Trail].map { |keeper| keeper.new(@database) }
+         Lessons, Accounts, Trail].map { |keeper| keeper.new(@database) }
     end
 
     # @return [Settings]
     def settings
       row = @database[:studio].first
       Settings.new(name: row[:name], unit: row[:unit].to_sym, open_rings: row[:open_rings].to_sym, currency: row[:currency],
-        revision: row[:revision], names_months: row[:names_months], copies_kept: row[:copies_kept],
+        revision: row[:revision], names_months: row[:names_months], copies_kept: row[:copies_kept], fade_months: row[:fade_months],
         catalogue_revision: row[:catalogue_revision], supply_revision: row[:supply_revision],
         calibration: Core::Data::Records::CALIBRATION.read(JSON.parse(row[:calibration])))
     end

@@ -6,7 +6,8 @@ module Store
   # Answers that take long to work out, as plain data by the digest of all they were worked out from.
   # It may be emptied at any time: what is missing is worked out again. Writing here is no change of the studio.
   class WorkedOut
-    MOST = 2000
+    # Of a class that is planned, its forecast; of one that was held, what it says.
+    MOST = 6000
 
     def initialize(database)
       @database = database

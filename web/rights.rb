@@ -86,6 +86,7 @@ module Web
         POST /classes/:id/levers
         POST /classes/:id/levers/apply
         POST /classes/:id/levers/stop
+        POST /classes/:id/note
         POST /classes/:id/order
         POST /classes/:id/order/cancel
         POST /classes/:id/packing
@@ -141,6 +142,8 @@ module Web
         POST /stockroom/suppliers/:key/remove
         POST /techniques/learnt
         POST /techniques/learnt/back
+        POST /techniques/learnt/fade
+        POST /techniques/learnt/fix
         POST /techniques/paces
       ROUTES
       own: <<~ROUTES

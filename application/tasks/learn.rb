@@ -2,24 +2,34 @@
 
 module Application
   module Tasks
-    # Works out what held classes teach. classes: [[Core::Inputs, [Core::Live::Event]]]
-    Learn = Core::Value.define(:classes, :calibration) do
-      # @return [Learnt]
+    # Works out what held classes teach. known: {class id => Core::Logbook::HeldClass} · unknown: [[class id, Core::Inputs,
+    # [Core::Live::Event]]] · calibration: from before anything was learnt · fading: Core::Logbook::Fading
+    Learn = Core::Value.define(:known, :unknown, :calibration, :fading) do
+      # @return [Found]
       def call(report)
-        found = classes.each_with_index.map do |(inputs, events), index|
-          report.call(Work::Progress.new(share: index.fdiv(classes.size)))
-          [Core::Logbook::Try.of(inputs, events), Core::Logbook::Lost.of(inputs, events)]
-        rescue Core::Error
-          [[], []]
+        fresh = unknown.each_with_index.to_h do |(id, inputs, events), index|
+          report.call(Work::Progress.new(share: index.fdiv(unknown.size)))
+          [id, held(inputs, events)]
         end
-        Learn::Learnt.new(times: Core::Logbook::Learning.new(calibration).lessons(found.flat_map(&:first)),
-          losses: Core::Logbook::LossLearning.new.lessons(found.flat_map(&:last)))
+        all = known.merge(fresh).sort_by { |id, held| [held.date, id] }.to_h
+        Learn::Found.new(learnt: Core::Logbook::Learnt.of(all.values, calibration, fading), fresh: fresh,
+          classes: all.transform_values(&:summary))
+      end
+
+      private
+
+      # A class that cannot be planned any more says nothing.
+      def held(inputs, events)
+        Core::Logbook::HeldClass.of(inputs, events)
+      rescue Core::Error
+        Core::Logbook::HeldClass.blank(inputs.workshop, 0)
       end
     end
 
     class Learn
-      # times: [Core::Logbook::Learning::Lesson] · losses: [Core::Logbook::LossLearning::Lesson]
-      Learnt = Core::Value.define(:times, :losses)
+      # learnt: Core::Logbook::Learnt · fresh: {class id => Core::Logbook::HeldClass} worked out now
+      # classes: {class id => Core::Logbook::HeldClass::Summary}, the oldest first
+      Found = Core::Value.define(:learnt, :fresh, :classes)
     end
   end
 end

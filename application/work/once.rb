@@ -11,12 +11,13 @@ module Application
         @jobs = Kept.new(most)
       end
 
-      # @param about [Array] newer work about the same takes its place @yieldreturn [#call] the task @return [Job]
-      def ask(digest, title:, about:)
+      # @param about [Array] newer work about the same takes its place @param changed [#call] told of the job after each change
+      # @yieldreturn [#call] the task @return [Job]
+      def ask(digest, title:, about:, changed: ->(_job) {})
         known = @jobs[digest]
         return known if known && !known.failed? && !known.stopped?
 
-        @jobs[digest] = @runner.submit(yield, title: title, about: about)
+        @jobs[digest] = @runner.submit(yield, title: title, about: about, changed: changed)
       end
 
       # @return [Job::State]

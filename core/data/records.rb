@@ -43,9 +43,16 @@ module Core
         break_at: :integer, break_minutes: :integer,
         late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
         tool_hire: :integer)
+      NOTE = Record.new(Logbook::Note, taken: :integer, remark: :text, teaches: :boolean)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
         tool_sets: :integer, assumed_size: :length,
-        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION))
+        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION), note: Record::One.new(NOTE))
+      TRY = Record.new(Logbook::Try, technique: :text, session: :text, person: :text, log: :number, variance: :number)
+      LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
+      CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)
+      CAME_OUT = Record.new(Logbook::CameOut, project: :text, by: :number, session: :text)
+      HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, lost: LOST, calls: CALLS,
+        came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean)
 
       # @param data [Object] plain data @return [Set<String>] every text in it, keys too
       def self.texts_of(data)

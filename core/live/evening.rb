@@ -8,9 +8,10 @@ module Core
       # One attendee. place: which of their tasks, from 0; as many as there are when all is done · since: seconds at which they came to it
       # hand: seconds at which they called, nil when they do not · here · times: {place => [seconds spent]}, of what is done
       # measured: Measure::Length inside at a checkpoint, nil before · spares: [part key] · left_out: [step key] of what is left out
-      # kit: whether they have theirs
+      # kit: whether they have theirs · helped: {place => seconds from calls to when they were helped}, of tasks at which they
+      # called
       Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze, measured: nil, spares: [].freeze,
-        left_out: [].freeze, kit: false) do
+        left_out: [].freeze, kit: false, helped: {}.freeze) do
         # @return [Session::Task, nil] nil when all is done
         def task
           tasks[place]
@@ -151,7 +152,7 @@ module Core
         when :absent then person.with(here: false, hand: nil) if person.here
         when :here then person.with(here: true, since: started && event.at) unless person.here
         when :hand then person.with(hand: event.at) if person.here && person.hand.nil?
-        when :helped then person.with(hand: nil) if person.hand
+        when :helped then answered(person, event.at).with(hand: nil) if person.hand
         when :finished then person.with(place: person.tasks.size, since: event.at, hand: nil) if person.here
         when :measured then measured(person, event.detail)
         when :kit then person.with(kit: true) if person.here && !person.kit
@@ -167,6 +168,13 @@ module Core
         nil
       end
 
+      # Whoever goes on needs no help any more.
+      def answered(person, at)
+        return person if person.hand.nil?
+
+        person.with(helped: person.helped.merge(person.place => person.helped.fetch(person.place, 0) + at - person.hand))
+      end
+
       # @return [Integer] the next place in a direction that is not left out
       def place_beyond(person, by)
         place = person.place + by
@@ -177,7 +185,7 @@ module Core
       # Time at a step that was left by mistake is added when it is gone back to.
       def step(person, by, at)
         spent = person.times.fetch(person.place, []) + [at - person.since]
-        person.with(place: place_beyond(person, by), since: at, hand: nil,
+        answered(person, at).with(place: place_beyond(person, by), since: at, hand: nil,
           times: by.positive? ? person.times.merge(person.place => spent) : person.times)
       end
     end

@@ -12,14 +12,16 @@ module Core
       # @param plan [Plan] @param model [Session::Model] @param start [Integer] seconds at which it begins @param run [Integer] which
       # evening
       # @param paces [Hash{String=>Float}] hidden factors of techniques' times
-      # @param losses [Hash{String=>Float}] hidden shares that are lost, by kind of part; nothing of other kinds @return [Array<Event>]
-      def events(plan, model, start, run: 0, paces: {}, losses: {})
+      # @param losses [Hash{String=>Float}] hidden shares that are lost, by kind of part; nothing of other kinds
+      # @param calls [Boolean] whether those who are helped have called before @return [Array<Event>]
+      def events(plan, model, start, run: 0, paces: {}, losses: {}, calls: false)
         watched = Session::Simulation.new(hidden(plan, model, paces), seed: SEED).watch(run..run).first
         taps = watched.ended.flat_map { |person, ended| steps_on(ended.values.sort, person) }
         last = taps.map { |_, _, minute| minute }.max.to_f
         spares = losses.empty? ? [] : spares_taken(plan, watched, losses, Random.new(SEED + run))
-        rows = [['start', nil, 0.0], *taps, *spares, ['end', nil, last + 1]].sort_by { |kind, _, minute| [minute, kind == 'start' ? 0 : 1] }
-        rows.each_with_index.map do |(kind, person, minute, part), i|
+        helped = calls ? watched.rows.flat_map { |person, row| calls_on(row, person, checked(model)) } : []
+        rows = [['start', nil, 0.0], *taps, *spares, *helped, ['end', nil, last + 1]]
+        in_order(rows).each_with_index.map do |(kind, person, minute, part), i|
           Event.new(key: format('%024x', i), kind: kind.to_sym, at: start + (minute * 60).round, person: person, detail: part)
         end
       end
@@ -36,6 +38,23 @@ module Core
         end
       end
 
+      def in_order(rows)
+        rows.sort_by { |kind, _, minute| [minute, kind == 'start' ? 0 : 1] }
+      end
+
+      # A call at each step, when it begins to be waited for; a look at a checkpoint is none.
+      def calls_on(row, person, checked)
+        visits = row.select { |segment| segment.kind == :helped && !checked.include?(segment.step) }
+        visits.uniq(&:step).flat_map do |helped|
+          waited = row.find { |segment| segment.kind == :wait_help && segment.step == helped.step && segment.to == helped.from }
+          [['hand', person, (waited || helped).from], ['helped', person, helped.to]]
+        end
+      end
+
+      def checked(model)
+        model.people.flat_map(&:tasks).select(&:check).map(&:label).uniq
+      end
+
       def steps_on(minutes, person)
         minutes.map { |minute| ['next', person, minute] }
       end
@@ -46,7 +65,7 @@ module Core
           person.with(tasks: person.tasks.map { |task| task.with(minutes: task.minutes * paces.fetch(techniques[task.label], 1.0)) })
         })
       end
-      private_class_method :steps_on, :spares_taken, :hidden
+      private_class_method :in_order, :steps_on, :calls_on, :checked, :spares_taken, :hidden
     end
   end
 end

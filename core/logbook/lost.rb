@@ -3,20 +3,19 @@
 module Core
   module Logbook
     # Parts of one kind that were used in a class, and how many spares went. kind: of part · uses: as if all had been of level 3, whose
-    # losses are the usual ones · lost · session: names the class
-    Lost = Value.define(:kind, :uses, :lost, :session)
+    # losses are the usual ones · lost · session: names the class · weight: how much it counts
+    Lost = Value.define(:kind, :uses, :lost, :session, weight: 1.0)
 
     class Lost
-      # @param inputs [Inputs] of a class that was held @param events [Array<Live::Event>]
+      # @param plan [Plan] of a class that was held @param evening [Live::Evening]
       # @return [Array<Lost>] one for each kind; none where no spare was written down, since then nobody may have looked
-      def self.of(inputs, events)
-        plan = inputs.plan
-        there = Live::Evening.new(plan, events).people.values.select { |person| person.here && person.place.positive? }
+      def self.of(plan, evening, session)
+        there = evening.people.values.select { |person| person.here && person.place.positive? }
         spares = there.flat_map(&:spares).filter_map { |key| plan.table.parts[key]&.kind }.tally
         return [] if spares.empty?
 
         uses(plan, there).map do |kind, number|
-          new(kind: kind, uses: number, lost: spares.fetch(kind, 0), session: inputs.workshop.key)
+          new(kind: kind, uses: number, lost: spares.fetch(kind, 0), session: session)
         end
       end
 

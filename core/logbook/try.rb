@@ -2,50 +2,88 @@
 
 module Core
   module Logbook
-    # One step that one person finished in a class, where most of the time is work. technique: its key · taken: minutes between the taps
-    # expected: the same on average, by the class's simulation, waiting and watching counted · session: names the class
-    Try = Value.define(:technique, :taken, :expected, :session)
+    # One step that one person finished in a class. technique: its key · session: names the class · person: names who did it
+    # log: logarithm of the time the work took against what was planned for it, 0 on average where the plan holds
+    # variance: of that logarithm for one person, by the spreads of the model · weight: how much it counts
+    Try = Value.define(:technique, :session, :person, :log, :variance, weight: 1.0)
 
     class Try
-      # Runs that are watched for what is expected.
-      WATCHED = 24
-      # What is mostly waiting, watching and welcome says little of a technique.
-      LEAST_WORK = 0.25
+      # Runs that are watched for how long a checkpoint is waited for.
+      WATCHED = 12
+      # What is mostly waiting, help and checks says little of a technique.
+      LEAST_WORK = 0.4
+      # Nobody works quicker than that; a step tapped late and the next at once would say so.
+      LEAST = 0.2
 
-      # @param inputs [Inputs] of a class that was held @param events [Array<Live::Event>] @return [Array<Try>] of what was finished
-      def self.of(inputs, events)
-        plan = inputs.plan
-        model = Session::Modelling.new(plan, inputs.calibration).model
-        evening = Live::Evening.new(plan, events)
-        return [] if model.is_a?(Session::Impossible) || evening.started.nil?
-
-        runs = Session::Simulation.new(model).watch(0...WATCHED)
-        evening.people.values.flat_map { |person| tries(person, runs, inputs.workshop.key) }
+      # @param evening [Live::Evening] @param simulation [Session::Simulation] of its class
+      # @return [Array<Try>] of what was finished
+      def self.of(evening, simulation, session)
+        Reading.new(evening, simulation, session).tries
       end
 
-      def self.tries(person, runs, session)
-        person.times.filter_map do |place, seconds|
-          task = person.tasks[place]
-          next unless task.kind == :step && seconds.sum.positive?
+      # Takes the taps apart: what of the time at a step was work at it.
+      class Reading
+        def initialize(evening, simulation, session)
+          @evening = evening
+          @model = simulation.model
+          @session = session
+          @starts = Live::Starts.new(@model, evening)
+          @calls_tapped = evening.people.each_value.any? { |person| person.helped.any? }
+          @looks = looks(simulation)
+        end
 
-          expected = passed(person, place, runs)
-          next if expected.nil? || task.minutes < expected * LEAST_WORK
+        def tries
+          @model.people.flat_map { |person| @starts.of(person.key).filter_map { |step| try(step, @evening.people[person.key]) } }
+        end
 
-          new(technique: task.technique.key, taken: seconds.sum / 60.0, expected: expected, session: session)
+        private
+
+        # @param step [Live::Starts::Step] @param person [Live::Evening::Person]
+        def try(step, person)
+          task = person.tasks[step.place]
+          return unless task.kind == :step && step.left && step.began && step.task.needs_dry.empty?
+
+          expected, variance = expected(step.task, person.key)
+          share = step.task.minutes / expected
+          taken = ((step.left - step.began) / 60.0) - (person.helped.fetch(step.place, 0) / 60.0)
+          return if share < LEAST_WORK || taken <= 0
+
+          made(task, person, [taken / expected, LEAST * share].max, variance / (expected**2), share)
+        end
+
+        # What of the logarithm is not work does not grow with the work: about the plan it moves by the work's share.
+        def made(task, person, ratio, spread, share)
+          variance = Math.log(1 + spread)
+          Try.new(technique: task.technique.key, session: @session, person: person.key, log: (Math.log(ratio) + (variance / 2)) / share,
+            variance: variance / (share**2))
+        end
+
+        # @param work [Session::Model::Work] @return [(Float, Float)] minutes on average from its beginning, and their variance at a usual pace
+        def expected(work, person)
+          minutes = work.minutes + (work.check ? @looks.fetch([person, work.label], 0.0) : 0.0)
+          variance = (work.minutes**2) * (Math.exp(@model.sigmas[work.sigma]**2) - 1)
+          return [minutes, variance] if @calls_tapped
+
+          [minutes + (work.help * @model.help_minutes),
+           variance + (work.help * (@model.help_minutes**2) * Math.exp(Session::Engine::HELP_SIGMA**2))]
+        end
+
+        # @return [Hash{Array=>Float}] [person, label] => minutes that a look at a checkpoint takes with what it is waited for, on average
+        def looks(simulation)
+          checked = @model.people.flat_map(&:tasks).select(&:check).map(&:label).uniq
+          runs = simulation.watch(0...WATCHED)
+          runs.each_with_object(Hash.new(0.0)) do |run, all|
+            run.rows.each do |person, row|
+              row.each { |segment|
+                next unless %i[wait_help helped].include?(segment.kind) && checked.include?(segment.step)
+
+                all[[person, segment.step]] += segment.minutes / runs.size
+              }
+            end
+          end
         end
       end
-
-      # @return [Float, nil] minutes from the end of the step before, or from the start, to the end of this, on average
-      def self.passed(person, place, runs)
-        labels = [place - 1, place].map { |at| at.negative? ? nil : person.tasks[at].step.key }
-        minutes = runs.filter_map do |run|
-          ended = run.ended.fetch(person.key)
-          before = labels.first ? ended[labels.first] : 0.0
-          ended[labels.last] - before if before && ended[labels.last]
-        end
-        minutes.empty? ? nil : minutes.sum / minutes.size
-      end
-      private_class_method :tries, :passed
+      private_constant :Reading
     end
   end
 end

@@ -8,49 +8,90 @@ RSpec.describe Web::Routes::Learning, type: :request do
     get '/techniques/learnt'
     app_settings.lessons.ask.wait(20)
     get '/techniques/learnt'
-    Nokogiri::HTML(page).css('tbody tr').to_h { |row| [row.at('th').text, row.css('td').map(&:text)] }
+    Nokogiri::HTML(page).css('tbody tr').to_h { |row| [row.at('th').text, row.css('td').map { |cell| cell.text.strip }] }
   end
 
-  it 'shows what a held class taught, uses it when asked, and takes it back' do
-    before = studio.catalogue.table.technique('stringing').seconds
-    row = learnt.fetch('Stringing')
-    expect(row.first(3)).to eq(['6', '1', "#{format('%g', before)} s"])
-    expect(studio.catalogue.table.technique('stringing').seconds).to eq(before)
-    send_form('/techniques/learnt', technique: 'stringing')
-    now = studio.catalogue.table.technique('stringing').seconds
-    expect([now, "#{format('%g', now)} s"]).to match([satisfy { |seconds| seconds != before }, row[3]])
-    # The same class teaches the same again, whatever is planned with meanwhile.
-    expect(learnt.fetch('Stringing')[2..5]).to eq([row[2], row[3], row[4], row[3]])
-    send_form('/techniques/learnt/back', technique: 'stringing')
-    expect(studio.catalogue.table.technique('stringing').seconds).to eq(before)
+  # What it is about, and where the studio keeps what it plans with.
+  {
+    'time/stringing' => ['Stringing', ->(studio) { studio.catalogue.table.technique('stringing').seconds }, ->(value) { "#{format('%g', value)} s" }],
+    'loss/crimp' => ['Crimps', ->(studio) { studio.settings.calibration.losses.fetch('crimp', Core::Bill::Loss.usual(:crimp)) },
+                     ->(value) { "#{format('%.1f', value * 100)} of 100" }],
+    'people/between' => ['How much people of one level differ', ->(studio) { studio.settings.calibration.between }, ->(value) { "#{(value * 100).round} %" }],
+    'people/help' => ['Chance of a call for help where all is new', ->(studio) { studio.settings.calibration.help },
+                      ->(value) { "#{(value * 100).round} of 100" }]
+  }.each do |about, (name, value, words)|
+    it "shows what held classes taught about #{about}, uses it when asked, and takes it back" do
+      before = value.(studio)
+      row = learnt.fetch(name)
+      expect(row[0]).to match(/in \d class/)
+      expect([row[1], row[4]]).to eq([words.(before)] * 2)
+      expect(value.(studio)).to eq(before)
+      send_form('/techniques/learnt', about: about)
+      now = value.(studio)
+      expect([now == before, words.(now)]).to eq([false, row[2]])
+      # The same classes teach the same again, whatever is planned with meanwhile.
+      expect(learnt.fetch(name)[1..4]).to eq([row[1], row[2], row[3], row[2]])
+      send_form('/techniques/paces', pace_1: '2.3')
+      expect(value.(studio)).to eq(now)
+      send_form('/techniques/learnt/back', about: about)
+      expect(value.(studio)).to eq(before)
+    end
+  end
+
+  it 'says what changed in words, and leaves what is to stay as it is' do
+    learnt
+    send_form('/techniques/learnt/fix', about: 'time/measuring', fixed: '1')
+    send_form('/techniques/learnt', about: 'time/stringing')
+    follow_redirect!
+    expect(Nokogiri::HTML(page).at('.notice').text).to match(/Stringing: [\d.]+ s \(was [\d.]+ s\), from \d+ tries in \d classes?\./)
+    before = studio.catalogue.table.technique('measuring').seconds
+    send_form('/techniques/learnt', all: '1')
+    expect(studio.catalogue.table.technique('measuring').seconds).to eq(before)
+    expect(studio.lessons.before.keys).to include('people/help', 'loss/crimp', 'time/trimming')
+    send_form('/techniques/learnt/fix', about: 'time/measuring', fixed: '0')
+    send_form('/techniques/learnt', all: '1')
+    expect(studio.catalogue.table.technique('measuring').seconds).not_to eq(before)
+  end
+
+  it 'learns nothing from a class that is left out, says so, and lets old classes count less' do
+    measuring = studio.catalogue.table.technique('measuring').name
+    taught = studio.live_events.taught.keys
+    expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size} classes")
+    send_form("/classes/#{taught.first}/note", teaches: '0', taken: '', remark: 'Too loud', revision: studio.classes.find(taught.first).revision.to_s)
+    expect(studio.classes.find(taught.first).state.workshop.note).to eq(Core::Logbook::Note.new(remark: 'Too loud', teaches: false))
+    expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size - 1} classes")
+    expect(page).to include('left out')
+    wide = learnt.fetch(measuring)[3]
+    send_form('/techniques/learnt/fade', months: '1')
+    expect(studio.settings.fade_months).to eq(1)
+    expect(learnt.fetch(measuring)[3]).not_to eq(wide)
+    send_form('/techniques/learnt/fade', months: 'soon')
+    expect(last_response.status).to eq(422)
+    expect(Nokogiri::HTML(page).at('#field-months')['value']).to eq('soon')
   end
 
   it 'stands what cannot be used' do
     learnt
-    [{ technique: 'no_such' }, { technique: { a: 1 } }, {}].each do |fields|
-      send_form('/techniques/learnt', **fields)
-      expect(last_response.status).to eq(303)
+    [{ about: 'time/no_such' }, { about: { a: 1 } }, { about: 'nothing' }, {}].each do |fields|
+      %w[/techniques/learnt /techniques/learnt/back /techniques/learnt/fix].each do |path|
+        send_form(path, **fields)
+        expect(last_response.status).to eq(303)
+      end
     end
-    send_form('/techniques/learnt/back', technique: 'no_such')
-    expect(last_response.status).to eq(303)
-    expect(studio.lessons_used.all).to eq({})
+    expect([studio.lessons.before, studio.lessons.fixed]).to eq([{}, []])
   end
-end
 
-RSpec.describe Application::Lessons, type: :request do
-  it 'shows what was lost, plans with it when asked, and takes it back' do
-    get '/techniques/learnt'
-    app_settings.lessons.ask.wait(20)
-    get '/techniques/learnt'
-    expect(page).to include('What is lost', 'Crimps')
-    send_form('/techniques/learnt', kind: 'crimp')
-    learnt = studio.settings.calibration.losses.fetch('crimp')
-    expect(learnt).to be_between(0.001, 0.3)
-    send_form('/techniques/paces', pace_1: '2.3')
-    expect(studio.settings.calibration.losses.keys).to eq(['crimp'])
-    send_form('/techniques/learnt/back', kind: 'crimp')
-    expect(studio.settings.calibration.losses).to eq({})
-    send_form('/techniques/learnt/back', kind: 'no such')
-    expect(last_response.status).to eq(303)
+  it 'notes money taken and what to do the next time, and says what is left over' do
+    id = studio.live_events.taught.keys.first
+    revision = -> { studio.classes.find(id).revision.to_s }
+    send_form("/classes/#{id}/note", taken: '150.50', remark: "=1+1 <b>\nlouder", revision: revision.())
+    expect(studio.classes.find(id).state.workshop.note).to eq(Core::Logbook::Note.new(taken: 15_050, remark: '=1+1 <b> louder'))
+    get "/classes/#{id}/afterwards"
+    expect(page).to include('Taken: 150.50 EUR. What a class cost is kept')
+    send_form('/classes/1/note', taken: '150.50', revision: '1')
+    get '/classes/1/afterwards'
+    expect(page).to match(/Taken: 150\.50 EUR. 12 seats at ([\d.]+ EUR) come to .* The class cost [\d.]+ EUR, so [\d.]+ EUR are missing/)
+    send_form("/classes/#{id}/note", taken: 'lots', remark: 'kept', place: 'afterwards', revision: revision.())
+    expect([last_response.status, page]).to match([422, include('Give an amount such as 240.00', 'value="lots"', 'kept')])
   end
 end

@@ -6,17 +6,31 @@ module Web
     class Lessons
       include Printing
 
-      attr_reader :unit
+      # What each sort of value is about, in the order of the page.
+      SORTS = {
+        'time' => ['How long it takes', 'Seconds each, for who knows the technique well, at the pace of level 4. Waiting for tools, for help ' \
+                                        'and for the group is taken out; steps that were not finished are not counted.'],
+        'people' => ['How people are', 'How much people of one level differ in pace, and how likely somebody to whom all is new is to call. ' \
+                                       'A class without any tapped call says nothing of calls.'],
+        'loss' => ['What is lost', 'From the spares that were tapped in Live, at level 3; beginners lose about twice as many. A class ' \
+                                   'without any says nothing: nobody may have looked. Spares follow what is planned with.']
+      }.freeze
+      # Classes shown in the list.
+      MOST_CLASSES = 25
 
-      # @param lessons [Application::Lessons]
-      def initialize(lessons, unit)
+      # One class it is learnt from.
+      HeldRow = Core::Value.define(:id, :title, :date, :people, :tries, :told, :came_true, :teaches)
+
+      attr_reader :unit, :rows, :fade
+
+      # @param lessons [Application::Lessons] @param studio [Store::Studio] @param fade [Draft] months, as typed or as kept
+      def initialize(lessons, studio, unit, fade)
         @state = lessons.state
-        @rows = lessons.rows
-        @losses = lessons.losses
+        @rows = lessons.rows(@state.found)
+        @studio = studio
         @unit = unit
+        @fade = fade
       end
-
-      attr_reader :rows, :losses
 
       def running?
         @state.running?
@@ -30,36 +44,139 @@ module Web
         @state.percent
       end
 
-      # @return [String] "6.1 s"
-      def seconds(number)
-        "#{format('%g', number)} s"
+      # @return [Array<(String, String, Array<Application::Lessons::Row>)>] heading, explanation, rows of each sort that has any
+      def sorts
+        SORTS.filter_map { |sort, (heading, words)| [heading, words, rows[sort]] if rows.fetch(sort, []).any? }
       end
 
-      # @return [Boolean] whether any time would change
+      def any?
+        !@state.found.nil? && @state.found.classes.any?
+      end
+
+      # @return [Boolean] whether anything would change
       def news?
-        rows.any? { |row| news_of?(row) } || losses.any? { |row| loss_news?(row) }
+        rows.values.flatten.any?(&:news?)
       end
 
-      def loss_news?(row)
-        row.learnt != row.now
+      # @param row [Application::Lessons::Row]
+      def name(row)
+        case sort(row)
+        when 'time' then row.subject.name
+        when 'people' then say("lessons.#{row.subject}")
+        else say("kinds.#{row.subject}")
+        end
       end
 
-      # @return [String]
-      def whole(number)
-        number.round.to_s
+      # @return [String, nil] where the value itself is kept
+      def address(row)
+        sort(row) == 'time' ? "/stockroom/techniques/#{row.subject.key}" : nil
       end
 
-      # @return [String] "4.8 of 100"
-      def share(part)
-        "#{format('%.1f', part * 100)} of 100"
+      # @return [String] "14 tries in 3 classes"
+      def from(row)
+        lesson = row.lesson
+        what = case row.about
+               when %r{\Atime/} then count_of(lesson.number, 'try', 'tries')
+               when 'people/help' then "#{count_of(lesson.seen, 'call')}, #{format('%.1f', lesson.number)} expected,"
+               when 'people/between' then count_of(lesson.number, 'person', 'people')
+               else "#{lesson.seen} of #{lesson.number.round} uses"
+               end
+        "#{what} in #{count_of(lesson.classes, 'class', 'classes')}"
       end
 
-      def kind_name(row)
-        say("kinds.#{row.kind}")
+      # @param number [Float] @return [String] in the unit of the row
+      def value(row, number)
+        case row.about
+        when %r{\Atime/} then "#{format('%g', number)} s"
+        when 'people/between' then "#{(number * 100).round} %"
+        when 'people/help' then "#{(number * 100).round} of 100"
+        else "#{format('%.1f', number * 100)} of 100"
+        end
       end
 
-      def news_of?(row)
-        row.learnt != row.skill.seconds
+      # @return [Array<(String, String, Hash)>] what can be done with it: address, words, and what else is sent
+      def moves(row)
+        [(['/techniques/learnt', 'Use it', {}] if row.news?),
+         (['/techniques/learnt/back', 'Take back', {}] if row.used),
+         ['/techniques/learnt/fix', row.fixed ? 'Let it learn' : 'Keep as it is', { fixed: row.fixed ? '0' : '1' }]].compact
+      end
+
+      # @return [String] what is told once it is used: "Flat crimp: 92 s (was 110 s), from 14 tries in 3 classes."
+      def told(row)
+        "#{name(row)}: #{value(row, row.learnt)} (was #{value(row, row.now)}), from #{from(row)}."
+      end
+
+      # @return [Array<(String, String, String, String)>] project, pieces, how much longer they came out, and the range
+      def lengths
+        return [] if @state.found.nil?
+
+        names = @studio.projects.newest.to_h { |saved| [saved.design.key, saved.design.name] }
+        @state.found.learnt.lengths.filter_map do |lesson|
+          next unless names[lesson.about]
+
+          [names[lesson.about], "#{count_of(lesson.number, 'piece')} in #{count_of(lesson.classes, 'class', 'classes')}", off(lesson.value),
+           "#{off(lesson.low)} and #{off(lesson.high)}"]
+        end
+      end
+
+      # @return [Core::Logbook::TrackRecord]
+      def record
+        @state.found.learnt.record
+      end
+
+      # @return [Array<(String, Integer, String, String)>] told, classes, came true, range
+      def record_rows
+        record.rows.map { |row| [of_hundred(row.told), row.classes, "#{row.came} (#{of_hundred(row.share)})",
+          "#{of_hundred(row.low)} and #{of_hundred(row.high)}"] }
+      end
+
+      def brier
+        format('%.2f', record.brier)
+      end
+
+      # @return [String] what came true over what was told; the line is where both are the same
+      def curve
+        dots = record.rows.map do |row|
+          x, y, low, high = [row.told, 1 - row.share, 1 - row.low, 1 - row.high].map { |share| (share * 200).round(1) }
+          %(<path class="range" d="M#{x} #{low}V#{high}"/><circle cx="#{x}" cy="#{y}" r="4"/>)
+        end
+        %(<svg class="track-record" viewBox="-8 -8 216 216" role="img" aria-label="What came true against what was told"><path class="even" d="M0 200L200 0"/>) +
+          %(<path class="frame" d="M0 0V200H200"/><text x="4" y="10">came true</text><text x="200" y="196" text-anchor="end">told</text>) +
+          "#{dots.join}</svg>"
+      end
+
+      # @return [Array<HeldRow>] the newest first
+      def classes
+        newest = @state.found.classes.to_a.reverse.first(MOST_CLASSES)
+        titles = @studio.classes.some(newest.map(&:first)).to_h { |stored| [stored.id, stored.state.workshop] }
+        newest.filter_map do |id, one|
+          workshop = titles[id] or next
+          HeldRow.new(id: id, title: workshop.title, date: workshop.date.strftime('%-d %b %Y'), people: one.people, tries: one.tries,
+            told: one.told ? of_hundred(one.told) : 'not known', teaches: one.teaches,
+            came_true: { true => 'yes', false => 'no', nil => 'not known' }.fetch(one.came_true))
+        end
+      end
+
+      # @return [String, nil] of how many classes the list does not show
+      def more
+        hidden = @state.found.classes.size - MOST_CLASSES
+        "#{count_of(hidden, 'older class', 'older classes')} not shown here count as well." if hidden.positive?
+      end
+
+      private
+
+      def sort(row)
+        row.about[%r{\A[^/]+}]
+      end
+
+      def of_hundred(share)
+        "#{(share * 100).round} of 100"
+      end
+
+      def off(millimetres)
+        return 'as planned' if millimetres.abs < 0.05
+
+        "#{format('%.1f', millimetres.abs)} mm #{millimetres.positive? ? 'longer' : 'shorter'}"
       end
     end
   end

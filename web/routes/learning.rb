@@ -2,43 +2,67 @@
 
 module Web
   module Routes
-    # What held classes teach about the times of techniques, and using it.
+    # What held classes teach, and using it.
     module Learning
       # What was learnt is mostly known when somebody uses it; after another change it is worked out anew.
       WAIT_SECONDS = 2
+      ADDRESS = '/techniques/learnt'
 
       def self.registered(app)
-        app.get('/techniques/learnt') do
-          settings.lessons.ask unless polled?
-          shown = Presenters::Lessons.new(settings.lessons, unit)
-          show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'What classes taught', kind: 'wide')
-        end
-        app.post('/techniques/learnt') do
+        app.get(ADDRESS) { show_lessons(Presenters::FadeForm.show(studio.settings.fade_months)) }
+        app.post(ADDRESS) do
           known = settings.lessons.ask
           known.wait(WAIT_SECONDS)
-          tell('That is still being worked out. Use it again in a moment.') && redirect(to('/techniques/learnt'), 303) unless known.ended?
-          number = use_lessons
-          changed = "#{count_of(number, 'value')} changed. Plans follow; “Take back” goes back to what it was before."
-          tell(number.zero? ? 'Nothing changed.' : changed)
-          redirect to('/techniques/learnt'), 303
+          next to_lessons('That is still being worked out. Use it again in a moment.') unless known.ended?
+
+          to_lessons(use_lessons)
         end
-        app.post('/techniques/learnt/back') do
-          lessons = settings.lessons
-          back = text(:kind).empty? ? lessons.take_back(text(:technique)) : lessons.take_back_loss(text(:kind))
-          tell(back ? 'That is what it was before.' : 'There was nothing to take back.')
-          redirect to('/techniques/learnt'), 303
+        app.post("#{ADDRESS}/back") do
+          to_lessons(settings.lessons.take_back(text(:about)) ? 'That is what it was before.' : 'There was nothing to take back.')
         end
-        app.helpers Using
+        app.post("#{ADDRESS}/fix") do
+          fixed = text(:fixed) == '1'
+          known = settings.lessons.fix(text(:about), fixed)
+          next to_lessons('That is not among what classes taught.') unless known
+
+          to_lessons(fixed ? 'That stays as it is, whatever classes teach.' : 'Classes may teach that again.')
+        end
+        app.post("#{ADDRESS}/fade") do
+          form = Presenters::FadeForm.new(params)
+          if form.valid?
+            studio.update(fade_months: form.months)
+            next to_lessons('Saved.')
+          end
+          status 422
+          show_lessons(form)
+        end
+        app.helpers Showing
       end
 
       # What these routes share.
-      module Using
-        # @return [Integer] how many values changed
+      module Showing
+        # @param fade [Presenters::FadeForm]
+        def show_lessons(fade)
+          settings.lessons.ask unless polled?
+          shown = Presenters::Lessons.new(settings.lessons, studio, unit, fade)
+          show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'What classes taught', kind: 'wide')
+        end
+
+        def to_lessons(words)
+          tell(words)
+          redirect to(ADDRESS), 303
+        end
+
+        # @return [String] what changed
         def use_lessons
           lessons = settings.lessons
-          return lessons.use(lessons.rows.map { |row| row.skill.key }) + lessons.use_losses if text(:all) == '1'
+          about = text(:all) == '1' ? nil : text(:about)
+          row = lessons.rows.values.flatten.find { |one| one.about == about }
+          words = row && Presenters::Lessons.new(lessons, studio, unit, nil).told(row)
+          number = lessons.use(about)
+          return 'Nothing changed.' if number.zero?
 
-          text(:kind).empty? ? lessons.use([text(:technique)]) : lessons.use_losses(text(:kind))
+          "#{words || "#{count_of(number, 'value')} changed."} Plans follow; “Take back” goes back to what it was before."
         end
       end
     end

@@ -129,7 +129,7 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:plan, id) unless found.model.is_a?(Core::Session::Model)
 
-          workshop = found.workshop.with(title: "Practice: #{found.workshop.title}"[0, 120])
+          workshop = found.workshop.with(title: "Practice: #{found.workshop.title}"[0, 120], note: Core::Logbook::Note.new(teaches: false))
           copy = studio.classes.create(found.state.with(workshop: workshop))
           own = result(copy)
           settings.practice.begin(copy, own.plan, own.model, Time.now.to_i, run: copy)

@@ -17,6 +17,12 @@ module Web
           tell('Written down. Send it again to correct it.')
           redirect to("/classes/#{id}/afterwards#afterwards"), 303
         end
+        app.post('/classes/:id/note') do
+          form = Presenters::NoteForm.new(params, studio.settings.currency)
+          next refuse(id, :note, form.draft) unless form.valid?
+
+          change(id, 'note') { |state| form.apply(state) }
+        end
       end
 
       def self.listing(app)
@@ -102,7 +108,7 @@ module Web
 
           evening = Core::Live::Evening.new(found.plan, found.live_events)
           workshop = found.workshop
-          state = found.state.with(workshop: workshop.with(date: workshop.date + 7),
+          state = found.state.with(workshop: workshop.with(date: workshop.date + 7, note: Core::Logbook::Note.new),
             attendees: Core::People::Practised.after(found.plan, evening))
           "/classes/#{studio.classes.create(state)}"
         end

@@ -7,6 +7,45 @@ module Web
       class Afterwards < Section
         include Supplied
 
+        # @return [Core::Logbook::Note]
+        def note
+          workshop.note
+        end
+
+        # @return [String] money taken, as typed or as noted; empty where it is not known
+        def taken_money
+          typed(:note, 'taken', note.taken ? amount(note.taken) : '')
+        end
+
+        # @return [String, nil] money taken against what the seats were planned to bring and what the class cost
+        def takings
+          return if note.taken.nil?
+
+          seat = @reading.seat_costs
+          return "Taken: #{money(note.taken)}. What a class cost is kept when its kits leave the stock." if seat.nil?
+
+          left = money(note.taken) - seat.total
+          came = left.minor.negative? ? "#{left * -1} are missing" : "#{left} are left over"
+          seats = " #{count_of(seat.people, 'seat')} at #{seat.price} come to #{seat.price * seat.people}." if seat.price
+          "Taken: #{money(note.taken)}.#{seats} The class cost #{seat.total}, so #{came}."
+        end
+
+        # @return [Array<(String, String, String, String)>] name, planned, measured and by how much that is off
+        def measured
+          evening.people.values.select(&:measured).map do |person|
+            planned = plan.person(person.key).piece.inside
+            by = person.measured - planned
+            [plan.person(person.key).attendee.name, length(planned), length(person.measured),
+             by.zero? ? 'as planned' : "#{length(by.abs)} #{by.positive? ? 'longer' : 'shorter'}"]
+          end
+        end
+
+        # @return [Array<String>] spares that were used, by part
+        def spares_used
+          used = evening.people.values.flat_map(&:spares).tally
+          used.map { |key, number| "#{number} × #{plan.table.parts[key]&.name || key}" }
+        end
+
         # @return [Array<String>] what of this class's orders has not come
         def due
           @reading.orders.select { |ordered|

@@ -11,7 +11,7 @@ RSpec.describe Core::Logbook::LossLearning do
   { [0, 60] => 0.025, [6, 60] => 0.075, [60, 540] => 0.105 }.each do |(number, uses), rate|
     it "makes #{rate} of #{number} lost in #{uses} uses" do
       found = described_class.new.lessons([lost(number, uses / 2), lost(0, uses - (uses / 2), session: 'b')]).first
-      expect([found.rate, found.lost, found.classes]).to match([be_within(1e-9).of(rate), number, 2])
+      expect([found.value, found.seen, found.classes]).to match([be_within(1e-9).of(rate), number, 2])
       expect(found.low).to be < rate
       expect(found.high).to be > rate
     end
@@ -21,7 +21,7 @@ RSpec.describe Core::Logbook::LossLearning do
   ranges = { 1.5 => [0.2921872, 3.125694], 3.5 => [1.416553, 6.008518], 8.0 => [4.656118, 11.77091], 20.0 => [14.52526, 25.90253] }
   ranges.each do |shape, quantiles|
     it "knows the gamma distribution's range of shape #{shape}" do
-      found = [-1.2816, 1.2816].map { |normal| described_class.quantile(shape, normal) }
+      found = [-1.2816, 1.2816].map { |normal| Core::Logbook::Gamma.quantile(shape, normal) }
       expect(found).to match(quantiles.map { |quantile| be_within(0.03).of(quantile) })
     end
   end
@@ -33,10 +33,10 @@ RSpec.describe Core::Logbook::LossLearning do
     hidden = Array.new(400) { poisson.(usual * described_class::BEFORE * 10) / (described_class::BEFORE * 10) }
     errors = hidden.map do |rate|
       found = described_class.new.lessons(Array.new(5) { |i| lost(poisson.(rate * 30), 30, session: i.to_s) }).first
-      [(found.rate - rate).abs, rate.between?(found.low, found.high)]
+      [(found.value - rate).abs, rate.between?(found.low, found.high)]
     end
     expect(errors.count(&:last).fdiv(400)).to be_between(0.75, 0.97)
-    more = hidden.sum { |rate| (described_class.new.lessons([lost(poisson.(rate * 1500), 1500)]).first.rate - rate).abs }
+    more = hidden.sum { |rate| (described_class.new.lessons([lost(poisson.(rate * 1500), 1500)]).first.value - rate).abs }
     expect(more).to be < errors.sum(&:first)
   end
 
@@ -45,14 +45,15 @@ RSpec.describe Core::Logbook::LossLearning do
     inputs = Core::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table)
     model = Core::Session::Modelling.new(inputs.plan, calibration).model
     quiet = Core::Live::Pretended.events(inputs.plan, model, 1_800_000_000)
-    expect(Core::Logbook::Lost.of(inputs, quiet)).to eq([])
+    lost = ->(taps) { Core::Logbook::Lost.of(inputs.plan, Core::Live::Evening.new(inputs.plan, taps), 'a') }
+    expect(lost.(quiet)).to eq([])
     events = Core::Live::Pretended.events(inputs.plan, model, 1_800_000_000, losses: { 'crimp' => 0.5 })
-    found = Core::Logbook::Lost.of(inputs, events).to_h { |one| [one.kind, one] }
+    found = lost.(events).to_h { |one| [one.kind, one] }
     crimps = inputs.plan.needs.find { |need| need.part.kind == :crimp }.count
     expect([found[:crimp].uses, found[:crimp].lost]).to eq([crimps, events.count { |event| event.kind == :spare }])
     expect(found[:bead].lost).to eq(0)
     away = [events.first.with(key: 'away', kind: :absent, person: '1'), *events]
-    expect(Core::Logbook::Lost.of(inputs, away).find { |one| one.kind == :crimp }.uses).to be < crimps
+    expect(lost.(away).find { |one| one.kind == :crimp }.uses).to be < crimps
   end
 
   it 'changes the spares of the next plan, once it is used' do

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Core
+  module Logbook
+    # What one held class says, by what was tapped in it. session: names it · date · people: how many came · tries: [Try] · lost: [Lost]
+    # calls: [Calls] · came_out: [CameOut] · told: the chance that all would finish, by its plan, nil where it cannot be simulated
+    # came_true: whether they did, nil where that is not known · teaches: whether plans may learn from it
+    HeldClass = Value.define(:session, :date, :people, tries: [].freeze, lost: [].freeze, calls: [].freeze, came_out: [].freeze, told: nil,
+      came_true: nil, teaches: true)
+
+    class HeldClass
+      # Runs in which is counted how often all finish.
+      RUNS = 100
+
+      # What of it is shown in a list. tries: how many
+      Summary = Value.define(:people, :tries, :told, :came_true, :teaches)
+
+      # @param inputs [Inputs] @param events [Array<Live::Event>] @return [HeldClass]
+      def self.of(inputs, events)
+        plan = inputs.plan
+        evening = Live::Evening.new(plan, events)
+        blank = blank(inputs.workshop, evening.people.values.count(&:here))
+        model = Session::Modelling.new(plan, inputs.calibration).model
+        return blank if model.is_a?(Session::Impossible) || evening.started.nil?
+
+        simulation = Session::Simulation.new(model)
+        session = inputs.workshop.key
+        blank.with(tries: Try.of(evening, simulation, session), lost: Lost.of(plan, evening, session),
+          calls: [Calls.of(model, evening, session)].compact, came_out: CameOut.of(plan, evening, session),
+          told: told(simulation), came_true: came_true(model, evening))
+      end
+
+      # @param people [Integer] who came @return [HeldClass] that says nothing
+      def self.blank(workshop, people)
+        new(session: workshop.key, date: workshop.date, people: people, teaches: workshop.note.teaches)
+      end
+
+      def self.told(simulation)
+        ends = simulation.run(0...RUNS).ends
+        ends.count { |minute| minute <= simulation.model.minutes }.fdiv(ends.size)
+      end
+
+      # @return [Boolean, nil] nil where only some finishes were written down, and nobody knows of the others
+      def self.came_true(model, evening)
+        here = evening.people.values.select(&:here)
+        return if here.empty?
+        return here.any? { |person| person.times.any? } ? false : nil unless here.all?(&:done?)
+
+        here.map { |person| (person.since - evening.started) / 60.0 }.max + model.clearing <= model.minutes
+      end
+      private_class_method :told, :came_true
+
+      # @return [Summary]
+      def summary
+        Summary.new(people: people, tries: tries.size, told: told, came_true: came_true, teaches: teaches)
+      end
+
+      # @param weight [Float] @return [HeldClass] that counts so much in all that is learnt
+      def weighing(weight)
+        with(tries: tries.map { |one| one.with(weight: weight) }, lost: lost.map { |one| one.with(weight: weight) },
+          calls: calls.map { |one| one.with(weight: weight) }, came_out: came_out.map { |one| one.with(weight: weight) })
+      end
+    end
+  end
+end

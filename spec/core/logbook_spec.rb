@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+require 'eager_bench'
+EagerBench.load(:demo)
+
+RSpec.describe Core::Logbook::TimeLearning do
+  let(:between) { Core::Session::Calibration.new.between }
+  let(:learning) { described_class.new(between) }
+
+  def tries(ratio, number, session: 'a', weight: 1.0)
+    Array.new(number) { |i|
+      Core::Logbook::Try.new(technique: 'x', log: Math.log(ratio), variance: 0.05, session: session, person: i.to_s, weight: weight)
+    }
+  end
+
+  # Conjugate normal model with known variances, in closed form (Gelman et al., Bayesian Data Analysis, 2.5).
+  [[1, 1, 1.0], [6, 1, 1.0], [6, 3, 1.0], [6, 3, 0.25]].each do |number, classes, weight|
+    it "weighs #{number} tries in each of #{classes} classes, each counting #{weight}, against what was known before, as the closed form does" do
+      spread = (0.05 + Math.log(1 + (between**2))) / number
+      precision = weight * classes / ((0.15**2) + spread)
+      expected = precision * Math.log(1.5) / (precision + (1 / (0.3**2)))
+      found = learning.lessons((1..classes).flat_map { |k| tries(1.5, number, session: k.to_s, weight: weight) }).first
+      expect([found.number, found.classes, Math.log(found.value)]).to match([number * classes, classes, be_within(1e-9).of(expected)])
+      expect(Math.log(found.high / found.low)).to be_within(1e-9).of(2 * 1.2816 / Math.sqrt(precision + (1 / (0.3**2))))
+    end
+  end
+
+  it 'moves little for one try, is not pulled by one that lasted for hours, and says nothing of what nobody tried' do
+    expect(learning.lessons(tries(2.0, 1)).first.value).to be < 1.55
+    plain, pulled = [tries(1.0, 9), tries(1.0, 9) + tries(40.0, 1)].map { |all| learning.lessons(all).first.value }
+    expect(pulled / plain).to be < 1.12
+    expect(learning.lessons([])).to eq([])
+  end
+end
+
+RSpec.describe Core::Logbook::SpreadLearning do
+  logs = [[0.31, 0.12, -0.05, 0.22, 0.18], [-0.20, -0.31, -0.02, -0.25, -0.11], [0.05, 0.14, -0.08, 0.02, 0.21],
+          [0.40, 0.28, 0.35, 0.11, 0.30], [-0.15, 0.04, -0.22, -0.10, -0.30], [0.02, -0.12, 0.09, 0.16, -0.04]]
+  let(:learning) { described_class.new(Core::Session::Calibration.new) }
+
+  def tries(logs, session: 'a', without: [])
+    logs.each_with_index.flat_map { |own, person|
+      own.each_with_index.filter_map { |log, technique|
+        next if without.include?([person, technique])
+
+        Core::Logbook::Try.new(technique: technique.to_s, person: person.to_s, session: session, log: log, variance: 0.05)
+      }
+    }
+  end
+
+  # R 4.2.2, lme4 1.1-31: VarCorr(lmer(y ~ technique + (1 | person))), restricted maximum likelihood. Where everybody tried everything both
+  # are the same; with tries missing they come near each other.
+  { [] => [0.02836700146, 0.01620299982, 1e-7], [[1, 2], [5, 0]] => [0.03344505776, 0.01507607865, 3e-3] }.each do |missing, (people, left, near)|
+    it "finds what is between people and what is left as lme4 does, #{missing.size} tries missing" do
+      found = described_class.seen([learning.sums(tries(logs, without: missing))])
+      expect(found).to match([be_within(near).of(people), be_within(near).of(left)])
+    end
+  end
+
+  it 'comes from memory to what was seen as more classes show it, and stays there where people are alike' do
+    one, many = [1, 30].map { |n| learning.lesson((1..n).flat_map { |k| tries(logs, session: k.to_s) }) }
+    expect([0.15, one.value, many.value, 0.170]).to eq([0.15, one.value, many.value, 0.170].sort)
+    expect(many.high - many.low).to be < (one.high - one.low) / 2
+    alike = (1..30).flat_map { |k| tries(logs.map { logs.first }, session: k.to_s) }
+    expect(learning.lesson(alike).value).to be < 0.05
+    expect([[], tries(logs.first(1)), tries(logs.map { |own| own.first(1) })].map { |few| learning.lesson(few) }).to eq([nil, nil, nil])
+  end
+end
+
+RSpec.describe Core::Logbook::HelpLearning do
+  # Gamma about 1, Poisson calls: 10 + 3 calls of 10 + 5 expected; R 4.2.2, qgamma(c(0.1, 0.9), 13) = 8.645943, 17.781586.
+  it 'learns how likely a call is from calls against what was expected' do
+    calls = [Core::Logbook::Calls.new(expected: 2.0, called: 1, session: 'a'), Core::Logbook::Calls.new(expected: 3.0, called: 2, session: 'b')]
+    found = described_class.new(Core::Session::Calibration.new).lesson(calls)
+    expect([found.seen, found.classes, found.value, found.low, found.high]).to match(
+      [3, 2, be_within(1e-9).of(0.45 * 13 / 15), be_within(1e-3).of(0.45 * 8.645943 / 15), be_within(1e-3).of(0.45 * 17.781586 / 15)]
+    )
+  end
+end
+
+RSpec.describe Core::Logbook::TrackRecord do
+  it 'groups what was told, counts what came true, and gives the Brier score and the interval of Wilson' do
+    record = described_class.new([[0.95, true], [0.92, true], [0.97, false], [0.91, true], [0.1, false], [0.2, false], [0.4, true], [0.6, true],
+                                  [0.7, false], [0.8, true]])
+    expect([record.size, record.enough?, described_class.new([[0.5, true]]).enough?]).to eq([10, true, false])
+    expect(record.rows.map { |row| [row.classes, row.came] }).to eq([[2, 0], [1, 1], [2, 1], [1, 1], [4, 3]])
+    # (0.0025 + 0.0064 + 0.9409 + 0.0081 + 0.01 + 0.04 + 0.36 + 0.16 + 0.49 + 0.04) / 10
+    expect(record.brier).to be_within(1e-9).of(0.20579)
+    # R 4.2.2: prop.test(3, 4, conf.level = 0.8, correct = FALSE)
+    expect([record.rows.last.low, record.rows.last.high]).to match([be_within(1e-4).of(0.43253), be_within(1e-4).of(0.92192)])
+  end
+end
+
+RSpec.describe Core::Logbook::Fading do
+  it 'counts a class half after so many months, a quarter after twice as many, and alike where nothing is chosen' do
+    today = Date.new(2026, 11, 27)
+    fading = described_class.new(today: today, half_months: 12)
+    expect([0, 365, 730, -9].map { |days| fading.weight(today - days) }).to match([1.0, be_within(0.01).of(0.5), be_within(0.01).of(0.25), 1.0])
+    expect(described_class.new(today: today).weight(Date.new(2001, 1, 1))).to eq(1.0)
+  end
+end
+
+# Studios whose truth is known: what is learnt from their classes against the paces they were made with.
+RSpec.describe Core::Logbook::Learnt do
+  let(:calibration) { Core::Session::Calibration.new }
+
+  def inputs(number)
+    people = (1..6).map { |i| attendee(i, 150 + (i * 6), level: 2 + (i % 2)) }
+    slow = sample_table.techniques.transform_values { |skill| skill.with(seconds: skill.key == 'stringing' ? 8 : 90,
+      demonstration_minutes: 0) }
+    Core::Inputs.new(workshop: workshop.with(key: "class #{number}"), design: bracelet, attendees: people,
+      table: sample_table.with(techniques: slow))
+  end
+
+  def held(studio, number, calls: true)
+    taps = studio.teach(inputs(number), run: number)
+    Core::Logbook::HeldClass.of(inputs(number), calls ? taps : taps.reject { |tap| %i[hand helped].include?(tap.kind) })
+  end
+
+  it 'finds hidden paces, within the range told about 8 times in 10, and nearer than half of what was off before' do
+    techniques = inputs(1).plan.people.flat_map(&:tasks).map { |task| task.technique.key }.uniq
+    off = (1..6).flat_map do |seed|
+      studio = Demo::HiddenStudio.draw(seed, techniques)
+      learnt = described_class.of((1..3).map { |number| held(studio, (seed * 10) + number) }, calibration, Core::Logbook::Fading.new(today: nil))
+      learnt.times.map { |lesson|
+        truth = studio.paces.fetch(lesson.about)
+        [truth.between?(lesson.low, lesson.high), Math.log(lesson.value / truth).abs, Math.log(truth).abs]
+      }
+    end
+    expect(off.count(&:first).fdiv(off.size)).to be_between(0.7, 0.95)
+    expect(off.sum { |one| one[1] }).to be < off.sum(&:last) / 2
+  end
+
+  it 'reads a class as it went: who called, what was lost, how long pieces came out, whether all were in time; not what nobody wrote down' do
+    studio = Demo::HiddenStudio.new(paces: {}, losses: { 'crimp' => 0.4 }, help: 0.9, longer: 6.0)
+    told = held(studio, 1)
+    expect(told.calls.first.called).to be > told.calls.first.expected
+    expect(told.lost.find { |one| one.kind == :crimp }.lost).to be_positive
+    expect(told.came_out.sum(&:by) / told.came_out.size).to be_within(2.5).of(6.0)
+    expect([told.people, told.came_true, told.told]).to match([6, true, be > 0.9])
+    quiet = held(Demo::HiddenStudio.new(paces: {}), 1, calls: false)
+    expect([quiet.calls, quiet.lost, quiet.came_out]).to eq([[], [], []])
+    unknown = Core::Logbook::HeldClass.of(inputs(1), studio.teach(inputs(1)).reject { |tap| tap.kind == :next })
+    expect(unknown.came_true).to be_nil
+  end
+
+  it 'leaves out a class that is not to teach, and keeps what it was told' do
+    studio = Demo::HiddenStudio.new(paces: { 'stringing' => 2.0 })
+    all = [held(studio, 1), held(studio, 2).with(teaches: false)]
+    learnt = described_class.of(all, calibration, Core::Logbook::Fading.new(today: nil))
+    expect([learnt.times.map(&:classes).uniq, learnt.record.size]).to eq([[1], 2])
+  end
+end
