@@ -202,7 +202,21 @@ RSpec.describe Core::Live do
   it 'notes what each step took, a step gone back to added up' do
     record = described_class::Record.new(evening('0 start', '4 next 1', '5 back 1', '7 next 1', '6 next 2'))
     expect(record.rows.map { |row| [row.people, row.taken, row.spread] }.first).to eq([2, 6.0, [6.0, 6.0]])
-    expect(record.finished).to eq({})
+    expect([record.finished, record.finishes, record.work_alone?]).to eq([{}, [], false])
+  end
+
+  it 'holds an evening against its plan: work alone, where 8 of 10 planned times lie, who was ahead and who behind' do
+    forecast = Core::Session::Forecast.for(plan, Core::Session::Calibration.new, runs: 40)
+    events = described_class::Pretended.events(plan, model, start)
+    slow = events.map { |event| event.person == '2' && event.kind == :next ? event.with(at: event.at + 3600) : event }
+    record = described_class::Record.new(described_class::Evening.new(plan, slow.reject { |event| event.kind == :end }), model, forecast)
+    expect(record.finishes.map { |one| [one.person, one.behind > 30] }).to include(['2', true], ['1', false])
+    expect(record.finishes.map { |one| one.early < one.late }.uniq).to eq([true])
+    row = record.rows.find { |one| one.range.last > one.range.first }
+    expect(row.planned).to be_between(row.range.first / 2, row.range.last)
+    segments = record.segments('1')
+    expect(segments.each_cons(2).map { |a, b| b.from >= a.to - 0.001 }.uniq).to eq([true])
+    expect(segments.select { |one| one.kind == :work }.map(&:step)).to eq(model.people.first.tasks.map(&:label).first(segments.count { |one| one.kind == :work }))
   end
 
   describe 'the forecast from here' do

@@ -55,13 +55,42 @@ module Web
 
         # @return [Array<Core::Live::Record::Row>] what each step took; empty where nothing was tapped
         def record
-          @record ||= Core::Live::Record.new(evening).rows
+          @rows ||= record_of_class.rows
+        end
+
+        # @return [String] what counts as taken
+        def counted
+          return 'What was taken counts from one tap to the next, with watching and waiting.' unless record_of_class.work_alone?
+
+          'What was taken counts from when the work could begin, after what was shown and once the tools were free, to the next tap. ' \
+            'Grey is where 8 of 10 planned times lie; the thin line reaches to the slowest.'
         end
 
         # @return [Array<String>] when who had finished
         def finished
-          finished = Core::Live::Record.new(evening).finished.sort_by(&:last)
-          finished.map { |key, minute| "#{plan.person(key).attendee.name} at #{workshop.start + minute}" }
+          record_of_class.finished.sort_by(&:last).map { |key, minute| "#{plan.person(key).attendee.name} at #{workshop.start + minute}" }
+        end
+
+        # @return [Array<(String, String, String, String)>] name, when planned, when finished, ahead or behind
+        def finishes
+          record_of_class.finishes.map do |one|
+            by = one.behind.round
+            off = by.zero? ? 'as planned' : "#{by.abs} min #{by.positive? ? 'behind' : 'ahead'}"
+            [plan.person(one.person).attendee.name, "#{workshop.start + one.early} to #{workshop.start + one.late}",
+             (workshop.start + one.minute).to_s, off]
+          end
+        end
+
+        # @return [String, nil] what everybody did when, planned over real
+        def as_it_went
+          forecast = @reading.forecast
+          return if forecast.nil? || !record_of_class.work_alone?
+
+          rows = fitted.map(&:attendee).flat_map { |attendee| planned_and_real(attendee, forecast) }
+          return if rows.empty?
+
+          Formats::RibbonSvg.new(rows, start: workshop.start, available: workshop.minutes,
+            title: 'Each person as planned, and below as it went').to_s
         end
 
         # @return [Array<String>] who had not, and at which step they were
@@ -109,9 +138,12 @@ module Web
 
         # @return [String] what was planned against what it took, in hundredths of the longer of the two
         def bar(row)
-          longest = record.flat_map { |one| [one.planned, one.taken] }.max
-          %(<svg class="cut-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"><rect class="tail" width="#{(row.planned / longest * 100).round(1)}" height="8"/>) +
-            %(<rect class="body" y="2" width="#{(row.taken / longest * 100).round(1)}" height="4"/></svg>)
+          longest = record.flat_map { |one| [one.planned, one.taken, *one.range, one.spread.last] }.max
+          all = [row.planned, row.taken, *row.spread, *row.range]
+          planned, taken, least, most, *range = all.map { |minutes| (minutes / longest * 100).round(1) }
+          light = %(<rect class="range" x="#{range.first}" width="#{(range.last - range.first).round(1)}" height="8"/>) if range.any?
+          %(<svg class="cut-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">#{light}<rect class="tail" width="#{planned}" height="8"/>) +
+            %(<rect class="body" y="2" width="#{taken}" height="4"/><path class="spread" d="M#{least} 4H#{most}"/></svg>)
         end
 
         # @return [Array<String>] erasable people: taken out of the class, still in an earlier state
@@ -127,8 +159,26 @@ module Web
         private
 
         def written(key)
-          minute = Core::Live::Record.new(evening).finished[key]
+          minute = record_of_class.finished[key]
           minute ? (workshop.start + minute).to_s : ''
+        end
+
+        def record_of_class
+          @record_of_class ||= begin
+            model = @reading.model
+            Core::Live::Record.new(evening, (model if model.is_a?(Core::Session::Model)), @reading.forecast)
+          end
+        end
+
+        def planned_and_real(attendee, forecast)
+          key = attendee.key
+          real = record_of_class.segments(key)
+          return [] if real.empty? || !forecast.finishes.key?(key)
+
+          row = Formats::RibbonSvg::Row
+          [row.new(key: key, name: attendee.name, segments: forecast.typical.rows.fetch(key), chosen: false,
+            range: record_of_class.planned_finish(key)),
+           row.new(key: key, name: 'as it went', segments: real, chosen: true)]
         end
 
         def evening
