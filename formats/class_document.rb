@@ -5,8 +5,8 @@ require 'json'
 module Formats
   # A class as one JSON file: everything its result depends on. The schema is docs/formats/class.v1.schema.json.
   module ClassDocument
-    # inputs: Core::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock
-    Content = Core::Value.define(:inputs, :market, :stock)
+    # inputs: Core::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock · events: [Core::Live::Event] that were tapped
+    Content = Core::Value.define(:inputs, :market, :stock, events: [].freeze)
 
     FORMAT = 'eager-bench.class'
     VERSION = 1
@@ -31,8 +31,9 @@ module Formats
       content
     end
 
-    # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock] @return [Hash] ready for JSON
-    def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new)
+    # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock]
+    # @param events [Array<Core::Live::Event>] @return [Hash] ready for JSON
+    def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new, events: [])
       {
         'format' => FORMAT,
         'version' => VERSION,
@@ -45,7 +46,8 @@ module Formats
         'open_rings' => inputs.open_rings.to_s,
         'calibration' => R::CALIBRATION.write(inputs.calibration),
         'market' => market(market),
-        'stock' => stock(stock)
+        'stock' => stock(stock),
+        **(events.empty? ? {} : { 'live' => events.map { |event| R::EVENT.write(event) } })
       }
     end
 
@@ -76,7 +78,8 @@ module Formats
       inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
         open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
-      Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])))
+      Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])),
+        events: data.fetch('live', []).map { |event| R::EVENT.read(event) })
     rescue Core::Measure::NotALength => e
       raise BadDocument.at('', 'lengths with a unit, such as "190 mm"', e.text.to_s)
     end

@@ -21,7 +21,6 @@ module Formats
     LARGEST_KIND_BYTES = 300_000_000
 
     R = Core::Data::Records
-    EVENT = Core::Data::Record.new(Core::Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
 
     # How one kind stands in the file. write: [value] => data · read: [data, currency] => value
     Kind = Core::Value.define(:write, :read)
@@ -41,12 +40,12 @@ module Formats
       write: ->(one) {
         { 'class' => R::WORKSHOP.write(one.workshop), 'project' => R::DESIGN.write(one.design),
           'attendees' => one.attendees.map { |person| R::ATTENDEE.write(person) },
-          'live' => one.events.map { |event| EVENT.write(event).compact } }
+          'live' => one.events.map { |event| R::EVENT.write(event) } }
       },
       read: ->(data, _) {
         ClassRecord.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']),
           attendees: data['attendees'].map { |person| R::ATTENDEE.read(person) },
-          events: data.fetch('live', []).map { |event| EVENT.read(event) })
+          events: data.fetch('live', []).map { |event| R::EVENT.read(event) })
       }
     )
 

@@ -52,9 +52,11 @@ module Store
     end
 
     # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.
-    # @param inputs [Core::Inputs] @return [Integer] the new class's id
-    def import(inputs)
-      Importing.new(self).call(inputs)
+    # @param inputs [Core::Inputs] @param events [Array<Core::Live::Event>] that were tapped in it @return [Integer] the new class's id
+    def import(inputs, events = [])
+      write do
+        Importing.new(self).call(inputs).tap { |id| live_events.append_all(id, events) if events.any? }
+      end
     end
 
     def close

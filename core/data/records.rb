@@ -47,6 +47,7 @@ module Core
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
         tool_sets: :integer, assumed_size: :length,
         supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION), note: Record::One.new(NOTE))
+      EVENT = Record.new(Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
       TRY = Record.new(Logbook::Try, technique: :text, session: :text, person: :text, log: :number, variance: :number)
       LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
       CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)

@@ -70,6 +70,18 @@ RSpec.describe Web::Routes::Learning, type: :request do
     expect(Nokogiri::HTML(page).at('#field-months')['value']).to eq('soon')
   end
 
+  it 'takes a held class out as a file and in again, with all that was tapped' do
+    id = studio.live_events.taught.keys.first
+    get "/classes/#{id}/file"
+    file = page
+    expect(JSON.parse(file)['class']).not_to have_key('note')
+    send_form('/import', document: file)
+    copy = last_response['location'][/\d+\z/].to_i
+    expect(studio.live_events.of(copy)).to eq(studio.live_events.of(id))
+    send_form('/import', document: file.sub('"next"', '"dance"'))
+    expect([last_response.status, page]).to match([422, include('/live/')])
+  end
+
   it 'stands what cannot be used' do
     learnt
     [{ about: 'time/no_such' }, { about: { a: 1 } }, { about: 'nothing' }, {}].each do |fields|

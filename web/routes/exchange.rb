@@ -20,12 +20,13 @@ module Web
           found = result(id)
           attachment "#{Presenters::FileName.of('class', found.workshop)}.json", :attachment
           content_type :json
-          JSON.pretty_generate(Formats::ClassDocument.write(found.inputs, market: library.market, stock: studio.ledger.stock))
+          JSON.pretty_generate(Formats::ClassDocument.write(found.inputs, market: library.market, stock: studio.ledger.stock,
+            events: found.live_events))
         end
         app.get('/import') { page(:import, title: 'Import a class', errors: []) }
         app.post('/import') do
           content = Formats::ClassDocument.read(uploaded(:file, Formats::ClassDocument::LARGEST_BYTES) || text(:document))
-          redirect to(once { "/classes/#{studio.import(content.inputs)}" }), 303
+          redirect to(once { "/classes/#{studio.import(content.inputs, content.events)}" }), 303
         rescue Formats::BadDocument => e
           halt 422, page(:import, title: 'Import a class', errors: e.errors)
         end
