@@ -83,6 +83,11 @@ module Core
         Measure::Length::ZERO
       end
 
+      # @return [Measure::Length] how much shorter than asked it lies when it is drawn in, so that what is asked lies within its play
+      def drawn_in
+        play / 2
+      end
+
       # @param target [Measure::Length, nil] the length to meet on the path; nil for a fixed component
       # @param maker [Maker]
       # @return [WorkUp, Sizing::OutOfReach]

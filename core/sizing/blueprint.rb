@@ -88,6 +88,10 @@ module Core
         Measure::Length.sum(@path.map { |m| m.construction.play })
       end
 
+      def drawn_in
+        Measure::Length.sum(@path.map { |m| m.construction.drawn_in })
+      end
+
       private
 
       # The limit of many small parts: the line runs at the tallest part that repeats, 2π times its height longer (circle geometry).
@@ -99,7 +103,7 @@ module Core
       # Several that fill share what is left; each takes up what those before it left over, and what can stretch comes last.
       # @return [Hash{Member=>Solution}, OutOfReach]
       def solve(target)
-        left = target - fixed_length - (play / 2)
+        left = target - fixed_length - drawn_in
         return ends_too_long(target, left) if @filling.any? && !left.positive?
 
         solutions = {}

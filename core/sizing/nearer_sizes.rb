@@ -13,8 +13,10 @@ module Core
       module_function
 
       # @param piece [Piece] @param table [Catalogue::Table] whose rings and extenders may be used
-      # @return [Array<NearerSize>] best first: by deviation, then by change
+      # @return [Array<NearerSize>] best first: by deviation, then by change; none where nothing repeats and it meets the wish
       def for(piece, table)
+        return [] if piece.repeats.zero? && piece.deviation.zero?
+
         made = [[piece.repeats, piece.inside], *piece.options.map { |option| [option.repeats, option.length] }].uniq
         offers = made.flat_map { |repeats, inside| ways(repeats, inside, piece, table) }
         offers.sort_by { |offer| [offer.deviation.abs, offer.change] }.first(MOST)
