@@ -2,7 +2,7 @@
 
 module Core
   module Catalogue
-    # Thread, cord, cable, wire, elastic or rope. thickness: diameter · rated_load_grams: nil when the maker states none
+    # Thread, cord, cable, wire, elastic, rope or tape. thickness: diameter · rated_load_grams: nil when the maker states none
     # give: how many hundredths thinner it is pulled through a hole; nil takes what is usual for its kind
     # reel_length: what one reel, hank or coil holds, nil when not known · material: nil when not known
     Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil, reel_length: nil, material: nil,
@@ -18,7 +18,7 @@ module Core
 
       # Elastic and soft cord are no rods (from memory).
       GIVE = { elastic: 15, cord: 10, thread: 5, rope: 10 }.freeze
-      KINDS = %i[cable thread cord wire memory_wire elastic rope].freeze
+      KINDS = %i[cable thread cord wire memory_wire elastic rope tape].freeze
     end
   end
 end

@@ -6,7 +6,7 @@ module Core
     module Registry
       ALL = [Strung, TwoHole, Stretch, MemoryCoil, Stations, TwistedStrands, KnottedCord, BeadedFlower, Findings,
              WireLink, Linked, Chain, Coil, JigForm, Framed, WireBail, OwnWork,
-             FlowerChain, DiscBraid, TwistedVine, LoopedRope].to_h { |construction|
+             FlowerChain, DiscBraid, TwistedVine, LoopedRope, Spray].to_h { |construction|
         [construction.key, construction]
       }.freeze
 

@@ -39,6 +39,8 @@ RSpec.describe Core::Construction do
     disc_braid: { cord: 'cord', chart: { 'palette' => { 'A' => 'seed', 'B' => 'disc_2' }, 'rows' => %w[AAAABBBB ABABABAB] } },
     twisted_vine: { wire: 'wire', left: list.('round_6'), right: list.('round_6', 'seed') },
     looped_rope: { rope: 'cord', hook: 'clasp', whip: 'cable' },
+    spray: { wire: 'wire', bead: 'seed', way: 'frame', petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed', heads: 2,
+      stem_wire: 'wire_18', tape: 'tape' },
     own_work: { parts: list.('round_8'), line: 'cord', work: "cutting_line: Cut it.\n? stringing x 2: Put them on." }
   }
 
@@ -343,6 +345,31 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
     it 'can be let out by a slider' do
       expect(built(:knotted_cord, samples[:knotted_cord], closure: 'slider').lengths.play).to eq(mm(60))
+    end
+  end
+
+  describe Core::Construction::Spray do
+    spray = { wire: 'wire', bead: 'seed', petals: 5, beads: 20, stem_wire: 'wire_18', stem: '120 mm', tape: 'tape' }
+
+    # Seed beads of 2 mm: wrapped length × π d / (width × (1 - over)), d by the areas of stem (1.02) and both ends of one cut (0.4), packed 0.75.
+    { 50 => 120 / 6.0, 0 => 120 / 12.0 }.each do |over, turns|
+      it "winds #{turns.round} turns of tape where #{over} of 100 lie over the turn before" do
+        tape = built(:spray, spray, tape_over: over).cuts.find { |cut| cut.role == :tape }
+        across = Math.sqrt(((1.02**2) + (2 * (0.4**2))) / 0.75)
+        expect(tape.body.to_mm).to be_within(0.01).of(turns * Math::PI * across)
+      end
+    end
+
+    it 'gives each frame and leaf a wire of its own with the loop at its foot, loops one wire, and counts all of it for each flower' do
+      work_up = built(:spray, spray, heads: 3, way: 'frame', beads: 8, row_pairs: 1, leaf_bead: 'disc_2', leaf_wire: 'wire_20', leaves: 2,
+        calyx_bead: 'seed', calyx_loops: 4, calyx_beads: 6)
+      cuts = work_up.cuts.to_h { |cut| [cut.role, [cut.count, cut.line.key]] }
+      expect(cuts).to eq(petal: [15, 'wire'], leaf: [6, 'wire_20'], calyx: [3, 'wire'], stem: [3, 'wire_18'], tape: [3, 'tape'])
+      # 8 beads of 2 by 3 on the basic row, 8 + 3 / 2 rounded up on each of two rows more; three turns of 5 and 80 at the foot.
+      petal = work_up.cuts.find { |cut| cut.role == :petal }
+      rows = 8 + (2 * 10)
+      expect([petal.body, petal.consumption, counts(work_up)['seed']]).to eq([mm(2 * rows), mm((3 * 5) + 80), (5 * rows * 3) + (4 * 6 * 3)])
+      expect(work_up.steps.map(&:key)).to eq(%w[cut load petal calyx leaf check bind tape bunch])
     end
   end
 

@@ -32,7 +32,8 @@ module Samples
              part('pin', 40, 2, kind: :head_pin, wire: mm(0.6))]
     Core::Catalogue::Table.new(parts: parts.to_h { |p| [p.key, p] }, techniques: sample_techniques,
       lines: { 'cable' => [:cable, 0.38], 'elastic' => [:elastic, 1], 'coil' => [:memory_wire, 0.7], 'cord' => [:cord, 1.5],
-      'wire' => [:wire, 0.4], 'wire_20' => [:wire, 0.81], 'wire_18' => [:wire, 1.02] }
+      'wire' => [:wire, 0.4], 'wire_20' => [:wire, 0.81], 'wire_18' => [:wire, 1.02],
+      'tape' => [:tape, 0.1] }
           .to_h { |key, (kind, mm)|
         [key, Core::Catalogue::Line.new(key: key, name: key, kind: kind, thickness: mm(mm))]
       },
