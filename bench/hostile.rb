@@ -228,6 +228,7 @@ module Hostile
     'POST /classes/:id/repeat' => %w[once],
     'POST /classes/:id/by-hand' => %w[finished],
     'POST /classes/:id/note' => %w[taken remark teaches],
+    'POST /classes/:id/swatch' => [*CLASS, 'measured', 'whose', 'value'],
     'GET /sign-in' => %w[login],
     'GET /forgotten-password' => [],
     'GET /new-password' => %w[key],

@@ -187,6 +187,7 @@ module Core
 
     def fit(attendee, measure, ease)
       maker = Construction::Maker.at(attendee.level, @design.tails, own: attendee.tails, by_line: supply.tails_by_line)
+        .with(swatches: attendee.swatches)
       @fittings.fit(attendee.colourway, measure, ease, maker)
     end
 

@@ -74,7 +74,8 @@ module Formats
       table = Core::Catalogue::Table.new(parts: keyed(R::PART, catalogue['parts'], 'parts'),
         lines: keyed(R::LINE, catalogue['lines'], 'lines'),
         tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
-        techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'))
+        techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'),
+        swatches: catalogue.fetch('swatches', []).map { |swatch| R::SWATCH.read(swatch) })
       inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
         open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
@@ -183,7 +184,8 @@ module Formats
         'parts' => table.parts.values.map { |p| R::PART.write(p) },
         'lines' => table.lines.values.map { |l| R::LINE.write(l) },
         'tools' => table.tools.values.map { |t| R::TOOL.write(t) },
-        'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) }
+        'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) },
+        **(table.swatches.empty? ? {} : { 'swatches' => table.swatches.map { |one| R::SWATCH.write(one) } })
       }
     end
     private_class_method :without_nul, :parse, :without_nul, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue,

@@ -11,6 +11,7 @@ module Store
       tools: Core::Data::Records::TOOL,
       techniques: Core::Data::Records::TECHNIQUE
     }.freeze
+    SWATCH = Core::Data::Records::SWATCH
 
     def initialize(database)
       super
@@ -22,7 +23,7 @@ module Store
       revision = @database[:studio].get(:catalogue_revision)
       return @table if @table_revision == revision
 
-      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] }, hidden: hidden)
+      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] }, hidden: hidden, swatches: swatches)
       @table_revision = revision
       @table
     end
@@ -51,6 +52,17 @@ module Store
         row = { kind: name.to_s, key: key }
         away ? @database[:hidden].insert_conflict.insert(row) : @database[:hidden].where(row).delete
       end
+    end
+
+    # In the place of what was measured of the same thing before.
+    # @param swatch [Core::Catalogue::Swatch]
+    def save_swatch(swatch)
+      changing { @database[:swatches].insert_conflict(:replace).insert(SWATCH.write(swatch).transform_keys(&:to_sym)) }
+    end
+
+    # @param swatch [Core::Catalogue::Swatch] of any value
+    def remove_swatch(swatch)
+      changing { @database[:swatches].where(SWATCH.write(swatch).transform_keys(&:to_sym).except(:value)).delete }
     end
 
     # Ready-made ways to end a piece. first, last: rows of findings as data
@@ -85,6 +97,10 @@ module Store
     private
 
     # @return [Array<Array(Symbol, String)>] table and key of what is not offered any more
+    def swatches
+      @database[:swatches].order(:construction, :measure, :line, :about).all.map { |row| SWATCH.read(row.transform_keys(&:to_s)) }.freeze
+    end
+
     def hidden
       @database[:hidden].select_map(%i[kind key]).map { |kind, key| [kind.to_sym, key] }.freeze
     end

@@ -57,6 +57,7 @@ module Web
     register Routes::Learning
     register Routes::Stockroom
     register Routes::Measures
+    register Routes::Swatches
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings

@@ -114,6 +114,7 @@ module Web
         POST /classes/:id/settings
         POST /classes/:id/steps
         POST /classes/:id/supply
+        POST /classes/:id/swatch
         POST /classes/:id/take
         POST /classes/:id/teaching
         POST /classes/:id/undo

@@ -3,8 +3,8 @@
 module Core
   module Catalogue
     # What a studio works with: frozen tables of parts, lines, tools and techniques by key.
-    # swaps: a colourway's substitutions {part key => part key}, followed once · hidden: [(table, key)] of what is offered for nothing new
-    Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze) do
+    # swatches: [Swatch] that makers measured · swaps: a colourway's substitutions {part key => part key}, followed once · hidden: [(table, key)] of what is offered for nothing new
+    Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze, swatches: [].freeze) do
       def part(key)
         parts.fetch(swaps.fetch(key, key)) { raise UnknownKey.new(:part, key, parts.keys) }
       end
@@ -38,6 +38,11 @@ module Core
           all.key?(technique) && tools.key?(tool) ? all.merge(technique => all[technique].with_stand_in(tool)) : all
         end
         worked.equal?(techniques) ? self : with(techniques: worked.freeze)
+      end
+
+      # @param own [Array<Swatch>] somebody's @return [Table] in which theirs come before all others
+      def measured_by(own)
+        own.empty? ? self : with(swatches: [*own, *swatches].freeze)
       end
 
       # @return [Table] the same tables read through a colourway

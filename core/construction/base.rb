@@ -31,6 +31,17 @@ module Core
           @takes_hanging == true
         end
 
+        # Names what a maker may measure in place of geometry. @param unit [Symbol] :mm, or :number for how many there are
+        # @param range [Range<Numeric>]
+        def measures(name, unit:, range:)
+          own_measures[name] = OwnMeasure.new(name: name, unit: unit, range: range)
+        end
+
+        # @return [Hash{Symbol=>OwnMeasure}]
+        def own_measures
+          @own_measures ||= {}
+        end
+
         # Names a technique its steps use that every studio needs, with its starting values.
         # @param key [String] @param about [Hash] fields of Technique::Skill
         def technique(key, **about)
@@ -52,15 +63,23 @@ module Core
             problems.concat(found)
             [name, value]
           end
-          problems.concat(new(values).problems) if problems.empty?
+          made = new(values, table.swatches) if problems.empty?
+          problems.concat(made.problems) if made
           raise InvalidParameters.new(key, problems) if problems.any?
 
-          new(values)
+          made
         end
       end
 
-      def initialize(values)
+      # @param swatches [Array<Catalogue::Swatch>] what was measured; the first of the same thing counts
+      def initialize(values, swatches = [])
         @values = values
+        @swatches = swatches
+      end
+
+      # @return [Array<OwnMeasure::Use>] what of it can be measured, and whether it was
+      def measurable
+        []
       end
 
       # @return [Array<Problem>] what does not go together although each parameter reads well
@@ -129,6 +148,14 @@ module Core
       end
 
       private
+
+      # @param name [Symbol] declared by .measures @param usual [Float] by geometry or from memory @return [OwnMeasure::Use]
+      def measure(name, line, about, usual)
+        measure = self.class.own_measures.fetch(name)
+        asked = Catalogue::Swatch.new(construction: self.class.key, measure: name, line: line.key, about: about, value: nil)
+        own = @swatches.find { |swatch| swatch.same?(asked) }&.value
+        OwnMeasure::Use.new(construction: self.class.key, measure: measure, line: line, about: about, usual: usual, own: own)
+      end
 
       def trouble(at, code, **values)
         Problem.new(at: [at], code: code, values: values)

@@ -27,6 +27,8 @@ module Core
         ],
         practice: 'Three turns of a coil of scrap wire', practice_minutes: 5
 
+      measures :turns_in_50, unit: :number, range: 1..500
+
       parameter :wire, :line, of: %i[wire]
       parameter :mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
       parameter :turns, :integer, default: 12, range: 1..200
@@ -48,6 +50,10 @@ module Core
         [Element.new(along: fixed_length, height: outer / 2, width: outer, profile: :flat)]
       end
 
+      def measurable
+        [turns_measured]
+      end
+
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, along: work_up.lengths.beaded, outer: outer, kind: :bead,
           hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C')
@@ -56,7 +62,13 @@ module Core
       private
 
       def pitch
-        seed ? [seed.outer, wire.thickness].max : wire.thickness
+        @pitch ||= Measure::Length.mm(50 / turns_measured.value)
+      end
+
+      # Turn beside turn, or bead beside bead (geometry), or as somebody measured their own.
+      def turns_measured
+        usual = seed ? [seed.outer, wire.thickness].max : wire.thickness
+        measure(:turns_in_50, wire, seed ? seed.key : mandrel.to_s, 50 / usual.to_mm)
       end
 
       # @return [Measure::Length] across the coil as it comes off the first mandrel

@@ -55,6 +55,8 @@ module Core
         points: ['A ruler under the line of the list.', 'Wind each loaded strand up at once.'],
         goes_wrong: ['A bead too many of one colour | lost count | slide back to the last change of colour | before it is wound up | 2 | 0']
 
+      measures :rows_in_50, unit: :number, range: 1..200
+
       parameter :cord, :line
       parameter :strands, :choice, of: STRANDS, default: '8'
       # Bare without one.
@@ -91,6 +93,10 @@ module Core
         chart.nil?
       end
 
+      def measurable
+        chart ? [rows] : []
+      end
+
       def on_line(solution)
         caps = cap ? [Element.of(cap)] : []
         bare = Element.bare(bare_end, bundle)
@@ -107,9 +113,14 @@ module Core
         @widest ||= chart.palette.values.max_by(&:outer)
       end
 
-      # Rows lie one bead apart (from memory), or as somebody measured their own.
       def row
-        rows_in_50.positive? ? Measure::Length.mm(50) / rows_in_50 : widest.outer
+        @row ||= Measure::Length.mm(50 / rows.value)
+      end
+
+      # Rows lie one bead apart (from memory), or as the project says, or as somebody measured their own.
+      def rows
+        usual = rows_in_50.positive? ? rows_in_50.to_f : 50 / widest.outer.to_mm
+        measure(:rows_in_50, cord, widest.key, usual)
       end
 
       # Both bare ends and the caps over them; a cap's outer end is all that it adds.

@@ -27,6 +27,8 @@ module Core
         points: ['Cut the thread at a slant, flatten it, and bring the needle to the thread.'],
         goes_wrong: ['The thread frays | cut blunt | cut again | before threading | 1 | 0']
 
+      measures :flowers_in_50, unit: :number, range: 1..50
+
       parameter :thread, :line
       # In turn, one a flower.
       parameter :colours, :pattern
@@ -47,6 +49,10 @@ module Core
           fewest: 2, most: 400)
       end
 
+      def measurable
+        [flowers]
+      end
+
       def on_line(solution)
         petal = Element.new(along: flower, height: tallest([petal_parts.first]), width: flower, profile: :flat)
         between = Element.of(separator)
@@ -64,8 +70,14 @@ module Core
         @radius ||= [petal_parts.first.outer.to_mm, (petal_parts.first.outer.to_mm + middle.outer.to_mm) / 2].max
       end
 
+      # How long a flower is: by its petals, or what somebody's own leave for it beside the separator.
       def flower
-        Measure::Length.mm((2 * radius) + petal_parts.first.outer.to_mm)
+        @flower ||= Measure::Length.mm(50 / flowers.value) - separator.along
+      end
+
+      def flowers
+        usual = 50 / ((2 * radius) + petal_parts.first.outer.to_mm + separator.along.to_mm)
+        measure(:flowers_in_50, thread, petal_parts.first.key, usual)
       end
 
       # Slots of one flower: the first petal, upper left, lower left, the middle, upper right, lower right, the last petal, the separators

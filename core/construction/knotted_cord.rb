@@ -32,6 +32,8 @@ module Core
         practice: 'two stop knots', practice_minutes: 2, points: ['Twice round before it is drawn up'],
         goes_wrong: ['It slips through the bead | once round only | tie a second one on it | before the end is cut | 1 | 0']
 
+      measures :knot_takes, unit: :mm, range: 1..500
+
       parameter :cord, :line
       parameter :cords, :integer, default: 1, range: 1..6
       # Cuts that are folded in the middle, each of which makes two cords.
@@ -103,6 +105,11 @@ module Core
         [play, Measure::Length.mm(SLIDER_PLAY_MM)].min / 2
       end
 
+      # Of the knots along the row, and of those on one lane.
+      def measurable
+        [(knot_measure(cords) if row_knots(1).positive?), (knot_measure(1) if lanes > 1)].compact
+      end
+
       def on_line(solution)
         before, after = closing_row
         [*before, *filled(solution).map { |cell| cell.element(bundle, knot_across) }, *after]
@@ -145,10 +152,15 @@ module Core
         [tallest(sequence), knot_across / 2].max
       end
 
-      # A barrel knot of t turns takes (2π·t + 4) thicknesses (from memory).
-      # @param knotted [Measure::Length] across what is knotted @return [Measure::Length] cord that one knot takes, for each cord
-      def taken_by_knot(knotted = bundle)
-        knotted * (knot == :barrel ? barrel(turns) : OVERHAND)
+      # @param number [Integer] cords that are tied into it @return [Measure::Length] cord that one knot takes, for each cord
+      def taken_by_knot(number = cords)
+        (@taken ||= {})[number] ||= Measure::Length.mm(knot_measure(number).value)
+      end
+
+      # A barrel knot of t turns takes (2π·t + 4) thicknesses of what is knotted (from memory).
+      def knot_measure(number)
+        usual = cord.thickness.to_mm * Measure::Bundle.ratio(number) * (knot == :barrel ? barrel(turns) : OVERHAND)
+        measure(:knot_takes, cord, "#{knot}#{turns if knot == :barrel}-#{number}", usual)
       end
 
       def barrel(turns)
@@ -224,7 +236,7 @@ module Core
 
       # A folded cut serves two cords at once; the first cords are folded.
       def cuts(solution, maker)
-        own = lane_knots(solution.repeats).map { |knots| (taken_by_knot(cord.thickness) * knots) + shared_consumption(solution.repeats) }
+        own = lane_knots(solution.repeats).map { |knots| (taken_by_knot(1) * knots) + shared_consumption(solution.repeats) }
         double, single = own.each_slice(2).first(folded), own.drop(folded * 2)
         [*single.tally.map { |consumption, number| cut(:cord, number, solution.length, consumption, maker) },
          *double.tally.map { |pair, number| cut(:folded_cord, number, solution.length * 2, Measure::Length.sum(pair), maker) }]

@@ -24,9 +24,10 @@ module Core
       NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,
         other_allergy: :text, low_vision: :boolean,
         help: :symbols)
+      SWATCH = Record.new(Catalogue::Swatch, construction: :symbol, measure: :symbol, line: :text, about: :text, value: :number)
       ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length,
         needs: Record::One.new(NEEDS), notes: :text,
-        colourway: :text, brings: :texts, tails: :symbol, experience: :experience)
+        colourway: :text, brings: :texts, tails: :symbol, experience: :experience, swatches: SWATCH)
       SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
       OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money,
         article: :text)

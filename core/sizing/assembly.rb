@@ -25,7 +25,7 @@ module Core
         Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
           drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + meetings + hung_meetings, steps: steps,
-          options: options)
+          options: options, measurable: @blueprint.measurable)
       end
 
       private

@@ -88,6 +88,11 @@ module Core
         Measure::Length.sum(@path.map { |m| m.construction.play })
       end
 
+      # @return [Array<Construction::OwnMeasure::Use>] what of it can be measured, once each
+      def measurable
+        @measurable ||= (@path + @hung + @makes.keys).flat_map { |member| member.construction.measurable }.uniq
+      end
+
       def drawn_in
         Measure::Length.sum(@path.map { |m| m.construction.drawn_in })
       end

@@ -22,7 +22,7 @@ module Core
       def fit(colourway, measure, ease, maker)
         key = [colourway, measure, ease, maker]
         @found.delete(@pieces.shift.last) if @pieces.size >= MOST
-        @pieces[key] ||= blueprint(colourway).fit(measure, maker, ease: ease)
+        @pieces[key] ||= blueprint(colourway, maker.swatches).fit(measure, maker, ease: ease)
       end
 
       # What was found of a piece is kept as long as the piece itself.
@@ -32,9 +32,10 @@ module Core
         known.fetch(about) { known[about] = yield }
       end
 
-      # @return [Blueprint]
-      def blueprint(colourway)
-        @blueprints[colourway] ||= Blueprint.new(@design, @table.in_colourway(@design.colourways.fetch(colourway, {})))
+      # @param swatches [Array<Catalogue::Swatch>] somebody's own; they come before the studio's @return [Blueprint]
+      def blueprint(colourway, swatches = [])
+        @blueprints[[colourway, swatches]] ||= Blueprint.new(@design,
+          @table.measured_by(swatches).in_colourway(@design.colourways.fetch(colourway, {})))
       end
     end
   end

@@ -7,9 +7,9 @@ module Core
     # adjustable closure lets it out
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
-    # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step"
+    # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Construction::OwnMeasure::Use]
     Piece = Value.define(:worn, :inside, :slack, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
-      :options) do
+      :options, measurable: [].freeze) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum

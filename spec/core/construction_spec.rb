@@ -44,6 +44,11 @@ RSpec.describe Core::Construction do
     own_work: { parts: list.('round_8'), line: 'cord', work: "cutting_line: Cut it.\n? stringing x 2: Put them on." }
   }
 
+  it 'names no parameter as something that every construction answers' do
+    answers = Core::Construction::Base.instance_methods(false)
+    expect(Core::Construction::Registry.keys.flat_map { |key| Core::Construction::Registry.fetch(key).parameters.keys } & answers).to eq([])
+  end
+
   it('has a sample for each') { expect(samples.keys).to match_array(Core::Construction::Registry.keys) }
 
   # Other ways of working the same.

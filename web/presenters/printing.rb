@@ -71,6 +71,11 @@ module Web
         Formats::LengthSum.working(person.working, unit)
       end
 
+      # @param piece [Core::Sizing::Piece] @return [String, nil] nil where nothing repeats
+      def repeats_words(piece)
+        count_of(piece.repeats, 'repeat') if piece.repeats.positive?
+      end
+
       def minutes_text(value)
         return '' if value.nil?
 

@@ -20,7 +20,7 @@ module Web
 
         def summary
           piece = chosen.piece
-          ["#{count_of(piece.repeats, 'repeat')}, #{count_of(chosen.bead_count, 'bead')}",
+          [[repeats_words(piece), count_of(chosen.bead_count, 'bead')].compact.join(', '),
            "#{length(piece.on_line)} laid flat",
            "inside #{length(piece.inside)}, #{finished_words(chosen)}"].join(' · ')
         end

@@ -40,8 +40,50 @@ module Web
           @shapes ||= Formats::SharedShapes.new('s')
         end
 
+        # One thing that can be measured. planned: in words · owners: [(name, value)] of whom there is a measure
+        Measured = Core::Value.define(:address, :name, :planned, :usual, :owners)
+
+        # @return [Array<Measured>] what of this project makers can measure on their own work
+        def measured
+          SwatchForm.measured(plan).map do |address, use|
+            Measured.new(address: address, name: measure_name(use), usual: measure_value(use, use.usual), owners: owners(use),
+              planned: use.own ? 'as measured' : 'by geometry or from memory')
+          end.uniq(&:address)
+        end
+
+        # @return [Array<(String, String)>] key and name
+        def makers
+          [[Contracts::SwatchContract::STUDIO, 'everybody, as the studio’s'], *people.map { |one| [one.attendee.key, one.attendee.name] }]
+        end
+
+        # @return [Array<String>] what is planned without anybody's measure, to be asked for on paper
+        def unmeasured
+          SwatchForm.measured(plan).values.select { |use| use.own.nil? }.map { |use|
+            "#{measure_name(use)}: planned with #{measure_value(use, use.usual)}, measured ________"
+          }.uniq
+        end
+
         def offers(person)
           Core::Sizing::NearerSizes.for(person.piece, @reading.catalogue)
+        end
+
+        private
+
+        def measure_name(use)
+          "#{say("own_measures.#{use.measure.name}")}, #{use.line.name}"
+        end
+
+        def measure_value(use, value)
+          use.measure.unit == :mm ? length(Core::Measure::Length.mm(value.round(1))) : format('%g', value.round(1))
+        end
+
+        def owners(use)
+          asked = use.swatch(use.usual)
+          whose = [['The studio', plan.table.swatches], *people.map { |one| [one.attendee.name, one.attendee.swatches] }]
+          whose.filter_map do |name, swatches|
+            found = swatches.find { |swatch| swatch.same?(asked) }
+            [name, measure_value(use, found.value)] if found
+          end
         end
       end
     end
