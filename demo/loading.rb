@@ -23,10 +23,11 @@ module Demo
     def classes(studio)
       data = JSON.parse(File.read(File.join(__dir__, 'classes.json')))
       studio.update(name: data['studio']['name'])
-      data['classes'].each do |d|
-        studio.classes.create(state(studio, d))
+      school = HiddenStudio.new(**SCHOOL)
+      data['classes'].each_with_index do |d, run|
+        id = studio.classes.create(state(studio, d))
+        studio.live_events.append_all(id, school.teach(inputs(studio, d), run: run)) if d['held']
       end
-      held(studio, data['held'])
       supply(studio)
     end
 
@@ -35,15 +36,9 @@ module Demo
                losses: { 'crimp' => 0.09, 'bead' => 0.008, 'cover' => 0.05 }, between: 0.22, help: 0.35,
                in_a_class: 0.08, longer: 1.5 }.freeze
 
-    # Classes that were held, as they were tapped.
-    def held(studio, classes)
-      school = HiddenStudio.new(**SCHOOL)
-      classes.each_with_index do |data, run|
-        id = studio.classes.create(state(studio, data))
-        inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data), design: studio.projects.find(data['project']).design,
-          attendees: data['attendees'].map { |a| R::ATTENDEE.read(a) }, table: studio.catalogue.table)
-        studio.live_events.append_all(id, school.teach(inputs, run: run))
-      end
+    def inputs(studio, data)
+      Core::Inputs.new(workshop: R::WORKSHOP.read(data), design: studio.projects.find(data['project']).design,
+        attendees: data['attendees'].map { |a| R::ATTENDEE.read(a) }, table: studio.catalogue.table)
     end
 
     def state(studio, data)
@@ -59,6 +54,6 @@ module Demo
       studio.market.save(data['offers'].map { |d| R::OFFER.read(d.merge('price' => money.(d['price']))) })
       studio.ledger.post(data['stock'].map { |d| R::ENTRY.read(d) })
     end
-    private_class_method :supply, :held, :state
+    private_class_method :supply, :inputs, :state
   end
 end

@@ -110,7 +110,8 @@ module Formats
     def check_part(part, index)
       code = part.contradictions.first or return
 
-      raise BadDocument.at("/catalogue/parts/#{index}/#{code == :hole_larger_than_part ? 'hole' : 'along'}",
+      field = { hole_larger_than_part: 'hole', more_rejected_than_tested: 'rejected' }.fetch(code, 'along')
+      raise BadDocument.at("/catalogue/parts/#{index}/#{field}",
         Wording.say("contradictions.#{code}"), part.hole&.to_s)
     end
 

@@ -20,9 +20,10 @@ module Core
 
       # @param part [Catalogue::Part] @param level [Integer] 1..5
       # @param learnt [Hash{String=>Float}] by kind, what takes the place of the usual one
-      # @return [Float] probability, 0...1
+      # @return [Float] probability that one is lost, or would not do to begin with, 0...1
       def probability(part, level, learnt = {})
-        [learnt.fetch(part.kind.to_s) { usual(part.kind) } * BY_LEVEL.fetch(level), MOST].min
+        lost = learnt.fetch(part.kind.to_s) { usual(part.kind) } * BY_LEVEL.fetch(level)
+        [1 - ((1 - [lost, MOST].min) * (1 - part.reject_rate)), MOST].min
       end
     end
   end

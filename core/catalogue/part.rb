@@ -14,16 +14,28 @@ module Core
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # quarter_turned: whether its two eyes stand a quarter turn apart, as a ring's neighbours do
     # holds_grams: what a magnetic clasp holds, nil when not known
+    # tested, rejected: how many of the lot were threaded before class, and how many of those would not do · smallest_hole: among them
     # made: key of the component that is made apart as this part, nil for what is bought
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
       lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
-      faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil
+      faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil, tested: 0, rejected: 0, smallest_hole: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)
+      end
+
+      # @return [Measure::Length, nil] the hole that lines must pass: the smallest that was found, else the stated one
+      def tightest_hole
+        [hole, smallest_hole].compact.min
+      end
+
+      # What was found of a sample, against a beta distribution that knows nothing (H. Jeffreys, Theory of Probability, 1961).
+      # @return [Float] share of the lot that will not do; none where nothing was tested
+      def reject_rate
+        tested.zero? ? 0.0 : (rejected + 0.5) / (tested + 1)
       end
 
       # @return [Measure::Length, nil] what of it lies in the ring or eye that it hangs in
@@ -48,7 +60,7 @@ module Core
       # @return [Array<Symbol>] what contradicts itself among the measures, as wording keys
       def contradictions
         [(:size_not_positive unless along.positive? && outer.positive?),
-          (:hole_larger_than_part if hole && hole >= outer && !made?)].compact
+          (:hole_larger_than_part if hole && hole >= outer && !made?), (:more_rejected_than_tested if rejected > tested)].compact
       end
 
       def bead?

@@ -7,7 +7,8 @@ module Core
       PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
         soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
-        malleable: :boolean, magnetic: :boolean, faces_with: :symbol, holds_grams: :integer)
+        malleable: :boolean, magnetic: :boolean, faces_with: :symbol, holds_grams: :integer,
+        tested: :integer, rejected: :integer, smallest_hole: :length)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
         rated_load_grams: :integer,
         reel_length: :length, material: :text, give: :integer)
@@ -42,7 +43,8 @@ module Core
         extra_text: :text, extra_minutes: :integer, school: :symbol, stand_ins: :texts)
       SESSION = Record.new(Session::Running, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
         break_at: :integer, break_minutes: :integer,
-        late: :integer, late_minutes: :integer, poor_light: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
+        late: :integer, late_minutes: :integer, poor_light: :boolean, tires: :boolean, walks: :boolean, neighbours: :boolean,
+        own_piece: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
         tool_hire: :integer)
       NOTE = Record.new(Logbook::Note, taken: :integer, remark: :text, teaches: :boolean)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
@@ -87,7 +89,8 @@ module Core
 
       CALIBRATION = Record.new(Session::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number,
         slow: :number,
-        between: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts)
+        between: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts,
+        walking_minutes: :number, neighbours: :number, fatigue: :number, tires_after: :number, assistant_pace: :number, put_down: :number)
     end
   end
 end

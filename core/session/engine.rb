@@ -14,6 +14,11 @@ module Core
       KINDS = %i[away work tools group help helped watching checkpoint checked drying optional done].freeze
       AWAY, WORK, TOOLS, GROUP, HELP, HELPED, WATCHING, CHECKPOINT, CHECKED, DRYING, OPTIONAL, DONE = *0...KINDS.size
 
+      # The rank of a visit leaves the last bits of its number to chance.
+      CHOICES = 1 << COARSE_BITS
+      # What somebody does who can come to a neighbour.
+      IDLE = [TOOLS, GROUP, DRYING, OPTIONAL, DONE].freeze
+
       # @param model [Model]
       def initialize(model)
         @model = model
@@ -28,6 +33,7 @@ module Core
         @visits = Spread.table(HELP_SIGMA)
         @visit_ticks = model.help_minutes * TICKS
         @check_ticks = ticks(model.check_minutes)
+        take_habits(model)
         @showings = model.demonstrations
         @showing_ticks = @showings.map { |showing| ticks(showing.minutes) }
         @alone_ticks = @showings.map { |showing| ticks(showing.alone) }
@@ -41,18 +47,19 @@ module Core
         end
       end
 
-      # A task as the engine uses it. ticks: on average · table: multipliers of that by random number · stuck_from: number from which
+      # A task as the engine uses it. ticks: on average · walk: to fetch what it needs, in ticks · table: multipliers of that by random number · stuck_from: number from which
       # somebody is stuck · tool, held: the first tool it needs, nil for none
       # more: further ones · gives, given: the first tool it puts back, nil for none · gives_more: further ones
       # dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
       # help_below: random numbers under it call for help · kind: WORK or OPTIONAL
       class Step
-        attr_reader :ticks, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given, :gives_more,
-          :dries, :needs_dry, :kind
+        attr_reader :ticks, :walk, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given,
+          :gives_more, :dries, :needs_dry, :kind
 
         # @param luck [Luck] @param tools [Array<String>] keys of those that can be waited for
         # @param slot [Integer] place of its random numbers @param needs_dry [Array<Integer>, nil] places of tasks
-        def initialize(task, luck, tools, slot, needs_dry)
+        # @param walking [Float] minutes to fetch what can be waited for
+        def initialize(task, luck, tools, slot, needs_dry, walking)
           @ticks = task.minutes.to_f * TICKS
           @table = luck.table
           @stuck_from = luck.stuck_from
@@ -64,6 +71,7 @@ module Core
           @showing = task.demonstration
           @kind = task.optional ? OPTIONAL : WORK
           (@tool, @held), *more = known(task.takes || task.tools, tools)
+          @walk = @tool ? (walking * TICKS).round : 0
           @more = more.empty? ? nil : more
           (@gives, @given), *gives_more = known(task.gives || task.tools, tools)
           @gives_more = gives_more.empty? ? nil : gives_more
@@ -80,8 +88,9 @@ module Core
       HELP_SIGMA = 0.5
 
       # @param draws [(Array<Array<Array<Integer>>>, Integer)] see Draws#at
-      # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, nil] told, in ticks and places, of each change of what
-      #   somebody does, each step begun, each demonstration begun, and each time something is shown to one person alone
+      # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, #helped_by_neighbour, nil] told, in ticks and places, of each change of what
+      #   somebody does, each step begun, each demonstration begun, each time something is shown to one person alone, and each visit of a
+      #   neighbour
       # @return [Engine] itself, with what came of it
       def run(draws, observer = nil)
         @draws, @at = draws
@@ -120,6 +129,15 @@ module Core
         ticks.fdiv(TICKS)
       end
 
+      # What people do beside their work, none of it where the model says nothing of it.
+      def take_habits(model)
+        @neighbours_below = (model.neighbours * CHOICES).round
+        @put_down_ticks = ticks(model.put_down)
+        @tired = 1 + model.fatigue
+        @tire_ticks = ticks(model.tires_after)
+        @rests = model.pauses.map { |pause| ticks(pause.from) }
+      end
+
       def reset
         @moments = Array.new(@people + 1, FOREVER)
         @does = Array.new(@people, AWAY)
@@ -134,6 +152,8 @@ module Core
         @free = @model.tools.values
         @for_tools = []
         @helpers = @model.helpers
+        @instructor = true
+        @by_instructor = Array.new(@people + 1, false)
         @calls = []
         @shown = Array.new(@showings.size, false)
         @there = Array.new(@showings.size) { [] }
@@ -193,6 +213,8 @@ module Core
         numbers = @draws[person][step.slot]
         number = numbers[@at]
         takes = (step.ticks * step.table[number >> COARSE_BITS] * @pace[person]).to_i
+        takes = (takes * @tired).to_i if @tired > 1 && tired?
+        takes += step.walk
         call = numbers[@at + 1]
         if call < step.help_below || number >= step.stuck_from
           before = call < step.help_below ? takes * call / step.help_below : takes * call / Spread::STEPS
@@ -203,18 +225,68 @@ module Core
         turn(person, step.kind)
       end
 
-      def calls_for_help(person)
-        @helpers.positive? ? is_helped(person) : (@calls << person) && waits(person, HELP)
+      # So long after the last rest.
+      def tired?
+        rested = @rests.reduce(0) { |last, rest| rest <= @now ? rest : last }
+        @now - rested > @tire_ticks
       end
 
-      def is_helped(person)
-        @helpers -= 1
-        @moments[person] = @now + (@visit_ticks * @visits[@draws[person][@step[person].slot][@at + 2] >> COARSE_BITS]).to_i
+      def calls_for_help(person)
+        return is_helped_by_neighbour(person) if @neighbours_below.positive? && neighbour_comes?(person)
+
+        @helpers.positive? ? is_helped(person, put_down) : (@calls << person) && waits(person, HELP)
+      end
+
+      # Somebody who has nothing to do, or waits, comes to some of those who call.
+      def neighbour_comes?(person)
+        visit_number(person) % CHOICES < @neighbours_below && @does.any? { |kind| IDLE.include?(kind) }
+      end
+
+      def is_helped_by_neighbour(person)
+        takes = visit_ticks(person)
+        @observer&.helped_by_neighbour(takes)
+        @moments[person] = @now + takes
+        @by_instructor[person] = nil
         turn(person, HELPED)
       end
 
-      def goes_on(person)
+      # An instructor at a piece of their own puts it down first; an assistant who is free comes at once.
+      def put_down
+        @helpers == 1 && @instructor ? @put_down_ticks : 0
+      end
+
+      def is_helped(person, later = 0)
+        helper_comes(person)
+        takes = visit_ticks(person)
+        takes = (takes * @model.assistant_pace).to_i unless @by_instructor[person]
+        @moments[person] = @now + takes + later
+        turn(person, HELPED)
+      end
+
+      def visit_number(person)
+        @draws[person][@step[person].slot][@at + 2]
+      end
+
+      def visit_ticks(person)
+        (@visit_ticks * @visits[visit_number(person) >> COARSE_BITS]).to_i
+      end
+
+      # The instructor comes first, unless they are at a piece of their own and an assistant is free.
+      # @param actor [Integer] who is helped, or the demonstration
+      def helper_comes(actor)
+        own = @instructor && (@helpers == 1 || @put_down_ticks.zero?)
+        @helpers -= 1
+        @instructor = false if own
+        @by_instructor[actor] = own
+      end
+
+      def helper_leaves(actor)
+        @instructor = true if @by_instructor[actor]
         helper_is_free
+      end
+
+      def goes_on(person)
+        helper_leaves(person) unless @by_instructor[person].nil?
         @moments[person] = @now + @left[person]
         @left[person] = nil
         turn(person, @step[person].kind)
@@ -243,13 +315,13 @@ module Core
       end
 
       def checks(person)
-        @helpers -= 1
+        helper_comes(person)
         @moments[person] = @now + @check_ticks
         turn(person, CHECKED)
       end
 
       def is_checked(person)
-        helper_is_free
+        helper_leaves(person)
         leaves_step(person)
       end
 
@@ -312,7 +384,7 @@ module Core
       end
 
       def demonstration_begins(showing)
-        @helpers -= 1
+        helper_comes(@people)
         @showing = showing
         @moments[@people] = @now + @showing_ticks[showing]
         @there[showing].each { |person| turn(person, WATCHING) }
@@ -329,7 +401,7 @@ module Core
           begins_step(person)
         end
         @there[showing] = []
-        helper_is_free
+        helper_leaves(@people)
       end
 
       # Whoever comes while or after it is shown gets it at their place.
@@ -338,7 +410,7 @@ module Core
       end
 
       def is_shown_alone(person)
-        @helpers -= 1
+        helper_comes(person)
         ticks = @alone_ticks[@step[person].showing]
         @moments[person] = @now + ticks
         turn(person, WATCHING)
@@ -346,7 +418,7 @@ module Core
       end
 
       def has_seen(person)
-        helper_is_free
+        helper_leaves(person)
         @saw[@step[person].showing][person] = true
         begins_step(person)
       end
@@ -376,7 +448,7 @@ module Core
         slots = Draws.slots(person)
         person.tasks.map do |task|
           dry = task.needs_dry.filter_map { |label| person.tasks.index { |other| other.label == label } }
-          Step.new(task, lucks[task.sigma], @tools, slots.index(task.slot), dry.empty? ? nil : dry)
+          Step.new(task, lucks[task.sigma], @tools, slots.index(task.slot), dry.empty? ? nil : dry, @model.walking)
         end
       end
     end

@@ -8,9 +8,13 @@ module Core
     # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · stuck: multiple of a step's
     # mean time from which somebody calls whatever their luck · between: spread between people
     # help_minutes: one visit, on average · check_minutes: one checkpoint · minutes: of the class · clearing: minutes at the end
+    # walking: minutes to fetch a tool that can be waited for · neighbours: share of calls that a neighbour answers who has nothing to do
+    # fatigue: how much slower people work, as a share, once they have had no rest for tires_after minutes
+    # assistant_pace: an assistant's visit against the instructor's · put_down: minutes until an instructor at a piece of their own comes
     Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, help_minutes: 2.0,
       check_minutes: 0.5,
-      clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, stuck: 1.9)
+      clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, stuck: 1.9,
+      walking: 0.0, neighbours: 0.0, fatigue: 0.0, tires_after: 60.0, assistant_pace: 1.0, put_down: 0.0)
 
     class Model
       # One attendee. tasks: [Work] in order · begins: minute from which they are ready to work

@@ -51,7 +51,17 @@ module Core
           minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between),
           help_minutes: @calibration.help_minutes,
           clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0,
-          late_minutes: @choices.late_minutes.to_f, stuck: STUCK / mean)
+          late_minutes: @choices.late_minutes.to_f, stuck: STUCK / mean, **habits)
+      end
+
+      # What people do beside their work, each unless it is switched off for the class.
+      def habits
+        {
+          walking: @choices.walks ? @calibration.walking_minutes.to_f : 0.0,
+          neighbours: @choices.neighbours ? @calibration.neighbours : 0.0,
+          fatigue: @choices.tires ? @calibration.fatigue : 0.0, tires_after: @calibration.tires_after.to_f,
+          assistant_pace: @calibration.assistant_pace, put_down: @choices.own_piece ? @calibration.put_down.to_f : 0.0
+        }
       end
 
       def person(person, index)

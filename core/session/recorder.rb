@@ -36,6 +36,7 @@ module Core
         @begun = model.people.map { {} }
         @showings = {}
         @alone = 0
+        @by_neighbours = 0
       end
 
       # --- what the engine tells
@@ -56,6 +57,10 @@ module Core
 
       def shown_alone(ticks)
         @alone += ticks
+      end
+
+      def helped_by_neighbour(ticks)
+        @by_neighbours += ticks
       end
 
       # @param finished [Array<Float>] minute of work at which each person was done
@@ -136,7 +141,7 @@ module Core
 
       def helping(rows)
         helped = rows.values.flatten.select { |segment| segment.kind == :helped }.sum(&:minutes)
-        helped + @showings.keys.sum { |showing| @model.demonstrations[showing].minutes } + @alone.fdiv(Engine::TICKS)
+        helped + @showings.keys.sum { |showing| @model.demonstrations[showing].minutes } + (@alone - @by_neighbours).fdiv(Engine::TICKS)
       end
     end
   end

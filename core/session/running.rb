@@ -7,10 +7,12 @@ module Core
     # assistants: beside the instructor · more_tools: {tool key => borrowed} · stagger: minutes by which every second person begins later
     # break_at: minute, 0 for none · break_minutes · late: hundredths of people who come late · late_minutes: by how much on average
     # poor_light · target: chance wanted that everybody finishes, in hundredths · fixed_end: the room is not to be had longer
-    # assistant_hour, tool_hire: minor units
+    # assistant_hour, tool_hire: minor units · tires, walks, neighbours: whether people tire, walk to shared tools and help each other
+    # own_piece: whether the instructor makes one beside teaching
     Running = Value.define(demonstrations: :together, assistants: 0, more_tools: {}.freeze, stagger: 0, break_at: 0, break_minutes: 10,
       late: 10, late_minutes: 5,
-      poor_light: false, target: 90, fixed_end: false, assistant_hour: 1500, tool_hire: 300)
+      poor_light: false, target: 90, fixed_end: false, assistant_hour: 1500, tool_hire: 300, tires: true, walks: true,
+      neighbours: true, own_piece: false)
 
     class Running
       DEMONSTRATIONS = %i[together carry_on at_start].freeze

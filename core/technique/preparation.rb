@@ -22,6 +22,12 @@ module Core
       # What was glued is left this many days before it is handed on: cement cures overnight.
       CURING_DAYS = 2
       ORDER_DAYS = 10
+      # Early enough to order others.
+      TEST_DAYS = 9
+      # So many of a lot show, 9 times in 10, at least one where 5 of 100 would not do: ln 0.1 / ln 0.95 (binomial).
+      SAMPLE = 45
+      # From memory.
+      SECONDS_A_TEST = 4
 
       # @param plan [Plan] @param calibration [Session::Calibration] @param short [Integer] things still to be bought
       def initialize(plan, calibration, short: 0)
@@ -59,8 +65,23 @@ module Core
         Candidate.new(step: step, skill: skill, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
       end
 
+      # @return [Array<Catalogue::Part>] beads that lines pass, of whose lot nothing was tested
+      def untested
+        passed = @people.flat_map { |person| person.piece.joins }.uniq.select { |join| join.kind == :lines_through }.map(&:outer)
+        passed.uniq.select { |part| part.bead? && part.tested.zero? && !part.made? }
+      end
+
+      def test_lots
+        lots = untested
+        return if lots.empty?
+
+        number = [SAMPLE, lots.map { |part| @plan.needs.find { |need| need.part == part }&.count.to_i }.max].min
+        Task.new(days: TEST_DAYS, code: :test_lots, minutes: lots.size * number * SECONDS_A_TEST / 60.0, people: number,
+          names: lots.map(&:name).join('; '))
+      end
+
       def before
-        [(Task.new(days: ORDER_DAYS, code: :order, minutes: 10, people: @short) if @short.positive?),
+        [test_lots, (Task.new(days: ORDER_DAYS, code: :order, minutes: 10, people: @short) if @short.positive?),
          Task.new(days: 2, code: :pack, minutes: @plan.kits.size * MINUTES_A_KIT, people: @plan.kits.size)].compact
       end
 

@@ -15,7 +15,7 @@ RSpec.describe Core::Fit do
 
   # Parts with the measures that the rules need.
   def fitted(key, along, outer, kind: :bead, **rest)
-    lengths = rest.slice(:hole, :gap).transform_values { |number| mm(number) }
+    lengths = rest.slice(:hole, :gap, :smallest_hole).transform_values { |number| mm(number) }
     part(key, along, outer, kind: kind, **rest.merge(lengths))
   end
 
@@ -26,6 +26,8 @@ RSpec.describe Core::Fit do
       [:lines_through, 0.46, 2, [7, { hole: 0.95 }], :tight, :hole_tight],
       [:lines_through, 0.46, 2, [7, { hole: 0.9 }], :will_not, :hole_will_not],
       [:lines_through, 0.46, 2, [7, {}], :unknown, :measure_missing],
+      # The smallest hole of a sample counts, not the stated one.
+      [:lines_through, 0.38, 1, [8, { hole: 1.0, smallest_hole: 0.35 }], :will_not, :hole_will_not],
       # Common practice: two passes of 0.46 go into a 2 mm tube of 1.3 bore; three need the next size.
       [:crimp_on_lines, 0.46, 2, [2, { kind: :crimp, hole: 1.3 }], :fits, :crimp_fits],
       [:crimp_on_lines, 0.46, 2, [2, { kind: :crimp, hole: 0.94 }], :tight, :crimp_tight],

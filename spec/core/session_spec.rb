@@ -163,12 +163,15 @@ RSpec.describe Core::Session do
     end
 
     # SimPy 3.0.11, each with 6000 runs from seed 11: mean, deviation, 95 % quantile of the last to finish. In the second, one of five
-    # mats is kept from the fourth step to the tenth, and what dries for twenty minutes after the twelfth is needed by the fifteenth.
-    { '' => [149.9742, 17.2626, 179.3890], ' HELD' => [157.1436, 17.6465, 188.0662] }.each do |words, (simpy_mean, deviation, late)|
+    # mats is kept from the fourth step to the tenth, and what dries for twenty minutes after the twelfth is needed by the fifteenth. In the
+    # third an assistant helps, neighbours answer calls, tools are walked for, people tire, and the instructor makes a piece as well.
+    life = { helpers: 2, assistant_pace: 1.3, put_down: 0.5, neighbours: 0.25, walking: 0.3, fatigue: 0.15, tires_after: 40.0 }
+    { '' => [149.9742, 17.2626, 179.3890], ' HELD' => [157.1436, 17.6465, 188.0662],
+      ' LIFE' => [109.8303, 11.2206, 129.6949] }.each do |words, (simpy_mean, deviation, late)|
       it "agrees with /usr/bin/python3 bench/session_reference.py 6000 11#{words}, mean and 95 % quantile" do
         tools = { 't0' => 4, 't1' => 4, 't2' => 3, 't3' => 6, 't4' => 5, 't5' => 4, 'mat' => 5 }
-        mat = words.empty? ? {} : { 3 => { takes: { 'mat' => 1 }, gives: {} }, 9 => { gives: 'mat' }, 11 => { dries: 20.0 },
-          14 => { needs_dry: [11] } }
+        mat = words == ' HELD' ? { 3 => { takes: { 'mat' => 1 }, gives: {} }, 9 => { gives: 'mat' }, 11 => { dries: 20.0 },
+          14 => { needs_dry: [11] } } : {}
         people = (0...12).map { |p|
           (0...25).map { |s|
             own = mat.key?(3) && s == 3 ? {} : { "t#{(s + p) % 6}" => 1 }
@@ -177,7 +180,8 @@ RSpec.describe Core::Session do
             work(1.0 + (((p * 7) + (s * 3)) % 11 / 5.0), tools: own, help: 0.2, slot: s, label: s, **rest)
           }
         }
-        ends = described_class::Simulation.new(model(people, tools: tools, sigmas: [0.4], between: 0.2)).run(0...1000).ends
+        habits = words == ' LIFE' ? life : {}
+        ends = described_class::Simulation.new(model(people, tools: tools, sigmas: [0.4], between: 0.2, **habits)).run(0...1000).ends
         mean, error = mean_and_error(ends)
         expect(mean).to be_within(4 * Math.hypot(error, deviation / Math.sqrt(6000))).of(simpy_mean)
         # The error of this quantile is about 2.1 deviations over the root of the number of runs (normal density at the quantile).
@@ -187,6 +191,22 @@ RSpec.describe Core::Session do
   end
 
   describe 'a whole class' do
+    # Each alone, over the same luck; without it nothing changes.
+    { walking: 0.5, fatigue: 0.3, put_down: 2.0, assistant_pace: 1.5 }.each do |habit, much|
+      it "ends later with #{habit.to_s.tr('_', ' ')}, and as before without" do
+        busy = full.with(tires_after: 10.0, helpers: habit == :assistant_pace ? 2 : 1)
+        mean = ->(model) { described_class::Simulation.new(model).run(0...300).ends.sum / 300 }
+        expect(mean.(busy.with(habit => much))).to be > mean.(busy) + 0.05
+      end
+    end
+
+    it 'ends earlier where neighbours help, who take no time of the instructor' do
+      calling = full.with(people: full.people.map { |one| one.with(tasks: one.tasks.map { |task| task.with(help: 0.8) }) })
+      alone, helped = [calling, calling.with(neighbours: 0.5)].map { |model| described_class::Simulation.new(model) }
+      expect(helped.run(0...300).ends.sum).to be < alone.run(0...300).ends.sum
+      expect(helped.watch(0...20).sum(&:helping)).to be < alone.watch(0...20).sum(&:helping) * 0.9
+    end
+
     it 'accounts for every minute of everybody, in every run' do
       60.times do |replication|
         engine = run(full, replication)

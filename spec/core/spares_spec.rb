@@ -48,6 +48,21 @@ RSpec.describe Core::Bill::Spares do
       expect(beginners).to be > masters
     end
 
+    # Beta about what a sample showed (Jeffreys): 3 of 45 will not do. R 4.2.2: qbinom(0.95, 200, 1 - (1 - 0.01) * (1 - 3.5 / 46)) = 24.
+    it 'holds back more of a lot of which a sample would not do, and says how many to test' do
+      part = sample_table.part('round_8')
+      tested = part.with(tested: 45, rejected: 3)
+      expect([part.reject_rate, tested.reject_rate]).to match([0.0, be_within(1e-12).of(3.5 / 46)])
+      probability = Core::Bill::Loss.probability(tested, 3)
+      expect(Core::Bill::Losses.new(probability => 200).quantile(0.95)).to eq(24)
+      # The fewest that show one of 5 in 100 nine times in ten: 1 - 0.95^45 = 0.9006, of 44 0.8953 (binomial).
+      number = Core::Technique::Preparation::SAMPLE
+      expect([number, number - 1].map { |many| (1 - (0.95**many)).round(4) }).to eq([0.9006, 0.8953])
+      tasks = ->(table) { Core::Technique::Preparation.new(Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table), Core::Session::Calibration.new).tasks }
+      known = sample_table.parts.transform_values { |one| one.with(tested: 45) }
+      expect([sample_table, sample_table.with(parts: known)].map { |table| tasks.(table).any? { |task| task.code == :test_lots } }).to eq([true, false])
+    end
+
     # Trying it out: in how many of many classes would all parts have lasted, when a spare can be lost as well?
     it 'lasts as often as it says, all parts taken together' do
       rng = Random.new(8)

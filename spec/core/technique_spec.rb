@@ -215,7 +215,7 @@ RSpec.describe Core::Technique do
     preparation = described_class::Preparation.new(plan, Core::Session::Calibration.new(learning: 1.0), short: 3)
     # Pace by level, from memory: 2.2 against the instructor's 0.8, where nothing gets faster with repeats.
     expect(preparation.offers.map(&:worth)).to all(be_within(1e-9).of(2.2 / 0.8))
-    expect(preparation.tasks.map { |task| [task.days, task.code] }).to start_with([10, :order], [2, :pack], [1, :prepare_step])
+    expect(preparation.tasks.map { |task| [task.days, task.code] }).to start_with([10, :order], [9, :test_lots], [2, :pack], [1, :prepare_step])
     expect(plan.people.first.tasks.map { |task| task.step.key }).not_to include('front/cut_line')
     expect(preparation.tasks.map(&:days)).to eq(preparation.tasks.map(&:days).sort.reverse)
   end

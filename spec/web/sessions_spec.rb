@@ -36,6 +36,13 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     expect(session).to eq(Core::Session::Running.new)
   end
 
+  it 'switches off what people do beside their work, each by itself' do
+    model = -> { app_settings.results.of(1).model.to_h.slice(:fatigue, :walking, :neighbours, :put_down).values.map(&:positive?) }
+    expect(model.()).to eq([true, true, true, false])
+    { tires: '0', walks: '0', neighbours: '0', own_piece: '1' }.each { |name, value| choose(name => value) }
+    expect(model.()).to eq([false, false, false, true])
+  end
+
   it 'says that the forecast is being worked out, never a plain sum, then what came of it and why' do
     get '/classes/1', {}, 'HTTP_X_POLL' => '1', 'HTTP_X_REDRAW' => '0'
     expect([last_response.status, page.include?('simulated classes')]).to eq([204, false])

@@ -13,7 +13,13 @@ module Web
         between: 0.0..1.0,
         learning: 0.5..1.0,
         help: 0.0..1.0,
-        help_minutes: 0.1..60.0
+        help_minutes: 0.1..60.0,
+        assistant_pace: 0.5..5.0,
+        put_down: 0.0..10.0,
+        neighbours: 0.0..1.0,
+        walking_minutes: 0.0..10.0,
+        fatigue: 0.0..1.0,
+        tires_after: 1..720
       }.freeze
 
       texts(*RANGES.keys)

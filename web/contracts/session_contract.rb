@@ -5,7 +5,7 @@ module Web
     # How one class may run.
     class SessionContract < Contract
       texts :assistants, :stagger, :break_at, :break_minutes, :late, :late_minutes, :target, :assistant_hour, :tool_hire, :demonstrations,
-        :poor_light, :fixed_end
+        :poor_light, :fixed_end, :tires, :walks, :neighbours, :own_piece
 
       option :currency
       option :class_minutes
@@ -22,6 +22,8 @@ module Web
         target: RUNNING::TARGET
       }.freeze
       MONEY = %i[assistant_hour tool_hire].freeze
+      # Yes or no.
+      CHOICES = %i[poor_light fixed_end tires walks neighbours own_piece].freeze
 
       WHOLE_FIELDS.each { |name, range| rule(name).validate(whole: range) }
       MONEY.each { |name| rule(name).validate(amount: [0..LARGEST_AMOUNT_MINOR, 'Give an amount such as 12.50, not below zero.']) }

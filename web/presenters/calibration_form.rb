@@ -13,7 +13,13 @@ module Web
         between: 'How much people of one level differ (0.15 is 15 %)',
         learning: 'Learning rate: time falls to this share at each doubling',
         help: 'Chance of a call for help where all is new',
-        help_minutes: 'One visit of yours, minutes'
+        help_minutes: 'One visit of yours, minutes',
+        assistant_pace: 'A visit of an assistant, against yours',
+        put_down: 'Until you put your own piece down, minutes',
+        neighbours: 'Share of calls that a neighbour answers (0.15 is 15 %)',
+        walking_minutes: 'To fetch a shared tool, minutes',
+        fatigue: 'How much slower tired people are (0.08 is 8 %)',
+        tires_after: 'People tire after so many minutes without a break'
       }.freeze
       FIELDS = Contracts::CalibrationContract::RANGES.keys
 

@@ -6,7 +6,7 @@ module Web
     class SessionForm < Form
       C = Contracts::SessionContract
       MORE = Core::Session::Running::MORE
-      FIELDS = [*C::WHOLE_FIELDS.keys, *C::MONEY, :demonstrations, :poor_light, :fixed_end].freeze
+      FIELDS = [*C::WHOLE_FIELDS.keys, *C::MONEY, :demonstrations, *C::CHOICES].freeze
 
       # @param minutes [Integer] of the class
       def initialize(studio, params, minutes)
@@ -30,7 +30,7 @@ module Web
       def read(name)
         case name
         when :demonstrations then value(name).to_sym
-        when :poor_light, :fixed_end then value(name) == '1'
+        when *C::CHOICES then value(name) == '1'
         when *C::MONEY then Core::Money.parse(value(name), @currency).minor
         else value(name).to_i
         end

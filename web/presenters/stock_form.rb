@@ -121,7 +121,7 @@ module Web
         case table_name
         when :techniques then ladder_trouble
         when :parts, :lines
-          return { hole: 'The hole must be smaller than the width. Check which is which.' } if contradicts_itself?
+          return contradiction if contradiction.any?
 
           broken = key && broken_design
           broken ? { kind: broken } : {}
@@ -129,8 +129,13 @@ module Web
         end
       end
 
-      def contradicts_itself?
-        table_name == :parts && item.contradictions.include?(:hole_larger_than_part)
+      CONTRADICTIONS = {
+        hole_larger_than_part: { hole: 'The hole must be smaller than the width. Check which is which.' },
+        more_rejected_than_tested: { rejected: 'That is more than were tested. Give how many of the tested ones would not do.' }
+      }.freeze
+
+      def contradiction
+        table_name == :parts ? CONTRADICTIONS.fetch(item.contradictions.first, {}) : {}
       end
 
       # No circles, and nothing that needs what stands above it.

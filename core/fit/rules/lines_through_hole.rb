@@ -12,7 +12,7 @@ module Core
         KNOT_WIDTH = 2
 
         def call(join)
-          hole = join.outer.hole or return ask(join, join.outer, :hole)
+          hole = join.outer.tightest_hole or return ask(join, join.outer, :hole)
 
           needed = needed(join)
           judged = Passage.judge(:hole, needed, hole)
@@ -34,29 +34,29 @@ module Core
 
         def cures(join)
           lines = thinner(join.inner).select { |line|
-            bundle(line, join.passes) + CLEARANCE <= join.outer.hole
+            bundle(line, join.passes) + CLEARANCE <= join.outer.tightest_hole
           }.first(1).map { |line| swap_line(join.inner, line) }
           parts = others(join.outer) { |other|
-            other.hole && other.hole >= needed(join) + CLEARANCE
+            other.hole && other.tightest_hole >= needed(join) + CLEARANCE
           }.map { |other| swap_part(join.outer, other) }
           ranked([*trimmed(join), *finished(join), *lines, *parts])
         end
 
         # Beads too small for a second pass keep their places; wider ones beside the crimp take the tail (common practice, no source).
         def finished(join)
-          return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.hole
+          return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.tightest_hole
 
           wide = @table.parts.values.select do |part|
             part.kind == :finishing || (part.bead? && part.lines == 1 && part.outer <= Cures::FinishingBeads::LARGEST)
           end
-            .select { |part| part.hole && part.hole >= needed(join) + CLEARANCE }
+            .select { |part| part.hole && part.tightest_hole >= needed(join) + CLEARANCE }
           wide.min_by(1) { |part| [part.kind == :finishing ? 0 : 1, part.outer, part.key] }
             .map { |part| Cures::FinishingBeads.new(join.component, part) }
         end
 
         # A second pass that only buries a tail can be left out.
         def trimmed(join)
-          return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.hole
+          return [] unless join.kind == :lines_through && join.passes == 2 && bundle(join.inner, 1) + CLEARANCE <= join.outer.tightest_hole
 
           [Cures::TrimTails.new(join.component)]
         end

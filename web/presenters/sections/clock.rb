@@ -159,6 +159,17 @@ module Web
           }
         end
 
+        # @return [Array<(Symbol, String, String, String, Boolean)>] field, label, words for no and yes, and what is chosen
+        def habits
+          calibration = @reading.calibration
+          tired = "yes, after #{calibration.tires_after} min"
+          {
+            tires: ['People tire', 'no', tired], walks: ['Shared tools', 'lie within reach', 'take a walk'],
+            neighbours: ['Neighbours', 'keep to their own', 'help each other'],
+            own_piece: ['You', 'only teach', 'make a piece as well']
+          }.map { |name, words| [name, *words, choices.public_send(name)] }
+        end
+
         def amounts
           { assistant_hour: "An assistant's hour, #{@reading.market.currency}", tool_hire: 'Borrowing one tool' }
         end
