@@ -173,11 +173,11 @@ module Core
       def happens(actor)
         return demonstration_ends if actor == @people
 
-        doing = @does[actor]
-        if [WORK, OPTIONAL].include?(doing) then @left[actor] ? calls_for_help(actor) : ends_step(actor)
-        elsif doing == HELPED then goes_on(actor)
-        elsif doing == CHECKED then is_checked(actor)
-        elsif doing == WATCHING then has_seen(actor)
+        case @does[actor]
+        when WORK, OPTIONAL then @left[actor] ? calls_for_help(actor) : ends_step(actor)
+        when HELPED then goes_on(actor)
+        when CHECKED then is_checked(actor)
+        when WATCHING then has_seen(actor)
         else begins_step(actor)
         end
       end
