@@ -14,6 +14,7 @@ module Core
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # quarter_turned: whether its two eyes stand a quarter turn apart, as a ring's neighbours do
     # holds_grams: what a magnetic clasp holds, nil when not known
+    # wall: of a cap, at its hole; nil takes what is usual
     # tested, rejected: how many of the lot were threaded before class, and how many of those would not do · smallest_hole: among them
     # made: key of the component that is made apart as this part, nil for what is bought
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
@@ -21,10 +22,20 @@ module Core
       :key, :name, :kind, :along, :outer,
       hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
       lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
-      faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil, tested: 0, rejected: 0, smallest_hole: nil
+      faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil, tested: 0, rejected: 0, smallest_hole: nil, wall: nil
     ) do
       def height_above_skin
         hole_height || (outer / 2)
+      end
+
+      # A ring on a line stands on edge; a cap lies over its bead and adds its wall.
+      # @return [Measure::Length] what it takes of a line that runs through it
+      def threaded
+        case kind
+        when :ring, :split_ring then wire_thickness || along
+        when :cap then wall || [Part::USUAL_WALL, along].min
+        else along
+        end
       end
 
       # @return [Measure::Length, nil] the hole that lines must pass: the smallest that was found, else the stated one
@@ -77,6 +88,8 @@ module Core
     class Part
       prepend Keyed
 
+      # Of a cap (from memory).
+      USUAL_WALL = Measure::Length.mm(0.5)
       NO_METAL = %w[glass stone shell pearl wood horn resin].freeze
       KINDS = %i[bead
                  finishing

@@ -194,18 +194,24 @@ module Core
         Measure::Length.sum(parts.map(&:along))
       end
 
-      # @param parts [Array<Catalogue::Part>] @return [Array<Element>]
+      # @param parts [Array<Catalogue::Part>] threaded on a line @return [Array<Element>]
       def elements(parts)
-        known = Hash.new { |made, part| made[part] = Element.of(part) }.compare_by_identity
+        known = Hash.new { |made, part| made[part] = Element.of(part, along: part.threaded) }.compare_by_identity
         parts.map { |part| known[part] }
       end
 
-      # @return [Array<Float>] where the middle of each part lies, laid end to end from start, in millimetres
+      # @return [Measure::Length] that parts take of a line that runs through them
+      def threaded(parts)
+        Measure::Length.sum(parts.map(&:threaded))
+      end
+
+      # @return [Array<Float>] where the middle of each part lies, threaded one after the other from start, in millimetres
       def running(parts, start = 0.0)
         edge = start
         parts.map do |part|
-          middle = edge + (part.along.to_mm / 2)
-          edge += part.along.to_mm
+          taken = part.threaded.to_mm
+          middle = edge + (taken / 2)
+          edge += taken
           middle
         end
       end

@@ -49,6 +49,7 @@ module Core
         construction.parameter :school, :choice, of: SCHOOLS.keys, default: :flat
         construction.parameter :crimp, :part, of: %i[crimp], required: false
         construction.parameter :cover, :part, of: %i[cover clamshell], required: false
+        construction.parameter :loop, :length, required: false, range: Measure::Length.mm(0.5)..Measure::Length.mm(30)
         construction.parameter :guard, :part, of: %i[wire_guard], required: false
         construction.parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
         construction.parameter :bury_through, :integer, default: 3, range: 2..4
@@ -64,6 +65,11 @@ module Core
       def end_problems
         [(trouble('crimp', :crimp_missing) if way.crimped && crimp.nil?),
          (trouble('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover)].compact
+      end
+
+      # @param passes [Integer] of lines in its crimp or shell @return [End] where lines hang by their loop; over a guard it has its own size
+      def line_end(line, closing_step, passes:)
+        End.new(item: line, passes: passes, closing_step: closing_step, loop: guard ? nil : loop)
       end
 
       # @return [Catalogue::Part] what the eye sees at each end of the beads: the crimp itself, or what hides it

@@ -32,7 +32,7 @@ module Core
         knot = Cell.new(kind: :knot, length: knot)
         between = rest == :bare_cord ? { length: Measure::Length::ZERO, takes_rest: true } : { length: bare }
         bare = Cell.new(kind: :bare, **between)
-        beads = (list * repeats).map { |part| Cell.new(kind: :bead, length: part.along, part: part) }
+        beads = (list * repeats).map { |part| Cell.new(kind: :bead, length: part.threaded, part: part) }
         return [bare, knot, *beads.flat_map { |bead| [bead, knot] }, bare] if knots == :neighbours_share
 
         groups = rest == :bare_cord || knots == :none ? beads.map { |bead| [bead] } : beads.each_slice(list.size)

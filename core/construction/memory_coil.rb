@@ -2,8 +2,8 @@
 
 module Core
   module Construction
-    # Beads on rows of memory wire with the ends turned into loops, and spacer bars that hold the rows together.
-    # Several turns of one wire are a single row worn in several wraps.
+    # Beads on rows of memory wire with the ends turned into loops, and spacer bars that hold the rows together. Of a bar with more holes than
+    # rows the outer ones are used. Several turns of one wire are a single row worn in several wraps.
     class MemoryCoil < Base
       key :memory_coil
 
@@ -11,6 +11,8 @@ module Core
       CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
       # Each end turned into a loop (common practice, no source).
       LOOP_MM = 10
+      # A bend is made quicker than a loop (from memory).
+      BEND_EFFORT = Rational(1, 3)
 
       parameter :wire, :line, of: %i[memory_wire]
       parameter :rows, :integer, default: 1, range: 1..8
@@ -18,12 +20,18 @@ module Core
       parameter :bar, :part, of: %i[spacer_bar], required: false
       # Bars divide the rows into equal sections, mirrored from side to side.
       parameter :bars, :integer, default: 0, range: 0..9
+      # A small bead on both sides of each bar, on every row, so that the next bead does not slip into its hole.
+      parameter :lip, :part, of: %i[bead], required: false
+      # At each end, for the loops of all rows.
+      parameter :end_ring, :part, of: %i[ring split_ring], required: false
+      # The ends are bent inward a little before their loops are turned, so that they do not stand out.
+      parameter :bent_ends, :boolean, default: false
 
       def problems
         [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
          (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
          (trouble('bar', :bar_missing) if bars.positive? && bar.nil?),
-         (trouble('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines != rows)].compact
+         (trouble('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines < rows)].compact
       end
 
       def fill
@@ -43,7 +51,7 @@ module Core
       end
 
       def bar_length
-        bars.zero? ? Measure::Length::ZERO : bar.along * bars
+        bars.zero? ? Measure::Length::ZERO : (bar.along + (lip ? lip.along * 2 : Measure::Length::ZERO)) * bars
       end
 
       # Units that must be added at once to keep both sides alike: an odd number of sections has a middle one that takes a single unit.
@@ -65,15 +73,30 @@ module Core
         units(repeats).each_with_index.map do |number, i|
           section = pattern.expand(number).map { |part| [part, :bead] }
           i < sections / 2.0 ? section : section.reverse
-        end.reduce { |all, one| all + [[bar, :bar]] + one }
+        end.reduce { |all, one| all + at_bar + one }
+      end
+
+      def at_bar
+        beside = lip ? [[lip, :lip]] : []
+        [*beside, [bar, :bar], *beside]
       end
 
       def work_up(solution, maker)
         beads = row(solution.repeats)
         strung = beads.reject { |_, role| role == :bar }
-        WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]), cuts: [cut(solution, maker)],
+        WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]) +
+            (end_ring ? [count(end_ring, 2, :ring)] : []), cuts: [cut(solution, maker)],
           steps: steps(strung.size),
-          joins: through(wire, beads.map(&:first).uniq), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
+          joins: through(wire, beads.map(&:first).uniq) + ring_joins, ends: ring_ends,
+          drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
+      end
+
+      def ring_joins
+        end_ring ? [Join.new(kind: :hangs_in, inner: wire, outer: end_ring, at: 0.0, in_place: true)] : []
+      end
+
+      def ring_ends
+        end_ring ? { first: End.new(item: end_ring), last: End.new(item: end_ring) } : {}
       end
 
       def cut(solution, maker)
@@ -97,7 +120,10 @@ module Core
          step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads, rows: rows, bars: bars }),
          step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
          step('trim', 'memory_cutting', rows, after: %w[check_length], cautions: %i[cutting]),
-         step('last_loops', 'memory_loop', rows, effort: Strung::SECOND_END_EFFORT, after: %w[trim], cautions: %i[sharp_tails])]
+         (step('bend', 'memory_loop', rows * 2, effort: BEND_EFFORT, after: %w[trim]) if bent_ends),
+         step('last_loops', 'memory_loop', rows, effort: Strung::SECOND_END_EFFORT, after: [bent_ends ? 'bend' : 'trim'],
+           cautions: %i[sharp_tails]),
+         (step('ring', 'ring', 2, after: %w[last_loops], values: { rows: rows }, adds: %i[ring]) if end_ring)].compact
       end
 
       def layout(beads, solution)
@@ -106,7 +132,15 @@ module Core
         across(rows, pitch).flat_map { |y| [line_shape(wire, solution.length.to_mm, y), *row_shapes(beads, at, y)] } +
           beads.each_with_index.select { |(_, role), _|
             role == :bar
-          }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) }
+          }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) } + ring_shapes(solution)
+      end
+
+      # They hang in the loops, just inside the ends of the drawing.
+      def ring_shapes(solution)
+        return [] if end_ring.nil?
+
+        half = end_ring.outer.to_mm / 2
+        [half, solution.length.to_mm - half].map { |x| part_shape(end_ring, :ring, x) }
       end
 
       def row_shapes(beads, at, y_mm)

@@ -88,7 +88,7 @@ module Core
       end
 
       def layout(row, made)
-        at = running(row, [(made.to_mm - lengthwise(row).to_mm) / 2, 0.0].max)
+        at = running(row, [(made.to_mm - threaded(row).to_mm) / 2, 0.0].max)
         [(line_shape(line, made.to_mm) if line), *row.each_with_index.map { |part, i| part_shape(part, :part, at[i]) }].compact
       end
     end

@@ -43,13 +43,13 @@ module Core
         filling.any?
       end
 
-      # @return [Measure::Length] without the filling groups
+      # @return [Measure::Length] threaded on a line, without the filling groups
       def fixed_length
-        Measure::Length.sum(expand(0).map(&:along))
+        Measure::Length.sum(expand(0).map(&:threaded))
       end
 
       def unit_length
-        Measure::Length.sum(unit.map(&:along))
+        Measure::Length.sum(unit.map(&:threaded))
       end
 
       def empty?

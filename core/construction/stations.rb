@@ -3,7 +3,8 @@
 module Core
   module Construction
     # Small groups of beads held apart on the line by crimps or snug spacers. The gaps take up what whole stations leave over.
-    # Layers hang together; in every second one the stations fall between those of the first, by half a gap.
+    # Layers hang together; in every second one the stations fall between those of the first, by half a gap. Crossed, the beads sit on the
+    # lines in turn, and all lines run through the holders. Gathered, all layers end in one crimp or shell.
     class Stations < Base
       # Measuring a snug station and pushing it to its place takes as long as so many beads (from memory).
       PLACING = 5
@@ -17,15 +18,21 @@ module Core
       parameter :holder, :part, of: %i[crimp bead finishing]
       # Common practice, no source: 50 to 75.
       parameter :gap, :length, default: '60 mm', range: Measure::Length.mm(5)..Measure::Length.mm(300)
+      # Between the ends and the stations next to them; as all others where none is chosen.
+      parameter :last_gap, :length, required: false, range: Measure::Length.mm(0)..Measure::Length.mm(100)
+      parameter :crossed, :boolean, default: false
+      parameter :gathered, :boolean, default: false
       include CrimpedEnds
 
       def problems
         [(trouble('station', :pattern_of_nothing) if station.empty?),
-          (trouble('station', :nothing_may_fill) if station.fills?), *end_problems].compact
+         (trouble('station', :nothing_may_fill) if station.fills?),
+         (trouble('crossed', :crossed_needs_lines) if crossed && lines == 1), *end_problems].compact
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: gap + (terminal.along * 2), step: held_length + gap, height: tallest(station.expand),
+        @fill ||= Sizing::Fill.new(base: (last_gap ? (last_gap * 2) - gap : gap) + (terminal.along * 2), step: held_length + gap,
+          height: tallest(station.expand),
           fewest: layers > 1 ? 2 : 1, most: 200)
       end
 
@@ -41,9 +48,10 @@ module Core
 
       # As the first layer lies.
       def on_line(solution)
-        bare = Element.bare(true_gap(solution), line.thickness)
+        bare, last = [true_gap(solution), end_gap(solution)].map { |length| Element.bare(length, line.thickness) }
         station = elements(held.map(&:first))
-        [Element.of(terminal), bare, *Array.new(solution.repeats) { [*station, bare] }.flatten, Element.of(terminal)]
+        between = Array.new(solution.repeats) { station }.reduce { |row, one| [*row, bare, *one] }
+        [Element.of(terminal), last, *between, last, Element.of(terminal)]
       end
 
       private
@@ -53,7 +61,7 @@ module Core
       end
 
       def held_length
-        lengthwise(held.map(&:first))
+        threaded(held.map(&:first))
       end
 
       # @return [Integer] stations in this layer, from 0
@@ -61,8 +69,36 @@ module Core
         layer.odd? ? repeats - 1 : repeats
       end
 
+      # Bare line in all.
+      def gaps(solution)
+        solution.length - (terminal.along * 2) - (held_length * solution.repeats)
+      end
+
+      # Where there is a single station, it has a gap on either side.
+      def own_ends?(solution)
+        !last_gap.nil? && solution.repeats > 1
+      end
+
+      def gap_count(solution)
+        own_ends?(solution) ? solution.repeats - 1 : solution.repeats + 1
+      end
+
       def true_gap(solution)
-        (solution.length - (terminal.along * 2) - (held_length * solution.repeats)) / (solution.repeats + 1)
+        (gaps(solution) - (own_ends?(solution) ? last_gap * 2 : Measure::Length::ZERO)) / gap_count(solution)
+      end
+
+      def end_gap(solution)
+        own_ends?(solution) ? last_gap : true_gap(solution)
+      end
+
+      # @return [Integer] crimps or shells at both ends together
+      def closed_ends
+        gathered ? 2 : 2 * layers
+      end
+
+      # @return [Integer] lines in one of them: each goes out and comes back
+      def lines_in_one
+        2 * lines * (gathered ? layers : 1)
       end
 
       def all_stations(repeats)
@@ -71,11 +107,10 @@ module Core
 
       def work_up(solution, maker)
         total = all_stations(solution.repeats)
-        WorkUp.new(parts: tally(held, total) + end_parts(2 * layers), cuts: [cut(solution, maker)], steps: steps(total),
+        WorkUp.new(parts: tally(held, total) + end_parts(closed_ends), cuts: [cut(solution, maker)], steps: steps(total),
           joins: joins,
           drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-          ends: { first: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends'),
-          last: End.new(item: line, passes: 2 * lines * layers, closing_step: 'ends') })
+          ends: { first: line_end(line, 'ends', passes: 2 * lines * layers), last: line_end(line, 'ends', passes: 2 * lines * layers) })
       end
 
       def cut(solution, maker)
@@ -85,11 +120,14 @@ module Core
 
       def lengths(solution)
         n = solution.repeats
-        gaps = solution.length - (terminal.along * 2) - (held_length * n)
+        count = gap_count(solution)
+        ends = end_gap(solution) * 2
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
           working: [term(:crimps, terminal.along * 2),
                     term(:stations_of, held_length * n, count: n, each: held_length),
-                    term(:even_gaps, gaps, count: n + 1, each: true_gap(solution), asked: gap)])
+                    (term(:end_gaps, ends) if own_ends?(solution)),
+                    term(:even_gaps, gaps(solution) - (own_ends?(solution) ? ends : Measure::Length::ZERO), count: count,
+                      each: true_gap(solution), asked: gap)].compact)
       end
 
       def steps(total)
@@ -99,14 +137,15 @@ module Core
          step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total },
            effort: snug ? held.size + PLACING : 1),
          step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
-         closing(step('ends', way.technique, 2 * layers, after: %w[check_length])),
-         *end_steps(2 * layers, after: %w[ends])]
+         closing(step('ends', way.technique, closed_ends, after: %w[check_length])),
+         *end_steps(closed_ends, after: %w[ends])]
       end
 
       def joins
         kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
-        through(line, station.expand, passes: lines) + [Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)] +
-          end_joins(line, passes: 2 * lines)
+        held_by = Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)
+        through(line, station.expand, passes: crossed ? 1 : lines) + [held_by] +
+          end_joins(line, passes: lines_in_one)
       end
 
       def layout(solution)
@@ -124,11 +163,17 @@ module Core
 
       def station_shapes(layer, solution, y_mm)
         step = held_length.to_mm + true_gap(solution).to_mm
-        first = terminal.along.to_mm + true_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
+        first = terminal.along.to_mm + end_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
         (0...stations_in(layer, solution.repeats)).flat_map do |i|
           at = running(held.map(&:first), first + (i * step))
-          held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm) }
+          held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm + (role == :bead ? aside(i) : 0.0)) }
         end
+      end
+
+      # Crossed, the beads lie on the lines in turn.
+      # @return [Float] millimetres
+      def aside(index)
+        crossed ? across(lines, tallest(station.expand).to_mm)[index % lines] : 0.0
       end
     end
   end

@@ -72,7 +72,7 @@ module Core
         fillers = filler ? [filler] * (solution.fillers * 2) : []
         working = [term(:fixed_beads, fill.base),
                    term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
-                   (term(:fillers, lengthwise(fillers), count: fillers.size) if fillers.any?)].compact
+                   (term(:fillers, threaded(fillers), count: fillers.size) if fillers.any?)].compact
         Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options, fillers: fillers,
           working: working)
       end
@@ -119,8 +119,8 @@ module Core
         beads.each_with_index.with_object({}) do |((part, _), index), found|
           passes = index < doubled || index >= beads.size - doubled ? 2 : 1
           first, most = found[part]
-          found[part] = [first || (edge + (part.along.to_mm / 2)), [most || 0, passes].max] if most.nil? || most < passes
-          edge += part.along.to_mm
+          found[part] = [first || (edge + (part.threaded.to_mm / 2)), [most || 0, passes].max] if most.nil? || most < passes
+          edge += part.threaded.to_mm
         end
       end
 
@@ -172,8 +172,8 @@ module Core
 
       def line_ends
         {
-          first: End.new(item: line, passes: 2 * strands, closing_step: 'first_end'),
-          last: End.new(item: line, passes: 2 * strands, closing_step: 'second_end')
+          first: line_end(line, 'first_end', passes: 2 * strands),
+          last: line_end(line, 'second_end', passes: 2 * strands)
         }
       end
 

@@ -48,6 +48,8 @@ module Core
       parameter :pin, :part, of: Catalogue::Part::PINS, required: false
       parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
       parameter :wraps, :integer, default: 3, range: 1..12
+      # Off such a length link after link is worked, and each cut off when it is done.
+      parameter :batch, :length, required: false, range: Measure::Length.mm(100)..Measure::Length.mm(1000)
       parameter :quarter_turned, :boolean, default: false
 
       def problems
@@ -163,7 +165,7 @@ module Core
 
         policy = maker.tails_on(wire)
         [Cut.new(line: wire, count: 1, role: :link, body: stack.fixed_length, consumption: bent(first) + bent(last),
-          tails: held(first, policy) + held(last, policy), measured_to: Wire::CUT_TO)]
+          tails: held(first, policy) + held(last, policy), measured_to: Wire::CUT_TO, batch: batch)]
       end
 
       def working

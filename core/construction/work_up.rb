@@ -26,7 +26,7 @@ module Core
         return self if number == 1
         return with(parts: [], cuts: [], steps: [], joins: []) if number.zero?
 
-        with(parts: parts.map { |use| use.with(count: use.count * number) }, cuts: cuts.map { |cut| cut.with(count: cut.count * number) },
+        with(parts: parts.map { |use| use.with(count: use.count * number) }, cuts: cuts.flat_map { |cut| cut.times(number) },
           steps: steps.map { |step| step.with(repeats: step.repeats * number, alike: number) })
       end
     end

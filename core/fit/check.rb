@@ -11,6 +11,7 @@ module Core
                     Rules::EndTakesCord,
                     Rules::SpacerHolds,
                     Rules::RingHolds,
+                    Rules::LoopMoves,
                     Rules::CanAssemble,
                     Rules::ElasticSuits,
                     Rules::FacesFront].freeze
@@ -56,7 +57,7 @@ module Core
       end
 
       def alike(join)
-        [join.kind, join.inner.key, join.outer.key, join.passes, join.component, join.in_place]
+        [join.kind, join.inner.key, join.outer.key, join.passes, join.component, join.in_place, join.loop]
       end
     end
   end

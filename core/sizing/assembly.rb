@@ -5,6 +5,8 @@ module Core
     # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
     class Assembly
       GIVING = %i[elastic memory_wire].freeze
+      # What hangs by a loop that a crimp or shell closes.
+      CRIMPED = %i[cable thread].freeze
 
       # @param work_ups [Hash{String=>Construction::WorkUp}] of one of each component
       # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line @param bend [Bend]
@@ -24,7 +26,7 @@ module Core
       def piece
         Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
-          drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + meetings + hung_meetings, steps: steps,
+          drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + met + loops, steps: steps,
           options: options, measurable: @blueprint.measurable)
       end
 
@@ -66,6 +68,16 @@ module Core
         end
       end
 
+      def met
+        @met ||= meetings + hung_meetings
+      end
+
+      # How the loops of lines sit on what they hang in, where that can be said.
+      def loops
+        hanging = met.select { |join| join.in_place && join.inner.is_a?(Catalogue::Line) && CRIMPED.include?(join.inner.kind) }
+        hanging.select { |join| join.loop || join.outer.wire_thickness }.map { |join| join.with(kind: :loops_round) }
+      end
+
       # Where two components on the path meet.
       def meetings
         @path.each_cons(2).filter_map do |(a_key, a), (b_key, b)|
@@ -94,7 +106,7 @@ module Core
 
         inner, outer = lines.any? ? [lines.first, parts.first] : parts.sort_by { |one| one.item.kind == :ring ? 1 : 0 }
         Construction::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: at, passes: inner.passes, component: component,
-          in_place: [first, second].any?(&:closing_step))
+          in_place: [first, second].any?(&:closing_step), loop: lines.first&.loop)
       end
 
       def steps

@@ -56,6 +56,10 @@ RSpec.describe Core::Construction do
     'knotted_cord, list between shared knots' => [:knotted_cord, { cord: 'cord', beads: list.('round_12', 'round_8'), mirrored: true,
       rest: 'bare_cord', knots: 'neighbours_share', knot: 'barrel', closure: 'slider', slider: 'round_8', free_tail: '150 mm',
       snug: 'tight_once_tried_on' }],
+    'stations, crossed with small gaps at gathered ends' => [:stations, { line: 'cable', lines: 2, layers: 2, crossed: true, gathered: true,
+      station: list.('seed', 'round_8', 'seed'), holder: 'seed', gap: '40 mm', last_gap: '10 mm', crimp: 'crimp' }],
+    'memory_coil, lips beside bars of more holes, rows in one ring' => [:memory_coil, { wire: 'coil', rows: 2, pattern: fill.('round_6', 'seed'),
+      bar: 'bar_3', bars: 2, lip: 'seed', end_ring: 'open_ring', bent_ends: true }],
     'knotted_cord, more beads between shared knots' => [:knotted_cord, { cord: 'cord', beads: list.('round_12', 'round_8'), knots: 'neighbours_share',
       closure: 'loop', button: 'round_12' }],
     'knotted_cord, three lanes' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)), small_bead: 'round_8',
@@ -350,6 +354,49 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
     it 'can be let out by a slider' do
       expect(built(:knotted_cord, samples[:knotted_cord], closure: 'slider').lengths.play).to eq(mm(60))
+    end
+  end
+
+  describe 'what is threaded and grown' do
+    it 'takes the wire of a ring and the wall of a cap on a line, not their widths' do
+      table = sample_table.with(parts: sample_table.parts.merge('cap' => part('cap', 3, 8, kind: :cap, hole: mm(1)),
+        'thin' => part('thin', 3, 8, kind: :cap, hole: mm(1), wall: mm(0.3)), 'wide' => part('wide', 5, 6, kind: :ring, hole: mm(4.4))))
+      taken = ->(*keys) do
+        pattern = [{ 'part' => 'round_8' }, *keys.map { |key| { 'part' => key } }]
+        Core::Construction::PatternReader.new(table).read(pattern).fixed_length.to_mm - 8
+      end
+      expect([taken.('cap'), taken.('thin'), taken.('wide')].map { |taken| taken.round(6) }).to eq([0.5, 0.3, 0.8])
+    end
+
+    it 'gathers all lines of crossed layers in one crimp at each end, a small gap before it' do
+      work_up = built(:stations, ways.fetch('stations, crossed with small gaps at gathered ends').last)
+      grip = work_up.joins.find { |join| join.kind == :crimp_on_lines }
+      beads = work_up.layout.select { |shape| shape.item.key == 'round_8' }
+      expect([counts(work_up)['crimp'], grip.passes, beads.map { |shape| shape.y.round(3) }.uniq.size]).to eq([2, 8, 4])
+      first = work_up.layout.select { |shape| shape.role == :holder }.map { |shape| shape.x - (shape.along / 2) }.min
+      expect(first).to be_within(1e-6).of(sample_table.part('crimp').along.to_mm + 10)
+    end
+
+    it 'sets a lip on both sides of each bar on every row, uses the outer holes of a wider bar, and hangs all loops of an end in one ring' do
+      work_up = built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last)
+      lips = work_up.layout.count { |shape| shape.role == :lip }
+      expect([lips, counts(work_up).slice('bar_3', 'open_ring'), work_up.steps.map(&:key).last(4)]).to eq(
+        [2 * 2 * 2, { 'bar_3' => 2, 'open_ring' => 2 }, %w[trim bend last_loops ring]]
+      )
+      expect { built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last, rows: 4) }
+        .to raise_error(Core::Construction::InvalidParameters)
+    end
+
+    it 'leaves what hands need once in a batch of links' do
+      link = { wire: 'wire_20', stack: list.('round_8'), first: 'wrapped', last: 'wrapped' }
+      alone = built(:wire_link, link).cuts.first
+      batch = built(:wire_link, link, batch: '400 mm').cuts.first
+      each = ((400 - alone.tails.to_mm) / (alone.length - alone.tails).to_mm).floor
+      cuts = batch.times((each * 2) + 1)
+      expect(cuts.map(&:count)).to eq([2, 1])
+      expect(cuts.first.length.to_mm).to be_between(400 - (alone.length - alone.tails).to_mm, 400)
+      saved = (alone.length * ((each * 2) + 1)) - Core::Measure::Length.sum(cuts.map { |cut| cut.length * cut.count })
+      expect(saved).to eq(alone.tails * ((each * 2) + 1 - 3))
     end
   end
 

@@ -19,6 +19,20 @@ RSpec.describe Core::Fit do
     part(key, along, outer, kind: kind, **rest.merge(lengths))
   end
 
+  # From memory: a loop is at least 0.3 and at most 4 mm wider than the wire it hangs on, usually 1 mm, over a former of that size.
+  { nil => [:fits, :loop_moves, 2], 1.2 => [:tight, :loop_rigid, 2], 2.5 => [:fits, :loop_moves, 2], 6 => [:tight, :loop_gapes, 2] }
+    .each do |size, (status, code, former)|
+    it "finds a loop of #{size || 'usual size'} on a wire of 1 mm #{code}, and says the former" do
+      ring = fitted('ring', 6, 6, kind: :ring, hole: 4)
+      finding = judge(join(:loops_round, line(0.38), ring, passes: 2).with(loop: size && mm(size)))
+      expect([finding.status, finding.code, finding.values[:former]]).to eq([status, code, mm(former)])
+      next if status == :fits
+
+      cured = finding.cures.first.apply(bracelet)
+      expect(cured.component('front').parameters['loop']).to eq('2 mm')
+    end
+  end
+
   describe 'one join' do
     cases = [
       # kind, line, passes, part, status, code

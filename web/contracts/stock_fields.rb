@@ -28,6 +28,7 @@ module Web
         material: Field.new(label: 'Material', type: :choice, options: Core::Catalogue::Mass::DENSITIES.keys),
         mass_mg: Field.new(label: 'Weight in milligrams, if weighed', type: :number, options: 0.01..1_000_000),
         wire: Field.new(label: 'Thickness of its wire, or of the eye it hangs by', type: :length, options: SMALLEST_MM),
+        wall: Field.new(label: 'Wall of a cap at its hole (empty: 0.5 mm)', type: :length, options: SMALLEST_MM),
         play: Field.new(label: 'Can be let out by (extenders)', type: :length, options: 0),
         gap: Field.new(label: 'Gap of an opening ring', type: :length, options: 0),
         faces_with: Field.new(label: 'Rings it faces front with', type: :choice, options: %i[odd even]),
