@@ -341,7 +341,7 @@ module Core
       def small_shapes(bead, x_mm, index)
         y = (bead.outer.to_mm + small_bead.outer.to_mm) / 2 * (free_lane(index).odd? ? 1 : -1)
         knot = cord.thickness.to_mm * KNOT_ALONG
-        aside = (small_bead.along.to_mm + knot) / 2
+        aside = (small_bead.threaded.to_mm + knot) / 2
         [part_shape(small_bead, :small, x_mm, y),
          *[-aside, aside].map { |off| Shape.new(item: cord, role: :line, x: x_mm + off, y: y, along: knot,
            across: cord.thickness.to_mm * KNOT_ACROSS, form: :knot) }]

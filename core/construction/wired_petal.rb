@@ -31,7 +31,7 @@ module Core
 
       # @return [Measure::Length] of wire under beads
       def strung
-        bead.along * count
+        bead.threaded * count
       end
 
       # @return [Measure::Length] of wire in a turn round the base after each loop or row
@@ -47,7 +47,7 @@ module Core
       # How far it reaches from its foot: a loop is flattened to about 0.4 of its round; a frame is as long as its outer row.
       # @return [Float] millimetres
       def reach
-        run = bead.along.to_mm * (frame? ? runs.last : beads)
+        run = bead.threaded.to_mm * (frame? ? runs.last : beads)
         frame? ? run + bead.outer.to_mm : (run * 0.4) + bead.outer.to_mm
       end
 
@@ -62,7 +62,7 @@ module Core
       private
 
       def row_growth(pair)
-        (pair * bead.outer.to_mm / bead.along.to_mm).ceil + [top, bottom].count(:pointed)
+        (pair * bead.outer.to_mm / bead.threaded.to_mm).ceil + [top, bottom].count(:pointed)
       end
 
       def loop_place(index, number, run)
