@@ -6,8 +6,19 @@ module Formats
     module_function
 
     # @param offer [Core::Supply::Offer] @param unit [Symbol] for lengths
-    # @return [String] such as "25 pieces", "10 g", "a strand of 400 mm", "a reel of 10 m"
+    # @return [String] such as "25 pieces", "10 g", "a strand of 400 mm", "a reel of 10 m", "25 pieces, 60 with others"
     def content(offer, unit)
+      own = alone(offer, unit)
+      offer.also.empty? ? own : "#{own}, #{offer.pieces} with others"
+    end
+
+    # @param also [Hash{String=>Integer}] pieces by part @param table [Core::Catalogue::Table, nil]
+    # @return [String] what else comes in them, such as "with 20 × 6 mm round, frosted clear glass"; empty where nothing does
+    def others(also, table)
+      also.empty? ? '' : "with #{also.map { |key, pieces| "#{pieces} × #{table&.parts&.dig(key)&.name || key}" }.join(', ')}"
+    end
+
+    def alone(offer, unit)
       case offer.unit
       when :piece then offer.amount == 1 ? '1 piece' : "#{offer.amount} pieces"
       when :gram then "#{plain(Rational(offer.amount, 1000))} g"
@@ -37,6 +48,6 @@ module Formats
     def plain(number)
       number.denominator == 1 ? number.to_i.to_s : format('%.3f', number).sub(/0+\z/, '')
     end
-    private_class_method :plain
+    private_class_method :plain, :alone
   end
 end

@@ -10,14 +10,14 @@ module Formats
     module_function
 
     # @param order [Core::Supply::Order] @param market [Core::Supply::Market] @param supplier [String, nil] key of one only
-    # @return [String] UTF-8
-    def write(order, market, supplier: nil)
+    # @param table [Core::Catalogue::Table, nil] names what comes in an assortment @return [String] UTF-8
+    def write(order, market, supplier: nil, table: nil)
       CSV.generate do |csv|
         csv << HEADINGS
         order.purchases.select { |bought| supplier.nil? || bought.offer.supplier == supplier }.each do |bought|
           csv << [market.suppliers.fetch(bought.offer.supplier).name,
                   bought.offer.article,
-                  bought.item.name,
+                  [bought.item.name, OfferText.others(bought.also, table)].reject(&:empty?).join(' '),
                   bought.number,
                   OfferText.content(bought.offer, :mm),
                   amount(bought.offer.price),

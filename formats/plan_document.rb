@@ -219,7 +219,8 @@ module Formats
             'units' => bought.units,
             'wanted' => bought.wanted,
             'cost' => money(bought.cost),
-            'length_mm' => bought.length&.to_mm
+            'length_mm' => bought.length&.to_mm,
+            'also' => (bought.also unless bought.also.empty?)
           }.compact
         end
       }

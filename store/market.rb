@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'json'
+
 module Store
   # Suppliers and what they offer.
   class Market
@@ -37,9 +39,11 @@ module Store
             unit: offer.unit.to_s,
             amount: offer.amount,
             price: offer.price.minor,
-            article: offer.article
+            article: offer.article,
+            also: offer.also.empty? ? nil : JSON.generate(offer.also)
           }
-          @database[:offers].insert_conflict(target: %i[supplier kind item unit amount], update: row.slice(:price, :article)).insert(row)
+          known = { target: %i[supplier kind item unit amount], update: row.slice(:price, :article, :also) }
+          @database[:offers].insert_conflict(**known).insert(row)
         end
       end
     end
@@ -101,7 +105,8 @@ module Store
     def offer(row, currency)
       Core::Supply::Offer.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:unit].to_sym,
         amount: row[:amount],
-        price: Core::Money.new(minor: row[:price], currency: currency), article: row[:article])
+        price: Core::Money.new(minor: row[:price], currency: currency), article: row[:article],
+        also: row[:also] ? JSON.parse(row[:also]) : {})
     end
   end
 end

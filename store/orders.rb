@@ -26,17 +26,8 @@ module Store
     # @param purchases [Array<Core::Supply::Purchase>]
     def place(class_id, purchases)
       write do
-        @database[:ordered].multi_insert(purchases.map do |bought|
-          {
-            class_id: class_id,
-            supplier: bought.offer.supplier,
-            kind: bought.offer.kind.to_s,
-            item: bought.offer.item,
-            length_nm: bought.length&.nm || 0,
-            units: bought.units,
-            made_at: Time.now.utc
-          }
-        end)
+        rows = purchases.flat_map { |bought| bought.brings.map { |item, units| row(class_id, bought, item, units) } }
+        @database[:ordered].multi_insert(rows)
       end
     end
 
@@ -55,6 +46,18 @@ module Store
     end
 
     private
+
+    def row(class_id, bought, item, units)
+      {
+        class_id: class_id,
+        supplier: bought.offer.supplier,
+        kind: bought.offer.kind.to_s,
+        item: item,
+        length_nm: bought.length&.nm || 0,
+        units: units,
+        made_at: Time.now.utc
+      }
+    end
 
     def ordered(row)
       Ordered.new(id: row[:id], class_id: row[:class_id], supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item],

@@ -31,7 +31,7 @@ module Core
         colourway: :text, brings: :texts, tails: :symbol, experience: :experience, swatches: SWATCH)
       SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
       OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money,
-        article: :text)
+        article: :text, also: :counts)
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
         class_id: :integer)
       SUPPLY = Record.new(Supply::Provision, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,

@@ -6,7 +6,7 @@ module Core
     Market = Value.define(by_item: {}.freeze, suppliers: {}.freeze, currency: 'EUR') do
       # @return [Array<(Offer, Integer)>] with how many of the part a pack holds; packs whose content is not known are left out
       def packs_of(part)
-        of(:part, part.key).map { |offer| [offer, offer.count(part)] }.select { |_, count| count.positive? }
+        of(:part, part.key).map { |offer| [offer, offer.holds(part)] }.select { |_, count| count.positive? }
       end
 
       # @return [Array<Offer>] reels of one line
@@ -24,7 +24,8 @@ module Core
       # @return [Rational, nil] minor units for one part, or for one nanometre of line, where it is cheapest
       def unit_cost(item)
         packs = item.is_a?(Catalogue::Line) ? reels_of(item).map { |offer| [offer, offer.amount] } : packs_of(item)
-        packs.map { |offer, units| Rational(offer.price.minor, units) }.min
+        # Of an assortment every piece costs the same.
+        packs.map { |offer, units| Rational(offer.price.minor, offer.also.empty? ? units : offer.pieces) }.min
       end
 
       # @return [Market] where every order is taken, however small
@@ -37,7 +38,7 @@ module Core
       end
 
       def offers
-        by_item.values.flatten
+        by_item.values.flatten.uniq
       end
 
       private
@@ -50,7 +51,9 @@ module Core
     class Market
       # @param offers [Array<Offer>]
       def self.of(offers, suppliers, currency)
-        new(by_item: offers.group_by { |offer| [offer.kind, offer.item] }.freeze, suppliers: suppliers, currency: currency)
+        named = offers.flat_map { |offer| [offer.item, *offer.also.keys].map { |item| [[offer.kind, item], offer] } }
+        by_item = named.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+        new(by_item: by_item.freeze, suppliers: suppliers, currency: currency)
       end
     end
   end

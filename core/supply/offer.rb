@@ -4,8 +4,8 @@ module Core
   module Supply
     # One pack that one supplier sells. kind: :part or :line · item: its key · price: Money of one pack
     # unit: :piece (amount: how many), :gram (amount: milligrams), :strand or :reel (amount: nanometres)
-    # article: the supplier's own name for it
-    Offer = Value.define(:supplier, :kind, :item, :unit, :amount, :price, article: '') do
+    # article: the supplier's own name for it · also: {part key => pieces} that come in the same pack
+    Offer = Value.define(:supplier, :kind, :item, :unit, :amount, :price, article: '', also: {}.freeze) do
       # @param part [Catalogue::Part]
       # @return [Integer] how many of the part one pack holds at the least; 0 when its weight is not known
       def count(part)
@@ -15,6 +15,16 @@ module Core
         when :strand then (Measure::Length.new(amount) / part.along).floor
         else 0
         end
+      end
+
+      # @param part [Catalogue::Part] @return [Integer] how many of it one pack holds, whatever the pack is named by
+      def holds(part)
+        part.key == item ? count(part) : also.fetch(part.key, 0)
+      end
+
+      # @return [Integer] pieces of all kinds, where it holds several
+      def pieces
+        amount + also.values.sum
       end
 
       # @return [Measure::Length] of line on one reel

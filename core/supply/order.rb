@@ -25,10 +25,16 @@ module Core
     end
 
     # So many packs of one offer. item: part or line · units: pieces or reels it brings · wanted: of them, for the class
-    Purchase = Value.define(:offer, :number, :item, :units, :wanted) do
+    # also: {part key => pieces} that come in the same packs
+    Purchase = Value.define(:offer, :number, :item, :units, :wanted, also: {}.freeze) do
       # @return [Measure::Length, nil] of each reel, nil for parts
       def length
         offer.kind == :line ? offer.length : nil
+      end
+
+      # @return [Hash{String=>Integer}] all that it brings, by key
+      def brings
+        { item.key => units, **also }
       end
 
       def cost

@@ -40,13 +40,13 @@ module Core
         @market.reels_of(thing.item).select { |offer| offer.length == thing.length }.map { |offer| [offer, 1] }
       end
 
+      # Named by what the pack is named by, or by what is wanted of it.
       def purchase(offer, number)
-        thing, held = @offers.flat_map { |of, packs|
-          packs.map { |pack, units|
-            [of, pack, units]
-          }
-        }.find { |_, pack, _| pack.equal?(offer) }.values_at(0, 2)
-        Purchase.new(offer: offer, number: number, item: thing.item, units: held * number, wanted: @short[thing])
+        held = @offers.filter_map { |thing, packs| (units = packs.find { |pack, _| pack.equal?(offer) }&.last) && [thing, units] }.to_h
+        thing = held.keys.find { |one| one.item.key == offer.item } || held.keys.first
+        also = [[offer.item, offer.amount], *offer.also].reject { |key, _| offer.also.empty? || key == thing.item.key }
+        Purchase.new(offer: offer, number: number, item: thing.item, units: held.fetch(thing) * number, wanted: @short[thing],
+          also: also.to_h { |key, pieces| [key, pieces * number] })
       end
     end
   end

@@ -5,7 +5,8 @@ module Core
     # The cheapest packs that cover what is short, with each supplier's delivery and minimum order.
     #
     # For a given set of suppliers every thing is covered on its own, exactly. The cheapest set bounds every answer from below, so it
-    # is the answer when its minimum orders are met; only otherwise are all things weighed together, by the integer program.
+    # is the answer when its minimum orders are met; only otherwise, and where a pack holds several things, are all things weighed
+    # together, by the integer program.
     class Packs
       # packs: {Offer => number} · proven: no cheaper combination exists
       Choice = Value.define(:packs, :proven) do
@@ -36,13 +37,19 @@ module Core
       # @return [Choice]
       def call
         return Choice.new(packs: {}, proven: true) if @wanted.empty?
-        return program || unproven if @suppliers.size > MOST_SUPPLIERS
+        return program || unproven if @suppliers.size > MOST_SUPPLIERS || assorted?
 
         cheapest = sets.filter_map { |set| covered(set) }.min_by(&:first).last
         minimums_met?(cheapest) ? cheapest : program || cheapest.with(proven: false)
       end
 
       private
+
+      # @return [Boolean] whether a pack holds several of the things
+      def assorted?
+        all = @wanted.keys.flat_map { |thing| @offers.fetch(thing).map(&:first) }
+        all.any? { |offer| offer.also.any? } && all.tally.values.max > 1
+      end
 
       def program
         PackProgram.new(@wanted, @offers, @all).call
@@ -64,7 +71,12 @@ module Core
         [covers.sum(&:cost) + set.sum { |supplier|
           supplier.delivery.minor
         },
-         Choice.new(packs: covers.map(&:packs).reduce({}, :merge), proven: true)]
+         Choice.new(packs: together(covers), proven: true)]
+      end
+
+      # A pack that several need covers each of them.
+      def together(covers)
+        covers.map(&:packs).reduce({}) { |all, one| all.merge(one) { |_, a, b| [a, b].max } }
       end
 
       def cover(thing, units, keys)

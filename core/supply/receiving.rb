@@ -8,9 +8,10 @@ module Core
 
       # @param purchases [Array<Purchase>] @return [Array<Entry>]
       def entries(purchases, note: '')
-        purchases.map do |bought|
-          Entry.new(kind: bought.offer.kind, item: bought.offer.item, quantity: bought.units, reason: :received, note: note,
-            length: (bought.offer.length if bought.offer.kind == :line))
+        purchases.flat_map do |bought|
+          bought.brings.map { |key, units|
+            Entry.new(kind: bought.offer.kind, item: key, quantity: units, reason: :received, note: note, length: bought.length)
+          }
         end
       end
     end

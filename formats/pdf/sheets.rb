@@ -40,7 +40,8 @@ module Formats
 
         order.by_supplier.each do |key, purchases|
           rows = purchases.map { |bought|
-            [bought.number.to_s, OfferText.content(bought.offer, unit), bought.item.name, bought.offer.price.to_s, bought.cost.to_s]
+            name = [bought.item.name, OfferText.others(bought.also, @plan.table)].join(' ').strip
+            [bought.number.to_s, OfferText.content(bought.offer, unit), name, bought.offer.price.to_s, bought.cost.to_s]
           }
           rich("<b>#{safe(@market.suppliers.fetch(key).name)}</b>, delivery #{order.delivery.fetch(key)}, together #{order.total_of(key)}")
           table([['Packs', 'Pack of', 'Item', 'Price', 'Cost'], *rows], right: [0, 3, 4])

@@ -67,6 +67,30 @@ RSpec.describe Core::Supply do
     end
   end
 
+  # An assortment covers several things at once: against every number of each pack that could be of use.
+  it 'buys assortments as cheaply as trying everything finds' do
+    rng = Random.new(3)
+    bought_mixed = 0
+    20.times do
+      seller = supplier('a', delivery: 100, minimum: rng.rand(0..1) * 400)
+      wanted = { 'x' => rng.rand(1..20), 'y' => rng.rand(1..20) }
+      mixed = offer('a', 'x', rng.rand(3..8), rng.rand(150..350)).with(also: { 'y' => rng.rand(3..8) })
+      single = wanted.keys.to_h { |thing| [thing, offer('a', thing, rng.rand(4..10), rng.rand(100..300))] }
+      offers = { 'x' => [[single['x'], single['x'].amount], [mixed, mixed.amount]], 'y' => [[single['y'], single['y'].amount], [mixed, mixed.also['y']]] }
+      choice = described_class::Packs.new(wanted, offers, 'a' => seller).call
+      best = [*0..10].product([*0..10], [*0..10]).filter_map { |x, y, both|
+        got = { 'x' => (x * single['x'].amount) + (both * mixed.amount), 'y' => (y * single['y'].amount) + (both * mixed.also['y']) }
+        next if wanted.any? { |thing, units| got[thing] < units }
+
+        goods = (x * single['x'].price.minor) + (y * single['y'].price.minor) + (both * mixed.price.minor)
+        goods if goods >= seller.minimum.minor
+      }.min
+      expect([choice.goods, choice.proven]).to eq([best, true])
+      bought_mixed += 1 if choice.packs.key?(mixed)
+    end
+    expect(bought_mixed).to be_between(3, 19)
+  end
+
   # Two packs of 100 for 8.00 beat five of 50 for 4.50 and one of 250 for 20.00.
   it 'mixes pack sizes' do
     packs = [[50, 450], [100, 800], [250, 2000]].map { |size, price| [offer('a', 'x', size, price), size] }

@@ -71,6 +71,29 @@ RSpec.describe Web::Routes::Supplies, type: :request do
     expect(offers.call).to eq(before)
   end
 
+  it 'sells an assortment: ordered once, it brings all that is in it, and every part says so' do
+    name = studio.catalogue.table.part('round_6_frost').name
+    sell = ->(also) {
+      send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', unit: 'piece', amount: '300', price: '0.10', article: '', also: also)
+    }
+    ['twenty of it', '20 no such bead', '0 round_6_frost'].each do |also|
+      sell.(also)
+      expect([last_response.status, page]).to match([422, include(CGI.escapeHTML(also), 'is no number and part')])
+    end
+    sell.("200 #{name}\n50 x round_10_tide")
+    expect(last_response.status).to eq(303)
+    get '/stockroom/parts/round_6_frost/stock'
+    expect(page).to include('300 pieces, 550 with others', "with 200 × #{name}")
+    get '/classes/1/kits'
+    expect(page).to include('300 pieces, 550 with others')
+    get '/classes/1/order.csv'
+    expect(page.force_encoding('UTF-8')).to match(/with [24]00 × #{name}/)
+    send_form('/classes/1/order', supplier: 'stall')
+    ordered = studio.orders.of(1).to_h { |one| [one.item, one.units] }
+    packs = ordered['round_8_smoke'] / 300
+    expect(ordered.slice('round_6_frost', 'round_10_tide')).to eq('round_6_frost' => 200 * packs, 'round_10_tide' => 50 * packs)
+  end
+
   it 'enters a supplier, and says what is wrong with one' do
     send_form('/stockroom/suppliers', name: 'Corner shop', delivery: '2.50')
     expect(studio.market.all.suppliers['corner_shop'].delivery.minor).to eq(250)

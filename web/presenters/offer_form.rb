@@ -10,8 +10,9 @@ module Web
       def initialize(stock_item, params)
         @stock_item = stock_item
         @currency = stock_item.market.currency
-        super(typed(params, %w[supplier unit amount price article]), Contracts::OfferContract.new(currency: @currency,
-          suppliers: stock_item.market.suppliers.keys, units: Core::Supply::Offer::UNITS.fetch(stock_item.kind)))
+        super(typed(params, %w[supplier unit amount price article]).merge('also' => lines(params['also'])),
+          Contracts::OfferContract.new(currency: @currency, suppliers: stock_item.market.suppliers.keys,
+            units: Core::Supply::Offer::UNITS.fetch(stock_item.kind), parts: stock_item.others))
       end
 
       # @return [Core::Supply::Offer]
@@ -19,7 +20,13 @@ module Web
         unit = value(:unit).to_sym
         Core::Supply::Offer.new(supplier: value(:supplier), kind: @stock_item.kind, item: @stock_item.item.key, unit: unit,
           amount: (value(:amount).tr(',', '.').to_r * SCALE.fetch(unit)).round, price: Core::Money.parse(value(:price), @currency),
-          article: value(:article))
+          article: value(:article), also: Contracts::OfferContract.also(value(:also), @stock_item.others).to_h)
+      end
+
+      private
+
+      def lines(given)
+        given.to_s.lines.map { |line| clean(line) }.reject(&:empty?).join("\n")
       end
     end
   end

@@ -47,7 +47,14 @@ module Web
       end
 
       def offers
-        line? ? market.reels_of(item) : market.offers.select { |offer| offer.kind == :part && offer.item == item.key }
+        return market.reels_of(item) if line?
+
+        market.offers.select { |offer| offer.kind == :part && [offer.item, *offer.also.keys].include?(item.key) }
+      end
+
+      # @return [Array<Core::Catalogue::Part>] what may come in one pack with it
+      def others
+        line? ? [] : @library.table.parts.values.reject { |part| part.key == item.key }
       end
 
       def market
@@ -56,11 +63,11 @@ module Web
 
       # @return [String] names an offer, wherever it stands in the list
       def offer_key(offer)
-        [offer.supplier, offer.unit, offer.amount].join('~')
+        [offer.supplier, offer.unit, offer.amount, (offer.item unless offer.item == item.key)].compact.join('~')
       end
 
       def content(offer, unit)
-        Formats::OfferText.content(offer, unit)
+        [Formats::OfferText.content(offer, unit), Formats::OfferText.others(offer.also, @library.table)].reject(&:empty?).join(' ')
       end
 
       # @return [String] of all on the shelf

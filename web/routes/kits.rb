@@ -18,7 +18,7 @@ module Web
           supplier = library.market.suppliers.key?(text(:supplier)) ? text(:supplier) : nil
           attachment "#{Presenters::FileName.of(['order', supplier].compact.join('-'), result(id).workshop)}.csv"
           content_type 'text/csv', charset: 'utf-8'
-          Formats::OrderCsv.write(supply.order, library.market, supplier: supplier)
+          Formats::OrderCsv.write(supply.order, library.market, supplier: supplier, table: library.table)
         end
         app.post('/classes/:id/order') do
           placed = []

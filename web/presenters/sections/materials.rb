@@ -43,7 +43,12 @@ module Web
         # @return [Integer] of one item, bought beyond what is wanted
         def left_over(item)
           bought = order.purchases.select { |purchase| purchase.item == item }
-          bought.sum(&:units) - bought.map(&:wanted).max
+          order.purchases.sum { |purchase| purchase.brings.fetch(item.key, 0) } - bought.map(&:wanted).max
+        end
+
+        # @param bought [Core::Supply::Purchase] @return [String] what else comes in its packs
+        def others(bought)
+          Formats::OfferText.others(bought.also, plan.table)
         end
 
         # @return [Core::Money, nil] what is still missing to a supplier's minimum, where the order was filled up or falls short
