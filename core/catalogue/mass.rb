@@ -34,8 +34,13 @@ module Core
 
       # What stays in the piece: tails are cut off.
       def of_line(cut)
-        density = DENSITIES[cut.line.material] or return
-        Math::PI / 4 * (cut.line.thickness.to_mm**2) * (cut.body + cut.consumption).to_mm * density * cut.count
+        of_length(cut.line, cut.body + cut.consumption)&.*(cut.count)
+      end
+
+      # @param line [Line] @param length [Measure::Length] @return [Float, nil] milligrams; nil where its material is not known
+      def of_length(line, length)
+        density = DENSITIES[line.material] or return
+        Math::PI / 4 * (line.thickness.to_mm**2) * length.to_mm * density
       end
 
       # @param part [Part] @return [Float, nil] milligrams; nil when neither weight nor material is known

@@ -12,6 +12,12 @@ module Core
         cuts.to_buy
       end
 
+      # @param plan [Cutting::CutPlan] @return [Float] minor units that its scrap brings, by weight; 0 where it is thrown away
+      def scrap_brings(plan = cuts)
+        grams = line.scrap_price && Catalogue::Mass.of_length(line, plan.scrap)&./(1000)
+        grams ? grams * line.scrap_price : 0
+      end
+
       # @return [Boolean] whether it might not be short but for other classes
       def short_for_others?
         short.any? && reserved.values.any?(&:positive?)

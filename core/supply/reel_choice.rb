@@ -88,10 +88,12 @@ module Core
         @market.reels_of(line).select { |offer| offer.length == length }
       end
 
-      # @return [Numeric] minor units that the offcuts of new reels count for
+      # @return [Numeric] minor units that the offcuts of new reels count for, and what scrap of precious wire brings
       def worth(line, cuts)
-        return 0 if @kept.zero?
+        line.scrap_brings(cuts) + (@kept.zero? ? 0 : offcuts_worth(line, cuts))
+      end
 
+      def offcuts_worth(line, cuts)
         cuts.new_reels.select { |reel| reel.left >= cuts.usable }.sum do |reel|
           least = offers(line.line, reel.length).map { |offer| offer.price.minor }.min
           least ? @kept * least * Rational(reel.left.nm, reel.length.nm) : 0
@@ -102,6 +104,12 @@ module Core
       def least_without_minimums
         free = ReelChoice.new(@parts, @lines, @market.without_minimums, @by, offcuts: @kept * 100)
         free.cost(free.call.lines.map(&:cuts)).first
+      end
+
+      # @return [Numeric] minor units: whatever is left of these reels brings no more as scrap
+      def most_of_scrap(line, lengths)
+        line.scrap_brings(line.cuts.with(bars: lengths.map { |length| Cutting::Bar.new(length: length, pieces: []) },
+          usable: lengths.max + Measure::Length.mm(1)))
       end
 
       def over_all(cuts)
@@ -137,7 +145,7 @@ module Core
 
         lines.all? do |line|
           line.choice.all && line.choice.doubtful.none? do |lengths|
-            (price = goods(line, lengths.tally)) && price * (1 - @kept) < cost.first
+            (price = goods(line, lengths.tally)) && (price * (1 - @kept)) - most_of_scrap(line, lengths) < cost.first
           end
         end
       end

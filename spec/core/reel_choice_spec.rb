@@ -45,6 +45,19 @@ RSpec.describe Core::Supply::ReelChoice do
     end
   end
 
+  # Silver of 1 mm (10.5 g in a cubic centimetre): 100 mm of scrap weigh 0.825 g, 50 mm half of that. Of 1000 for 300 and of 950 for 270
+  # the longer is cheaper once scrap brings more than 73 a gram.
+  { nil => 950, 60 => 950, 90 => 1000 }.each do |price, length|
+    it "buys the reel of #{length} where a gram of scrap brings #{price || 'nothing'}" do
+      silver = line.with(thickness: mm(1), material: 'silver', scrap_price: price)
+      shops = market({ 'a' => [0, 0] }, [['a', 1000, 300], ['a', 950, 270]])
+      claim = Core::Supply::Claim.new(parts: [], lines: { silver => [Core::Cutting::WantedCut.new(owner: 'x', length: mm(900))] }, reels: :price,
+        offcuts: 0)
+      found = Core::Supply::Allocation.new(Core::Supply::Stock.new, shops).call({ 1 => claim }).fetch(1)
+      expect([bought(found), found.lines.first.scrap_brings.round]).to eq([{ length => 1 }, price ? (0.8247 * price * (length == 1000 ? 1 : 0.5)).round : 0])
+    end
+  end
+
   it 'pays a delivery once: a dearer reel where it comes anyway' do
     shops = market({ 'near' => [0, 0], 'far' => [500, 0] }, [['near', 1000, 400], ['far', 2000, 600]])
     expect([[900], [900] * 4].map { |cuts| bought(supply(cuts, shops)) }).to eq([{ 1000 => 1 }, { 1000 => 4 }])

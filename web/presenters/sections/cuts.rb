@@ -68,7 +68,8 @@ module Web
         def scrap(line)
           scrap = line.cuts.scrap
           cost = market.unit_cost(line.line)
-          cost ? "#{length(scrap)}, worth #{money(scrap.nm * cost)}" : length(scrap)
+          brings = line.scrap_brings.positive? ? "; it brings #{money(line.scrap_brings)} by weight" : ''
+          "#{length(scrap)}#{", worth #{money(scrap.nm * cost)}" if cost}#{brings}"
         end
       end
     end
