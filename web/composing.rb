@@ -4,7 +4,7 @@ module Web
   # How a draft is shown and changed: the sections that differ for a script, a redirect without one.
   module Composing
     def composer(id, place: nil, form: nil, notice: nil)
-      Presenters::Composer.new(studio, library, studio.drafts.find(id), coming: settings.results.now.coming, unit: unit,
+      Presenters::Composer.new(studio, library, studio.drafts.find(id), coming: moment.coming, unit: unit,
         place: place || text(:at), size: text(:size), form: form, notice: notice, letter: text(:letter)[0, 1])
     end
 

@@ -17,14 +17,20 @@ module Web
       settings.studio
     end
 
+    # A page shows one moment, however much it asks for; what changes something sees each of its changes.
+    # @return [Application::Moment]
+    def moment
+      request.get? ? (@moment ||= settings.results.now) : settings.results.now
+    end
+
     # @return [Application::ClassResult] of a class as it is now
     def result(id = self.id)
-      settings.results.of(id)
+      settings.results.of(id, moment)
     end
 
     # @return [Application::Library] what all classes share
     def library
-      settings.results.now.library
+      moment.library
     end
 
     # @return [Boolean] whether a phone asks, which is shown Live alone

@@ -96,7 +96,6 @@ module Web
 
         # @return [Array<(Integer, String, String)>] of today, or else the next ones
         def classes_at_hand
-          moment = settings.results.now
           today = moment.coming.select { |stored| stored.state.workshop.date == moment.today }
           (today.empty? ? moment.coming.first(5) : today).map do |stored|
             workshop = stored.state.workshop

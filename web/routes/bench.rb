@@ -11,7 +11,7 @@ module Web
           show_sections([fresh_section('classes', classes: classes)], title: 'Classes', kind: 'wide')
         end
         app.get('/classes/held') do
-          held = Presenters::Held.new(studio, library, settings.results.now.today, text(:q), text(:page))
+          held = Presenters::Held.new(studio, library, moment.today, text(:q), text(:page))
           page(:held, title: 'Held classes', held: held)
         end
         app.get('/keys') { page(:keys, title: 'Keys') }

@@ -12,7 +12,7 @@ module Web
       def self.registered(app)
         app.helpers Showing
         app.get('/safe-keeping/studio.zip') do
-          attachment "studio-#{settings.results.now.today.iso8601}.zip"
+          attachment "studio-#{moment.today.iso8601}.zip"
           content_type 'application/zip'
           Formats::StudioFile.write(Application::StudioArchive.of(studio))
         end

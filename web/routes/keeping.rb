@@ -11,7 +11,7 @@ module Web
           halt 422, keeping_page(form) unless form.valid?
 
           studio.update(names_months: form.months)
-          number = Application::Retention.call(studio, settings.results.now.today)
+          number = Application::Retention.call(studio, moment.today)
           classes = "#{count_of(number, 'held class', 'held classes')} no longer #{number == 1 ? 'says' : 'say'} who came."
           tell(number.zero? ? 'Saved.' : "Saved. #{classes}")
           redirect to('/safe-keeping'), 303

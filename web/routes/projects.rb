@@ -6,7 +6,7 @@ module Web
     module Projects
       def self.registered(app)
         app.get('/projects') do
-          settings.project_times.ask(library, settings.results.now.today) unless polled?
+          settings.project_times.ask(library, moment.today) unless polled?
           found = Presenters::Library.new(library, settings.project_times.known(library), unit, settings.drawn)
           next show_sections(found.rows.map { |row| time_section(found, row) }, title: 'Projects', kind: 'wide') if redraw?
 

@@ -40,14 +40,14 @@ module Web
       # Showing and saving one of them.
       module Keeping
         def techniques_page(form)
-          ladder = Presenters::Ladder.new(settings.results.now.coming, library, text(:class))
+          ladder = Presenters::Ladder.new(moment.coming, library, text(:class))
           page(:techniques, title: 'Techniques', ladder: ladder, paces: form)
         end
 
         # Its rows are kept until anything of the studio changes.
         def stock_list
           fresh = -> { Presenters::StockList.new(library, studio.ledger.stock, params, unit).all }
-          rows = settings.drawn.fetch([:stock, unit], settings.results.now.revision, &fresh)
+          rows = settings.drawn.fetch([:stock, unit], moment.revision, &fresh)
           Presenters::StockList.new(library, studio.ledger.stock, params, unit, rows)
         end
 
