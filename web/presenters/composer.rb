@@ -244,6 +244,13 @@ module Web
         %i[path work].include?(parameter.type)
       end
 
+      # @param component [Core::Project::Component] @param parameter [Core::Construction::Parameter]
+      # @return [String] in the words of its construction, where those differ from the usual ones
+      def label(component, parameter)
+        own = "parameters_of.#{component.construction}.#{parameter.name}"
+        say(Formats::Wording.words?(own) ? own : "parameters.#{parameter.name}")
+      end
+
       # A chart to be painted. at: its place · letters: [(letter, part or nil)] · rows: [[letter]] · problems: [words]
       ChartGrid = Core::Value.define(:at, :name, :label, :letters, :rows, :problems)
 
@@ -253,7 +260,7 @@ module Web
           data = component.parameters[parameter.name.to_s]
           data = nil unless data.is_a?(Hash) && data['rows'].is_a?(Array) && data['palette'].is_a?(Hash)
           ChartGrid.new(at: "#{component.key}.#{parameter.name}", name: name_of(component).capitalize,
-            label: say("parameters.#{parameter.name}"), rows: data ? data['rows'].map(&:chars) : [],
+            label: label(component, parameter), rows: data ? data['rows'].map(&:chars) : [],
             letters: data ? data['palette'].map { |letter, key| [letter, table.parts[key]] } : [],
             problems: problems_at(component, parameter.name))
         end
