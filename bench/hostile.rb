@@ -227,7 +227,7 @@ module Hostile
     'POST /classes/:id/people/known' => %w[names once revision],
     'POST /classes/:id/repeat' => %w[once],
     'POST /classes/:id/by-hand' => %w[finished],
-    'POST /classes/:id/note' => %w[taken remark teaches],
+    'POST /classes/:id/note' => %w[taken remark teaches ended unfinished],
     'POST /classes/:id/swatch' => [*CLASS, 'measured', 'whose', 'value'],
     'GET /sign-in' => %w[login],
     'GET /forgotten-password' => [],

@@ -62,6 +62,14 @@ module Store
       live.where(id: ids).order(:id).select_hash(:id, :revision)
     end
 
+    # SQLite looks into the newest states. @return [Array<Integer>] ids of the classes of which is noted how they ended
+    def ending_noted
+      newest = @database[:class_revisions].where(class_id: Sequel[:classes][:id], revision: Sequel[:classes][:revision])
+      noted = newest.where(Sequel.lit("coalesce(json_extract(document, '$.class.note.ended'), " \
+                                      "json_extract(document, '$.class.note.unfinished')) IS NOT NULL"))
+      live.where(noted.exists).select_map(:id)
+    end
+
     # @param ids [Array<Integer>] @return [Array<Stored>] those of them that are there
     def some(ids)
       states(live.where(id: ids).order(:id))

@@ -6,7 +6,7 @@ module Application
     # anything was learnt, so that the same class teaches the same whatever is used.
     class Logbook
       # Goes up when what a class says is worked out in another way.
-      WORKED_OUT = 1
+      WORKED_OUT = 2
 
       # @param studio [Store::Studio] @param library [Library] @param today [Date]
       def initialize(studio, library, today)
@@ -39,7 +39,8 @@ module Application
       def keys
         @keys ||= begin
           taps = @studio.live_events.taught
-          @studio.classes.revisions_of(taps.keys).to_h { |id, revision| [id, "held-#{Digest.of([id, revision, taps[id], basis])}"] }
+          held = taps.keys | @studio.classes.ending_noted
+          @studio.classes.revisions_of(held).to_h { |id, revision| [id, "held-#{Digest.of([id, revision, taps[id], basis])}"] }
         end
       end
 

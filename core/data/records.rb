@@ -46,7 +46,7 @@ module Core
         late: :integer, late_minutes: :integer, poor_light: :boolean, tires: :boolean, walks: :boolean, neighbours: :boolean,
         own_piece: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
         tool_hire: :integer)
-      NOTE = Record.new(Logbook::Note, taken: :integer, remark: :text, teaches: :boolean)
+      NOTE = Record.new(Logbook::Note, taken: :integer, remark: :text, teaches: :boolean, ended: :clock, unfinished: :integer)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
         tool_sets: :integer, assumed_size: :length,
         supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION), note: Record::One.new(NOTE))

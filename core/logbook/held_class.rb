@@ -21,18 +21,21 @@ module Core
         evening = Live::Evening.new(plan, events)
         blank = blank(inputs.workshop, evening.people.values.count(&:here))
         model = Session::Modelling.new(plan, inputs.calibration).model
-        return blank if model.is_a?(Session::Impossible) || evening.started.nil?
+        return blank if model.is_a?(Session::Impossible)
 
         simulation = Session::Simulation.new(model)
+        return blank.with(told: told(simulation)) if evening.started.nil?
+
         session = inputs.workshop.key
         blank.with(tries: Try.of(evening, simulation, session), lost: Lost.of(plan, evening, session),
           calls: [Calls.of(model, evening, session)].compact, came_out: CameOut.of(plan, evening, session),
-          told: told(simulation), came_true: came_true(model, evening))
+          told: told(simulation), came_true: came_true(model, evening).then { |tapped| tapped.nil? ? blank.came_true : tapped })
       end
 
-      # @param people [Integer] who came @return [HeldClass] that says nothing
+      # @param people [Integer] who came @return [HeldClass] that says no more than what was noted of it
       def self.blank(workshop, people)
-        new(session: workshop.key, date: workshop.date, people: people, teaches: workshop.note.teaches)
+        new(session: workshop.key, date: workshop.date, people: people, teaches: workshop.note.teaches,
+          came_true: workshop.note.in_time?(workshop))
       end
 
       def self.told(simulation)

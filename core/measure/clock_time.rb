@@ -28,7 +28,7 @@ module Core
       end
 
       def <=>(other)
-        minutes <=> other.minutes
+        other.is_a?(ClockTime) ? minutes <=> other.minutes : nil
       end
 
       def eql?(other)

@@ -144,6 +144,16 @@ RSpec.describe Core::Logbook::Learnt do
     expect(unknown.came_true).to be_nil
   end
 
+  # The class begins at 18:30 and lasts two hours.
+  { [nil, nil] => nil, ['20:30', nil] => true, ['20:31', nil] => false, ['20:10', 2] => false, [nil, 0] => true, [nil, 1] => false }
+    .each do |(ended, unfinished), in_time|
+    it "takes #{ended || 'no time'} and #{unfinished || 'nothing'} of who did not finish for #{in_time.inspect}" do
+      note = Core::Logbook::Note.new(ended: Core::Measure::ClockTime.parse(ended.to_s), unfinished: unfinished)
+      evening = workshop.with(start: Core::Measure::ClockTime.parse('18:30'), minutes: 120, note: note)
+      expect(note.in_time?(evening)).to eq(in_time)
+    end
+  end
+
   it 'leaves out a class that is not to teach, and keeps what it was told' do
     studio = Demo::HiddenStudio.new(paces: { 'stringing' => 2.0 })
     all = [held(studio, 1), held(studio, 2).with(teaches: false)]

@@ -93,6 +93,19 @@ RSpec.describe Web::Routes::Learning, type: :request do
     expect([studio.lessons.before, studio.lessons.fixed]).to eq([{}, []])
   end
 
+  it 'counts a class of which only the end was written down in what was told and what came true' do
+    revision = studio.classes.find(2).revision.to_s
+    known = -> { learnt && page[/it is known of (\d+) so far/, 1].to_i }
+    before = known.()
+    { ended: ['half past', 'such as 20:30'], unfinished: ['some', 'whole number'] }.each do |field, (text, words)|
+      send_form('/classes/2/note', field => text, place: 'afterwards', revision: revision)
+      expect([last_response.status, page]).to match([422, include(words, %(value="#{text}"))])
+    end
+    send_form('/classes/2/note', ended: '11:20', unfinished: '0', place: 'afterwards', revision: revision)
+    expect(studio.classes.find(2).state.workshop.note.in_time?(studio.classes.find(2).state.workshop)).to be(true)
+    expect(known.()).to eq(before + 1)
+  end
+
   it 'notes money taken and what to do the next time, and says what is left over' do
     id = studio.live_events.taught.keys.first
     revision = -> { studio.classes.find(id).revision.to_s }

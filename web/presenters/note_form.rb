@@ -4,7 +4,7 @@ module Web
   module Presenters
     # What an instructor notes of a class that was held. Only the fields that were sent are changed.
     class NoteForm < Form
-      FIELDS = %i[taken remark].freeze
+      FIELDS = %i[taken remark ended unfinished].freeze
 
       def initialize(params, currency)
         @currency = currency
@@ -20,13 +20,21 @@ module Web
       private
 
       def changes
-        { taken: (taken if values.key?('taken')), remark: values['remark'], teaches: @teaches }.select { |name, value|
-          name == :taken ? values.key?('taken') : !value.nil?
-        }
+        typed = values.keys.to_h { |name| [name.to_sym, read(name)] }
+        @teaches.nil? ? typed : typed.merge(teaches: @teaches)
       end
 
-      def taken
-        Core::Money.parse(value(:taken), @currency).minor unless value(:taken).empty?
+      # Empty is not known.
+      def read(name)
+        text = value(name)
+        return text if name == 'remark'
+        return if text.empty?
+
+        case name
+        when 'taken' then Core::Money.parse(text, @currency).minor
+        when 'ended' then Core::Measure::ClockTime.parse(text)
+        else text.to_i
+        end
       end
     end
   end

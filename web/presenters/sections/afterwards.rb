@@ -12,6 +12,13 @@ module Web
           workshop.note
         end
 
+        # @return [Array<(Symbol, String, String)>] field, label and text of how it ended, for who does not write down each person
+        def endings
+          { ended: 'The last finished at', unfinished: 'How many did not finish' }.map do |name, label|
+            [name, label, typed(:note, name.to_s, note.public_send(name).to_s)]
+          end
+        end
+
         # @return [String] money taken, as typed or as noted; empty where it is not known
         def taken_money
           typed(:note, 'taken', note.taken ? amount(note.taken) : '')
