@@ -6,7 +6,7 @@ module Application
     # anything was learnt, so that the same class teaches the same whatever is used.
     class Logbook
       # Goes up when what a class says is worked out in another way.
-      WORKED_OUT = 2
+      WORKED_OUT = 3
 
       # @param studio [Store::Studio] @param library [Library] @param today [Date]
       def initialize(studio, library, today)
@@ -23,8 +23,9 @@ module Application
       # @return [Tasks::Learn]
       def task
         known = keys.to_h { |id, key| [id, read(@studio.worked_out[key])] }
-        unknown = @studio.classes.some(known.select { |_, held| held.nil? }.keys).map { |stored| [stored.id, inputs(stored.state),
-          @studio.live_events.of(stored.id)] }
+        unknown = @studio.classes.some(known.select { |_, held| held.nil? }.keys).map { |stored|
+          [stored.id, inputs(stored), @studio.live_events.of(stored.id)]
+        }
         Tasks::Learn.new(known: known.compact, unknown: unknown, calibration: calibration, fading: fading)
       end
 
@@ -48,8 +49,11 @@ module Application
         @basis ||= Digest.of([WORKED_OUT, techniques.values, Core::Data::Records::CALIBRATION.write(calibration)])
       end
 
-      def inputs(state)
-        @library.inputs(state).with(table: @library.table.with(techniques: techniques), calibration: calibration)
+      # A repeated class has the key of the one it repeats: here each is named by its number.
+      def inputs(stored)
+        own = @library.inputs(stored.state)
+        own.with(workshop: own.workshop.with(key: stored.id.to_s), table: @library.table.with(techniques: techniques),
+          calibration: calibration)
       end
 
       def techniques

@@ -82,6 +82,15 @@ RSpec.describe Web::Routes::Learning, type: :request do
     expect([last_response.status, page]).to match([422, include('/live/')])
   end
 
+  it 'counts a repeated class as one of its own' do
+    id = studio.live_events.taught.keys.first
+    before = learnt.fetch('Stringing')[0][/in (\d) class/, 1].to_i
+    send_form("/classes/#{id}/repeat", once: 'c' * 32)
+    again = last_response['location'][/\d+\z/].to_i
+    studio.live_events.append_all(again, studio.live_events.of(id))
+    expect(learnt.fetch('Stringing')[0]).to end_with("in #{before + 1} classes")
+  end
+
   it 'stands what cannot be used' do
     learnt
     [{ about: 'time/no_such' }, { about: { a: 1 } }, { about: 'nothing' }, {}].each do |fields|
