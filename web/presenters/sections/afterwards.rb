@@ -65,6 +65,11 @@ module Web
           @rows ||= record_of_class.rows
         end
 
+        # @return [Boolean] whether what was planned is still being simulated
+        def waiting?
+          @reading.forecasting.running?
+        end
+
         # @return [String] what counts as taken
         def counted
           return 'What was taken counts from one tap to the next, with watching and waiting.' unless record_of_class.work_alone?
