@@ -80,6 +80,7 @@ module Hostile
     'GET /classes/:id.json' => [],
     'GET /classes/:id/file' => [],
     'GET /classes/:id.ics' => [],
+    'GET /classes/:id/pieces' => %w[seat],
     'GET /classes/:id/run-sheet' => %w[seat],
     'GET /classes/:id/print' => %w[seat],
     'GET /classes/:id/handouts' => %w[seat],

@@ -35,6 +35,7 @@ module Web
         GET /classes/:id/log.csv
         GET /classes/:id/order.csv
         GET /classes/:id/packing
+        GET /classes/:id/pieces
         GET /classes/:id/print
         GET /classes/:id/projects
         GET /classes/:id/run-sheet

@@ -36,6 +36,19 @@ RSpec.describe 'The class page', type: :feature do
     expect(@studio.classes.find(1).state.attendees.map { |a| a.measures[:wrist].to_mm }).to eq([158.0, 190.5, 172.0])
   end
 
+  it 'fetches everybody’s piece when the fold is opened, and again when somebody’s size changes' do
+    open_studio
+    visit '/classes/1'
+    expect(page).to have_no_css('.pieces')
+    find('#pieces-fold > summary').send_keys(:enter)
+    expect(page).to have_css('.pieces li svg', count: 12)
+    expect(page).to have_no_link('Show them').and be_axe_clean.within('#piece')
+    before = find('.pieces li', text: 'Ilse Marrow').text
+    find('[aria-label="Wrist of Ilse Marrow"]').set("190 mm\n")
+    expect(page).to have_no_text(before)
+    expect(page).to have_css('.pieces li', count: 12)
+  end
+
   # Walks the focus to a link or button by Tab, and presses it.
   def click_on_key(label)
     80.times do

@@ -225,7 +225,8 @@ RSpec.describe Web::App, type: :request do
       expect(sizes.first(12)).to eq(json['attendees'].map { |person|
         Formats::LengthPrint.call(Core::Measure::Length.mm(person['inside_mm'].round(6)), :mm)
       })
-      repeats = plan_page.css('.pieces .piece-name span').map { |span| span.text.to_i }
+      get "/classes/#{id}/pieces"
+      repeats = Nokogiri::HTML(page).css('.pieces .piece-name span').map { |span| span.text.to_i }
       expect(repeats).to eq(json['attendees'].map { |person| person['repeats'] })
     end
 

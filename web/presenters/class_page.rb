@@ -59,6 +59,11 @@ module Web
         names.map { |name| section(name) }
       end
 
+      # @param name [String] of a section that stands on no place, but is fetched when it is asked for @return [Fragments::Section]
+      def alone(name)
+        section(name)
+      end
+
       # @param name [String] @return [Sections::Section]
       def presenter(name, reading = Application::Reading.new(@result, @view))
         Sections.const_get(name.split('_').map(&:capitalize).join).new(reading, place: place, notice: @notice, drafts: @drafts)

@@ -14,6 +14,10 @@ module Web
 
       def self.showing(app)
         app.get('/classes/:id') { open_class(id) }
+        app.get('/classes/:id/pieces') do
+          built(id)
+          show_sections([class_page(id).alone('pieces')], title: "Pieces: #{result(id).workshop.title}", kind: 'class-page')
+        end
         app.get('/classes/:id/:place') do
           raise Store::NotFound.new(:page, text(:place)) unless Presenters::ClassPage::PLACES.key?(params['place'])
 

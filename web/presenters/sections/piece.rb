@@ -3,10 +3,8 @@
 module Web
   module Presenters
     module Sections
-      # What the class makes: everybody's piece on one scale.
+      # What the class makes, and what of it makers measured themselves.
       class Piece < Section
-        include Drawn
-
         def design
           plan.design
         end
@@ -31,15 +29,6 @@ module Web
           [*table.offered(:parts).select(&:bead?), table.parts[centre_key]].compact.uniq(&:key)
         end
 
-        # @return [Array<Core::PersonPlan>] everybody, or somebody of a usual size where nobody is there yet
-        def shown
-          people.empty? ? [plan.sample] : people
-        end
-
-        def shapes
-          @shapes ||= Formats::SharedShapes.new('s')
-        end
-
         # One thing that can be measured. planned: in words · owners: [(name, value)] of whom there is a measure
         Measured = Core::Value.define(:address, :name, :planned, :usual, :owners)
 
@@ -61,10 +50,6 @@ module Web
           SwatchForm.measured(plan).values.select { |use| use.own.nil? }.map { |use|
             "#{measure_name(use)}: planned with #{measure_value(use, use.usual)}, measured ________"
           }.uniq
-        end
-
-        def offers(person)
-          Core::Sizing::NearerSizes.for(person.piece, @reading.catalogue)
         end
 
         private

@@ -13,6 +13,7 @@ import { chart } from './chart.js';
 import { scrollers } from './scrollers.js';
 import { signs } from './signs.js';
 import { lookOnly } from './look_only.js';
+import { folds } from './folds.js';
 
 document.documentElement.classList.add('scripted');
 guards(document);
@@ -29,3 +30,4 @@ chart(document);
 scrollers(document);
 signs(document);
 lookOnly(document);
+folds(document);

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    module Sections
+      # Everybody's piece on one scale: shown when somebody asks for it.
+      class Pieces < Section
+        include Drawn
+
+        # @return [Array<Core::PersonPlan>] everybody, or somebody of a usual size where nobody is there yet
+        def shown
+          people.empty? ? [plan.sample] : people
+        end
+
+        def shapes
+          @shapes ||= Formats::SharedShapes.new('s')
+        end
+
+        def offers(person)
+          Core::Sizing::NearerSizes.for(person.piece, @reading.catalogue)
+        end
+      end
+    end
+  end
+end
