@@ -15,6 +15,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/techniques?class=1',
            '/techniques/learnt',
            '/classes/1/projects',
+           '/classes/1/pieces',
            '/fit-check',
            '/stockroom',
            '/stockroom/suppliers',

@@ -16,7 +16,10 @@ module Web
         app.get('/classes/:id') { open_class(id) }
         app.get('/classes/:id/pieces') do
           built(id)
-          show_sections([class_page(id).alone('pieces')], title: "Pieces: #{result(id).workshop.title}", kind: 'class-page')
+          # By itself it stands under the head of the class; within its fold it stands alone.
+          names = redraw? ? %w[pieces] : %w[strip pieces]
+          page = class_page(id)
+          show_sections(names.map { |name| page.alone(name) }, title: "Pieces: #{page.title}", kind: 'class-page')
         end
         app.get('/classes/:id/:place') do
           raise Store::NotFound.new(:page, text(:place)) unless Presenters::ClassPage::PLACES.key?(params['place'])
