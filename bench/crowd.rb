@@ -2,7 +2,8 @@
 
 # A shared studio with eight people signed in, four on one class and four on others, each changing somebody's size every few seconds for a
 # minute: how long an answer takes, whether an edit is lost; then the memory over 20,000 pages. Aims: p95 under 300 ms, nothing lost, flat.
-# Run: bundle exec ruby -I. bench/crowd.rb [seconds] [pages]
+# Run, with what bin/start sets: env MALLOC_ARENA_MAX=2 RUBY_GC_HEAP_INIT_SLOTS=800000
+# RUBY_GC_HEAP_FREE_SLOTS=200000 bundle exec ruby -I. bench/crowd.rb [seconds] [pages]
 require 'bcrypt'
 require 'net/http'
 require 'puma'

@@ -2,7 +2,8 @@
 
 # The class page for 24 people against a bare Sinatra page of the same people, in the same run: 8 connections, five threads each;
 # the first five seconds after a cold start, an edit, and the memory a worker has then.
-# Needs wrk (apt-get install wrk). Run: bundle exec ruby -I. bench/page.rb
+# Needs wrk (apt-get install wrk). Run, with what bin/start sets: env MALLOC_ARENA_MAX=2 RUBY_GC_HEAP_INIT_SLOTS=800000
+# RUBY_GC_HEAP_FREE_SLOTS=200000 bundle exec ruby -I. bench/page.rb
 require 'erb'
 require 'net/http'
 require 'puma'

@@ -10,6 +10,8 @@ module Application
                'Application::Work::Worker.new($stdin, output).run'
       # Compiled code makes the simulation twice as fast; a fault of the compiler ends one piece of work, not the studio.
       COMPILED = %w[--yjit --yjit-exec-mem-size=16 --yjit-call-threshold=50].freeze
+      # What is set for the server is not for a worker: it needs no room to spare.
+      OWN = %w[RUBYOPT RUBY_GC_HEAP_INIT_SLOTS RUBY_GC_HEAP_FREE_SLOTS].to_h { |name| [name, nil] }.freeze
       WAIT_SECONDS = 1.0
       STEP_SECONDS = 0.01
 
@@ -21,7 +23,7 @@ module Application
         input, @to = IO.pipe(binmode: true)
         @from, output = IO.pipe(binmode: true)
         options = compiled ? COMPILED : []
-        @pid = spawn({ 'RUBYOPT' => nil, 'BUNDLE_GEMFILE' => File.join(EagerBench::ROOT, 'Gemfile') }, RbConfig.ruby, *options,
+        @pid = spawn({ **OWN, 'BUNDLE_GEMFILE' => File.join(EagerBench::ROOT, 'Gemfile') }, RbConfig.ruby, *options,
           '-rbundler/setup', '-I', EagerBench::ROOT, '-e', SCRIPT,
           in: input, out: output, close_others: true, pgroup: true, chdir: EagerBench::ROOT)
         [input, output].each(&:close)
