@@ -30,7 +30,9 @@ module Hidden
     inputs.with(table: inputs.table.with(techniques: techniques), calibration: calibration)
   end
 
-  def chance(model)
+  # @return [Float] chance that all finish in time, by the plan
+  def told(inputs)
+    model = Core::Session::Modelling.new(inputs.plan, inputs.calibration).model
     ends = Core::Session::Simulation.new(model, seed: 5).run(0...RUNS).ends
     ends.count { |minute| minute <= model.minutes }.fdiv(ends.size)
   end
@@ -72,10 +74,9 @@ chances = Hash.new { |all, after| all[after] = [] }
       Math.log(learnt.help.value / hidden.help).abs, Math.log(0.45 / hidden.help).abs] if learnt.help
     next if after == 1
 
-    next_class = Hidden.inputs(base, 99, random).then { |inputs| inputs.with(workshop: inputs.workshop.with(minutes: random.rand(100..150))) }
-    chances[after] << [Hidden.chance(Core::Session::Modelling.new(Hidden.using(next_class, learnt).plan,
-      Hidden.using(next_class, learnt).calibration).model), Hidden.chance(Core::Session::Modelling.new(next_class.plan,
-        next_class.calibration).model), Hidden.truth(hidden, next_class)]
+    next_class = Hidden.inputs(base, 99, random)
+    next_class = next_class.with(workshop: next_class.workshop.with(minutes: random.rand(100..150)))
+    chances[after] << [*[Hidden.using(next_class, learnt), next_class].map { |inputs| Hidden.told(inputs) }, Hidden.truth(hidden, next_class)]
   end
 end
 found.each do |after, all|
@@ -83,8 +84,10 @@ found.each do |after, all|
     all.count(&:first) * 100.0 / all.size, all.sum { |one| one[1] } / all.size, all.sum(&:last) / all.size)
 end
 chances.each do |after, all|
-  puts format('after %2d: all in time %.1f of 100 in truth, told %.1f with what was learnt, %.1f without; mean difference %.1f and %.1f', after,
-    *[2, 0, 1].map { |i| all.sum { |one| one[i] } * 100 / all.size }, *[0, 1].map { |i| all.sum { |one| (one[i] - one[2]).abs } * 100 / all.size })
+  means = [2, 0, 1].map { |i| all.sum { |one| one[i] } * 100 / all.size }
+  off = [0, 1].map { |i| all.sum { |one| (one[i] - one[2]).abs } * 100 / all.size }
+  puts format('after %2d: all in time %.1f of 100 in truth, told %.1f with what was learnt, %.1f without; ' \
+              'mean difference %.1f and %.1f', after, *means, *off)
 end
 tries = (1..200).flat_map { |session|
   (1..12).flat_map { |person|

@@ -50,7 +50,10 @@ RSpec.describe Core::Logbook::SpreadLearning do
 
   # R 4.2.2, lme4 1.1-31: VarCorr(lmer(y ~ technique + (1 | person))), restricted maximum likelihood. Where everybody tried everything both
   # are the same; with tries missing they come near each other.
-  { [] => [0.02836700146, 0.01620299982, 1e-7], [[1, 2], [5, 0]] => [0.03344505776, 0.01507607865, 3e-3] }.each do |missing, (people, left, near)|
+  {
+    [] => [0.02836700146, 0.01620299982, 1e-7],
+    [[1, 2], [5, 0]] => [0.03344505776, 0.01507607865, 3e-3]
+  }.each do |missing, (people, left, near)|
     it "finds what is between people and what is left as lme4 does, #{missing.size} tries missing" do
       found = described_class.seen([learning.sums(tries(logs, without: missing))])
       expect(found).to match([be_within(near).of(people), be_within(near).of(left)])
@@ -70,7 +73,9 @@ end
 RSpec.describe Core::Logbook::HelpLearning do
   # Gamma about 1, Poisson calls: 10 + 3 calls of 10 + 5 expected; R 4.2.2, qgamma(c(0.1, 0.9), 13) = 8.645943, 17.781586.
   it 'learns how likely a call is from calls against what was expected' do
-    calls = [Core::Logbook::Calls.new(expected: 2.0, called: 1, session: 'a'), Core::Logbook::Calls.new(expected: 3.0, called: 2, session: 'b')]
+    calls = { 'a' => [2.0, 1], 'b' => [3.0, 2] }.map { |session, (expected, called)|
+      Core::Logbook::Calls.new(expected: expected, called: called, session: session)
+    }
     found = described_class.new(Core::Session::Calibration.new).lesson(calls)
     expect([found.seen, found.classes, found.value, found.low, found.high]).to match(
       [3, 2, be_within(1e-9).of(0.45 * 13 / 15), be_within(1e-3).of(0.45 * 8.645943 / 15), be_within(1e-3).of(0.45 * 17.781586 / 15)]
@@ -95,7 +100,8 @@ RSpec.describe Core::Logbook::Fading do
   it 'counts a class half after so many months, a quarter after twice as many, and alike where nothing is chosen' do
     today = Date.new(2026, 11, 27)
     fading = described_class.new(today: today, half_months: 12)
-    expect([0, 365, 730, -9].map { |days| fading.weight(today - days) }).to match([1.0, be_within(0.01).of(0.5), be_within(0.01).of(0.25), 1.0])
+    weights = [0, 365, 730, -9].map { |days| fading.weight(today - days) }
+    expect(weights).to match([1.0, be_within(0.01).of(0.5), be_within(0.01).of(0.25), 1.0])
     expect(described_class.new(today: today).weight(Date.new(2001, 1, 1))).to eq(1.0)
   end
 end
@@ -121,7 +127,8 @@ RSpec.describe Core::Logbook::Learnt do
     techniques = inputs(1).plan.people.flat_map(&:tasks).map { |task| task.technique.key }.uniq
     off = (1..6).flat_map do |seed|
       studio = Demo::HiddenStudio.draw(seed, techniques)
-      learnt = described_class.of((1..3).map { |number| held(studio, (seed * 10) + number) }, calibration, Core::Logbook::Fading.new(today: nil))
+      classes = (1..3).map { |number| held(studio, (seed * 10) + number) }
+      learnt = described_class.of(classes, calibration, Core::Logbook::Fading.new(today: nil))
       learnt.times.map { |lesson|
         truth = studio.paces.fetch(lesson.about)
         [truth.between?(lesson.low, lesson.high), Math.log(lesson.value / truth).abs, Math.log(truth).abs]

@@ -8,10 +8,10 @@ module Web
 
       # What each sort of value is about, in the order of the page.
       SORTS = {
-        'time' => ['How long it takes', 'Seconds each, for who knows the technique well, at the pace of level 4. Waiting for tools, for help ' \
-                                        'and for the group is taken out; steps that were not finished are not counted.'],
-        'people' => ['How people are', 'How much people of one level differ in pace, and how likely somebody to whom all is new is to call. ' \
-                                       'A class without any tapped call says nothing of calls.'],
+        'time' => ['How long it takes', 'Seconds each, for who knows the technique well, at the pace of level 4. Waiting for tools, for ' \
+                                        'help and for the group is taken out; steps that were not finished are not counted.'],
+        'people' => ['How people are', 'How much people of one level differ in pace, and how likely somebody to whom all is new is to ' \
+                                       'call. A class without any tapped call says nothing of calls.'],
         'loss' => ['What is lost', 'From the spares that were tapped in Live, at level 3; beginners lose about twice as many. A class ' \
                                    'without any says nothing: nobody may have looked. Spares follow what is planned with.']
       }.freeze
@@ -140,7 +140,8 @@ module Web
           x, y, low, high = [row.told, 1 - row.share, 1 - row.low, 1 - row.high].map { |share| (share * 200).round(1) }
           %(<path class="range" d="M#{x} #{low}V#{high}"/><circle cx="#{x}" cy="#{y}" r="4"/>)
         end
-        %(<svg class="track-record" viewBox="-8 -8 216 216" role="img" aria-label="What came true against what was told"><path class="even" d="M0 200L200 0"/>) +
+        %(<svg class="track-record" viewBox="-8 -8 216 216" role="img" aria-label="What came true against what was told">) +
+          %(<path class="even" d="M0 200L200 0"/>) +
           %(<path class="frame" d="M0 0V200H200"/><text x="4" y="10">came true</text><text x="200" y="196" text-anchor="end">told</text>) +
           "#{dots.join}</svg>"
       end
