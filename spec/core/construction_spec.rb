@@ -395,6 +395,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       cuts = batch.times((each * 2) + 1)
       expect(cuts.map(&:count)).to eq([2, 1])
       expect(cuts.first.length.to_mm).to be_between(400 - (alone.length - alone.tails).to_mm, 400)
+      expect(Core::Measure::Length.sum(cuts.map(&:saved))).to eq(alone.tails * ((each * 2) + 1 - 3))
       saved = (alone.length * ((each * 2) + 1)) - Core::Measure::Length.sum(cuts.map { |cut| cut.length * cut.count })
       expect(saved).to eq(alone.tails * ((each * 2) + 1 - 3))
     end

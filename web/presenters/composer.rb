@@ -200,6 +200,12 @@ module Web
         Core::Cutting::CutNeed.from(piece.cuts, times: design.made)
       end
 
+      # @return [String, nil] what links in batches save; nil where nothing is worked so
+      def saved
+        saved = Core::Measure::Length.sum(piece.cuts.map(&:saved)) * design.made
+        "Working links in batches saves #{length(saved)} of wire." if saved.positive?
+      end
+
       def offers
         Core::Sizing::NearerSizes.for(piece, table)
       end
