@@ -13,7 +13,7 @@ module Application
       settings = studio.settings
       items = {
         parts: table.parts.values, lines: table.lines.values, tools: table.tools.values, techniques: table.techniques.values,
-        closures: studio.catalogue.closures.map(&:to_data), projects: studio.projects.newest.map(&:design),
+        swatches: table.swatches, closures: studio.catalogue.closures.map(&:to_data), projects: studio.projects.newest.map(&:design),
         suppliers: market.suppliers.values, offers: market.offers, stock: entries(studio.ledger.stock), classes: classes(studio)
       }
       Formats::StudioFile::Content.new(items: items,

@@ -5,8 +5,8 @@ module Application
   # differ; nothing is ever taken away. How each kind of thing is compared and brought stands in application/merge/.
   class StudioMerge
     # What is chosen together, by kinds of the file.
-    GROUPS = { stockroom: %i[parts lines tools], techniques: %i[techniques], projects: %i[closures projects], prices: %i[suppliers offers],
-               stock: %i[stock], classes: %i[classes] }.freeze
+    GROUPS = { stockroom: %i[parts lines tools], techniques: %i[techniques swatches], projects: %i[closures projects],
+               prices: %i[suppliers offers], stock: %i[stock], classes: %i[classes] }.freeze
 
     # What one group would bring. fresh: how many are not here · alike: are here as they are there · differing: are here, but not alike
     # refused: why the group cannot come, a code, or nil
@@ -27,7 +27,8 @@ module Application
       @kinds = {
         **%i[parts lines tools techniques].to_h { |name| [name, Merge::CatalogueItems.new(studio, content, name)] },
         closures: Merge::Closures.new(studio, content), projects: Merge::Projects.new(studio, content),
-        suppliers: Merge::Suppliers.new(studio, content), offers: Merge::Offers.new(studio, content),
+        swatches: Merge::Swatches.new(studio, content), suppliers: Merge::Suppliers.new(studio, content),
+        offers: Merge::Offers.new(studio, content),
         stock: Merge::Shelf.new(studio, content), classes: Merge::Classes.new(studio, content)
       }
     end

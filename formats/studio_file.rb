@@ -51,7 +51,8 @@ module Formats
 
     # What others name stands before them.
     KINDS = {
-      parts: RECORD.(R::PART), lines: RECORD.(R::LINE), tools: RECORD.(R::TOOL), techniques: RECORD.(R::TECHNIQUE), closures: CLOSURE,
+      parts: RECORD.(R::PART), lines: RECORD.(R::LINE), tools: RECORD.(R::TOOL), techniques: RECORD.(R::TECHNIQUE),
+      swatches: RECORD.(R::SWATCH), closures: CLOSURE,
       projects: RECORD.(R::DESIGN), suppliers: PRICED.(R::SUPPLIER, 'delivery', 'minimum'), offers: PRICED.(R::OFFER, 'price'),
       stock: SHELF, classes: CLASS
     }.freeze

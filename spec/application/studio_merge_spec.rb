@@ -7,7 +7,12 @@ require_relative '../studio_helper'
 
 # A whole studio carried to another.
 RSpec.describe Application::StudioMerge do
-  let(:source) { new_studio }
+  let(:source) do
+    new_studio.tap { |studio|
+      studio.catalogue.save_swatch(Core::Catalogue::Swatch.new(construction: :knotted_cord, measure: :knot_takes, line: 'cord_15', about: 'overhand-1',
+        value: 22.5))
+    }
+  end
   let(:cap) { { key: 'a', name: 'A', kind: 'cap', along: '8 mm' } }
   let(:bytes) { Formats::StudioFile.write(Application::StudioArchive.of(source)) }
   let(:content) { Formats::StudioFile.read(bytes) }
@@ -52,7 +57,7 @@ RSpec.describe Application::StudioMerge do
     merge.call(described_class::GROUPS.keys)
     here, there = [target, source].map { |studio| Application::StudioArchive.of(studio).items }
     (here.keys - [:classes]).each { |kind| expect([kind, here[kind].to_set]).to eq([kind, there[kind].to_set]) }
-    expect(needs(target)).to eq(needs(source))
+    expect([target.catalogue.table.swatches.map(&:value), needs(target)]).to eq([[22.5], needs(source)])
     taught = [target, source].map { |studio| studio.live_events.taught.values.sort }
     expect(taught.first).to eq(taught.last)
     expect(merge.call(described_class::GROUPS.keys, theirs: described_class::GROUPS.keys)).to eq(0)
