@@ -210,8 +210,8 @@ module Hostile
     'POST /drafts/:id/forward' => %w[at size],
     'POST /drafts/:id/settings' => %w[name body ease wraps made tails note state at size],
     'GET /drafts/:id/charts/:at.csv' => [],
-    'POST /drafts/:id' => %w[do at to from names part component construction where place which own_length closure name swap state size line tails letter row strand
-                             rows chart work path],
+    'POST /drafts/:id' => %w[do at to from names part component construction where place which own_length closure name swap state size line
+                             tails letter row strand rows chart work path],
     'POST /drafts/:id/save' => %w[at],
     'POST /drafts/:id/discard' => [],
     'POST /settings/unit' => %w[unit back],
@@ -259,8 +259,8 @@ module Hostile
     'POST /jobs/:job/stop' => [],
     'GET /jobs/:job/file' => []
   }.freeze
-  DO = %w[set add drop close colourways recolour drop_colourway insert earlier later more fewer remove group ungroup fill carry hang chart_begin chart_paint chart_insert chart_remove chart_mirror
-          chart_spiral chart_shift chart_colour chart_drop_colour chart_strands chart_write].freeze
+  DO = %w[set add drop close colourways recolour drop_colourway insert earlier later more fewer remove group ungroup fill carry hang chart_begin
+          chart_paint chart_insert chart_remove chart_mirror chart_spiral chart_shift chart_colour chart_drop_colour chart_strands chart_write].freeze
   GOOD = {
     'do' => DO,
     'project' => %w[comet_tail quiet_sky evening_star],

@@ -12,8 +12,10 @@ module Formats
     WIDTH = 1000
     # Height and place of each kind of time within a row.
     SHAPES = Hash.new([0, ROW - 6]).merge(wait_tool: [9, 5], wait_help: [9, 5], wait_group: [12, 2], drying: [9, 5]).freeze
-    PATTERNS = '<defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern>' \
-               '<pattern id="dots" width="4" height="4" patternUnits="userSpaceOnUse"><rect width="2" height="4" fill="currentColor"/></pattern></defs>'
+    PATTERNS = '<defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">' \
+               '<path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern>' \
+               '<pattern id="dots" width="4" height="4" patternUnits="userSpaceOnUse">' \
+               '<rect width="2" height="4" fill="currentColor"/></pattern></defs>'
     # One name with its row. key: of the person · chosen: drawn stronger · range: [early, late] minutes of its end, nil when not known
     Row = Core::Value.define(:key, :name, :segments, :chosen, range: nil)
 

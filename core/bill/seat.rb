@@ -32,9 +32,19 @@ module Core
         Rational(fixed.minor, over).ceil if over&.positive?
       end
 
+      # @return [Money, nil] what all seats bring at its price; nil without people
+      def brings
+        price && (price * people)
+      end
+
       # @return [Money] what is left over at its price
       def gain
-        (price * people) - total
+        left_of(brings)
+      end
+
+      # @param money [Money] taken for the class @return [Money] what is left once its costs are paid; negative where it does not cover them
+      def left_of(money)
+        money - total
       end
 
       # Who pays how much of the class: shares sum to the total.

@@ -3,7 +3,8 @@
 module Core
   module Catalogue
     # What a studio works with: frozen tables of parts, lines, tools and techniques by key.
-    # swatches: [Swatch] that makers measured · swaps: a colourway's substitutions {part key => part key}, followed once · hidden: [(table, key)] of what is offered for nothing new
+    # swatches: [Swatch] that makers measured · swaps: a colourway's substitutions {part key => part key}, followed once
+    # hidden: [(table, key)] of what is offered for nothing new
     Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze, swatches: [].freeze) do
       def part(key)
         parts.fetch(swaps.fetch(key, key)) { raise UnknownKey.new(:part, key, parts.keys) }

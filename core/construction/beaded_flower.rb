@@ -7,14 +7,7 @@ module Core
       key :beaded_flower
 
       parameter :wire, :line
-      parameter :bead, :part, of: %i[bead]
-      parameter :way, :choice, of: WiredPetal::WAYS, default: :continuous
-      parameter :petals, :integer, default: 5, range: 1..24
-      # Beads in one loop, or on the basic row of a frame.
-      parameter :beads, :integer, default: 20, range: 3..120
-      # Pairs of rows about a frame's basic row.
-      parameter :row_pairs, :integer, default: 2, range: 1..8
-      parameter :tip, :choice, of: WiredPetal::TIPS, default: :round
+      include Petals
 
       def fixed_length
         Measure::Length.mm(2 * petal.reach)
@@ -55,16 +48,7 @@ module Core
       end
 
       def layout
-        (0...petals).flat_map { |number| turned(petal, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]) }
-      end
-
-      # @return [Array<Shape>] the beads of a petal that leaves this place at this angle
-      def turned(petal, angle, at:, role: :bead)
-        petal.places.map do |along, aside|
-          x = (along * Math.cos(angle)) - (aside * Math.sin(angle))
-          y = (along * Math.sin(angle)) + (aside * Math.cos(angle))
-          part_shape(petal.bead, role, at[0] + x, at[1] + y)
-        end
+        (0...petals).flat_map { |number| turned(petal, :bead, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]) }
       end
     end
   end

@@ -33,12 +33,8 @@ module Core
 
       parameter :heads, :integer, default: 1, range: 1..12
       parameter :wire, :line, of: %i[wire]
-      parameter :bead, :part, of: %i[bead]
-      parameter :way, :choice, of: WiredPetal::WAYS, default: :continuous
-      parameter :petals, :integer, default: 5, range: 1..24
-      parameter :beads, :integer, default: 20, range: 3..120
-      parameter :row_pairs, :integer, default: 2, range: 1..8
-      parameter :tip, :choice, of: WiredPetal::TIPS, default: :round
+      include Petals
+
       parameter :bottom_tip, :choice, of: WiredPetal::TIPS, default: :round
       # Small loops in the middle; without a bead there is none.
       parameter :middle, :part, of: %i[bead], required: false
@@ -147,7 +143,8 @@ module Core
       end
 
       def tape_cut
-        Cut.new(line: tape, count: heads, role: :tape, body: taped, consumption: Measure::Length::ZERO, tails: Measure::Length.mm(TAPE_HOLD_MM))
+        Cut.new(line: tape, count: heads, role: :tape, body: taped, consumption: Measure::Length::ZERO,
+          tails: Measure::Length.mm(TAPE_HOLD_MM))
       end
 
       def steps
@@ -166,9 +163,10 @@ module Core
       end
 
       def piece_step(piece)
-        rows = piece.petal.frame? && piece.role == :petal ? row_pairs * 2 : 1
-        step(piece.role.to_s, piece.technique, piece.number * rows, line: piece.wire, after: %w[load], adds: [piece.role],
-          values: { number: piece.number, beads: piece.petal.beads, rows: (piece.role == :leaf ? leaf_pairs : row_pairs) * 2, way: way })
+        rows = piece.petal.pairs * 2
+        each = piece.technique == 'frame_row' ? rows : 1
+        step(piece.role.to_s, piece.technique, piece.number * each, line: piece.wire, after: %w[load], adds: [piece.role],
+          values: { number: piece.number, beads: piece.petal.beads, rows: rows, way: way })
       end
 
       # Each flower beside the other; its stem lies along the piece.
@@ -184,11 +182,7 @@ module Core
       def piece_shapes(piece, y_mm)
         (0...piece.number).flat_map do |number|
           at, angle = place(piece, number, y_mm)
-          piece.petal.places.map do |along, aside|
-            x = at[0] + (along * Math.cos(angle)) - (aside * Math.sin(angle))
-            y = at[1] + (along * Math.sin(angle)) + (aside * Math.cos(angle))
-            part_shape(piece.petal.bead, piece.role, x.clamp(0.0, fixed_length.to_mm), y)
-          end
+          turned(piece.petal, piece.role, angle, at: at)
         end
       end
 

@@ -47,8 +47,8 @@ module Core
         end
       end
 
-      # A task as the engine uses it. ticks: on average · walk: to fetch what it needs, in ticks · table: multipliers of that by random number · stuck_from: number from which
-      # somebody is stuck · tool, held: the first tool it needs, nil for none
+      # A task as the engine uses it. ticks: on average · walk: to fetch what it needs, in ticks
+      # table: multipliers of that by random number · stuck_from: number from which somebody is stuck · tool, held: the first tool it needs, nil for none
       # more: further ones · gives, given: the first tool it puts back, nil for none · gives_more: further ones
       # dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
       # help_below: random numbers under it call for help · kind: WORK or OPTIONAL
@@ -88,9 +88,9 @@ module Core
       HELP_SIGMA = 0.5
 
       # @param draws [(Array<Array<Array<Integer>>>, Integer)] see Draws#at
-      # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, #helped_by_neighbour, nil] told, in ticks and places, of each change of what
-      #   somebody does, each step begun, each demonstration begun, each time something is shown to one person alone, and each visit of a
-      #   neighbour
+      # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, #helped_by_neighbour, nil] told, in ticks
+      #   and places, of each change of what somebody does, each step begun, each demonstration begun, each time something
+      #   is shown to one person alone, and each visit of a neighbour
       # @return [Engine] itself, with what came of it
       def run(draws, observer = nil)
         @draws, @at = draws

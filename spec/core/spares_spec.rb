@@ -58,7 +58,10 @@ RSpec.describe Core::Bill::Spares do
       # The fewest that show one of 5 in 100 nine times in ten: 1 - 0.95^45 = 0.9006, of 44 0.8953 (binomial).
       number = Core::Technique::Preparation::SAMPLE
       expect([number, number - 1].map { |many| (1 - (0.95**many)).round(4) }).to eq([0.9006, 0.8953])
-      tasks = ->(table) { Core::Technique::Preparation.new(Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table), Core::Session::Calibration.new).tasks }
+      tasks = lambda do |table|
+        plan = Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
+        Core::Technique::Preparation.new(plan, Core::Session::Calibration.new).tasks
+      end
       known = sample_table.parts.transform_values { |one| one.with(tested: 45) }
       expect([sample_table, sample_table.with(parts: known)].map { |table| tasks.(table).any? { |task| task.code == :test_lots } }).to eq([true, false])
     end
@@ -67,7 +70,9 @@ RSpec.describe Core::Bill::Spares do
     it 'lasts as often as it says, all parts taken together' do
       rng = Random.new(8)
       plan = plan_for(bracelet, people)
-      uses = plan.needs.to_h { |need| [need.part, plan.people.flat_map { |p| [Core::Bill::Loss.probability(need.part, p.attendee.level)] * (p.needs.find { |n| n.part == need.part }&.count || 0) }] }
+      used = ->(part, person) { person.needs.find { |need| need.part == part }&.count || 0 }
+      chances = ->(part, person) { [Core::Bill::Loss.probability(part, person.attendee.level)] * used.(part, person) }
+      uses = plan.needs.to_h { |need| [need.part, plan.people.flat_map { |person| chances.(need.part, person) }] }
       lost = ->(probabilities) { probabilities.sum { |probability| (0..).find { rng.rand >= probability } } }
       lasted = (1..2000).count { uses.all? { |part, probabilities| lost.(probabilities) <= plan.spares[part].shared } }
       expect(lasted / 2000.0).to be_between(0.94, 1.0)

@@ -134,16 +134,9 @@ module Web
         format('%.2f', record.brier)
       end
 
-      # @return [String] what came true over what was told; the line is where both are the same
+      # @return [String] what came true over what was told
       def curve
-        dots = record.rows.map do |row|
-          x, y, low, high = [row.told, 1 - row.share, 1 - row.low, 1 - row.high].map { |share| (share * 200).round(1) }
-          %(<path class="range" d="M#{x} #{low}V#{high}"/><circle cx="#{x}" cy="#{y}" r="4"/>)
-        end
-        %(<svg class="track-record" viewBox="-8 -8 216 216" role="img" aria-label="What came true against what was told">) +
-          %(<path class="even" d="M0 200L200 0"/>) +
-          %(<path class="frame" d="M0 0V200H200"/><text x="4" y="10">came true</text><text x="200" y="196" text-anchor="end">told</text>) +
-          "#{dots.join}</svg>"
+        Formats::TrackRecordSvg.new(record.rows).to_s
       end
 
       # @return [Array<HeldRow>] the newest first

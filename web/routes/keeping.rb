@@ -7,7 +7,7 @@ module Web
       def self.registered(app)
         app.get('/safe-keeping') { keeping_page }
         app.post('/safe-keeping/names') do
-          form = Presenters::RetentionForm.new(params)
+          form = Presenters::MonthsForm.new(params, Contracts::MonthsContract.of_names)
           halt 422, keeping_page(form) unless form.valid?
 
           studio.update(names_months: form.months)
@@ -86,7 +86,7 @@ module Web
           redirect to('/safe-keeping'), 303
         end
 
-        # @param form [Presenters::RetentionForm, Presenters::CopiesForm, nil] that was refused
+        # @param form [Presenters::MonthsForm, Presenters::CopiesForm, nil] that was refused
         def keeping_page(form = nil)
           keeping = Presenters::Keeping.new(studio, settings.folder, form&.draft, settings.restorer&.last)
           page(:keeping, title: 'Safe keeping', keeping: keeping)

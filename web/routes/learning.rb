@@ -9,7 +9,7 @@ module Web
       ADDRESS = '/techniques/learnt'
 
       def self.registered(app)
-        app.get(ADDRESS) { show_lessons(Presenters::FadeForm.show(studio.settings.fade_months)) }
+        app.get(ADDRESS) { show_lessons(fade_form('months' => studio.settings.fade_months.to_s)) }
         app.post(ADDRESS) do
           known = settings.lessons.ask
           known.wait(WAIT_SECONDS)
@@ -28,7 +28,7 @@ module Web
           to_lessons(fixed ? 'That stays as it is, whatever classes teach.' : 'Classes may teach that again.')
         end
         app.post("#{ADDRESS}/fade") do
-          form = Presenters::FadeForm.new(params)
+          form = fade_form(params)
           if form.valid?
             studio.update(fade_months: form.months)
             next to_lessons('Saved.')
@@ -41,11 +41,15 @@ module Web
 
       # What these routes share.
       module Showing
-        # @param fade [Presenters::FadeForm]
+        # @param fade [Presenters::MonthsForm]
         def show_lessons(fade)
           settings.lessons.ask unless polled?
           shown = Presenters::Lessons.new(settings.lessons, studio, unit, fade)
           show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'What classes taught', kind: 'wide')
+        end
+
+        def fade_form(values)
+          Presenters::MonthsForm.new(values, Contracts::MonthsContract.of_fading)
         end
 
         def to_lessons(words)

@@ -31,9 +31,9 @@ module Web
           seat = @reading.seat_costs
           return "Taken: #{money(note.taken)}. What a class cost is kept when its kits leave the stock." if seat.nil?
 
-          left = money(note.taken) - seat.total
+          left = seat.left_of(money(note.taken))
           came = left.minor.negative? ? "#{left * -1} are missing" : "#{left} are left over"
-          seats = " #{count_of(seat.people, 'seat')} at #{seat.price} come to #{seat.price * seat.people}." if seat.price
+          seats = " #{count_of(seat.people, 'seat')} at #{seat.price} come to #{seat.brings}." if seat.price
           "Taken: #{money(note.taken)}.#{seats} The class cost #{seat.total}, so #{came}."
         end
 
@@ -148,14 +148,10 @@ module Web
           workshop.ends
         end
 
-        # @return [String] what was planned against what it took, in hundredths of the longer of the two
+        # @return [String] what was planned against what it took; the longest of all steps fills the width
         def bar(row)
-          longest = record.flat_map { |one| [one.planned, one.taken, *one.range, one.spread.last] }.max
-          all = [row.planned, row.taken, *row.spread, *row.range]
-          planned, taken, least, most, *range = all.map { |minutes| (minutes / longest * 100).round(1) }
-          light = %(<rect class="range" x="#{range.first}" width="#{(range.last - range.first).round(1)}" height="8"/>) if range.any?
-          %(<svg class="cut-bar" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true">#{light}<rect class="tail" width="#{planned}" height="8"/>) +
-            %(<rect class="body" y="2" width="#{taken}" height="4"/><path class="spread" d="M#{least} 4H#{most}"/></svg>)
+          @longest ||= record.flat_map { |one| [one.planned, one.taken, *one.range, one.spread.last] }.max
+          Formats::TakenBarSvg.new(row, @longest).to_s
         end
 
         # @return [Array<String>] erasable people: taken out of the class, still in an earlier state
