@@ -17,17 +17,15 @@ module Web
     # A section of a page. digest: of its content, so that a browser need not be sent what it has
     # pieces: its HTML, cut where each form's token and one-time key go in
     Section = Core::Value.define(:name, :digest, :pieces) do
-      # @return [String]
-      def html(token)
-        pieces.map { |piece| filled(piece, token) }.join
-      end
-
-      private
-
-      def filled(piece, token)
-        return token if piece == TOKEN_PLACE
-
-        piece == ONCE_PLACE ? SecureRandom.hex(16) : piece
+      # @return [Array<String>] its HTML, with this token in each form and a one-time key in those that add
+      def filled(token)
+        pieces.map do |piece|
+          case piece
+          when TOKEN_PLACE then token
+          when ONCE_PLACE then SecureRandom.hex(16)
+          else piece
+          end
+        end
       end
     end
 

@@ -1,15 +1,20 @@
 # frozen_string_literal: true
 
+require 'securerandom'
+
 module Web
   # A page made of sections: whole for a browser that comes to it, only what differs for a script that has the rest.
   module Sections
-    # @param sections [Array<Fragments::Section>]
-    def show_sections(sections, title:, kind:, **locals)
-      token = csrf_token
-      return changed(sections).map { |section| section.html(token) }.join if redraw?
+    # Stands in the rest of a page where its sections go. Nobody outside can know it.
+    SECTIONS_PLACE = SecureRandom.hex(24).freeze
 
-      content = sections.map { |section| section.html(token) }.join
-      erb(:'pages/sections', locals: { title: title, kind: kind, content: content, keys: nil, **locals })
+    # Answers with these sections; a route has nothing to add.
+    # @param sections [Array<Fragments::Section>] @return [nil]
+    def show_sections(sections, title:, kind:, **locals)
+      return answer_with(changed(sections)) if redraw?
+
+      page = erb(:'pages/sections', locals: { title: title, kind: kind, content: SECTIONS_PLACE, keys: nil, **locals })
+      answer_with(sections, *page.split(SECTIONS_PLACE, 2))
     end
 
     # @return [Fragments::Section] of a partial that is not kept
@@ -27,6 +32,13 @@ module Web
     end
 
     private
+
+    def answer_with(sections, before = '', after = '')
+      text = PageBody.new([before, *sections.flat_map { |section| section.filled(csrf_token) }, after])
+      body text
+      headers 'Content-Length' => text.bytesize.to_s
+      nil
+    end
 
     # Those the browser does not show yet.
     def changed(sections)

@@ -20,10 +20,11 @@ module Core
       MOST_ROUNDS = 60
       # Where two ways to lie take turns, what stood once stands from here on.
       LIFTING_ROUNDS = 30
+      MM = 1e6
 
       # @param row [Array<Construction::Element>] @param overlap [Measure::Length] that lies on the rest
       def initialize(row, wraps: 1, overlap: Measure::Length::ZERO)
-        @total = row.sum { |element| element.along.to_mm }
+        @total = row.sum { |element| element.along.nm } / MM
         @wraps = wraps
         @turns = 2 * Math::PI * wraps * @total / [@total - overlap.to_mm, 1e-9].max
         @widest = row.map { |element| element.width.to_mm }.max || 0.0
@@ -44,39 +45,40 @@ module Core
       private
 
       # Parts by place, and after each the bare line up to the next. Bare line before the first belongs after the last.
+      # Lengths along the line are whole nanometres here, so that equal stretches are found to be equal.
       def read(row)
-        solids = row.each_index.reject { |i| row[i].bare? }
-        first = solids.first || 0
-        @half, @height, @profile, @bare = [], [], [], []
-        row.rotate(first).each { |element| element.bare? ? add_bare(element.along.to_mm) : add(element) }
+        first = row.index { |element| !element.bare? } || 0
+        @solids, @along, @bare = [], [], []
+        @kinds = {}
+        row.rotate(first).each { |element| element.bare? ? add_bare(element) : add(element) }
         @skin = row.select(&:bare?).map { |element| element.height.to_mm }.max || 0.0
-        @level = @height.uniq.size <= 1 && @bare.none?(&:positive?)
+        @level = @kinds.each_value.map(&:height).uniq.size <= 1 && @bare.none?(&:positive?)
       end
 
       def add(element)
-        @half << (element.along.to_mm / 2)
-        @height << element.height.to_mm
-        @profile << element.profile
-        @bare << 0.0
+        @along << element.along.nm
+        @solids << (@kinds[[element.along, element.height, element.profile]] ||=
+          Solid.new(element.along.to_mm / 2, element.height.to_mm, element.profile))
+        @bare << 0
       end
 
-      def add_bare(length)
-        @bare[-1] += length if @bare.any?
+      def add_bare(element)
+        @bare[-1] += element.along.nm if @bare.any?
       end
 
       def close
         @slack = 0.0
-        tallest = @height.max || @skin
+        tallest = @kinds.each_value.map(&:height).max || @skin
         @radius = (@total / @turns) - tallest
-        return if @half.empty?
-        return @radius = [@radius, 0.0].max if @half.size < 3 && @bare.none?(&:positive?)
+        return if @solids.empty?
+        return @radius = [@radius, 0.0].max if @solids.size < 3 && @bare.none?(&:positive?)
 
         @radius = [@radius, tallest / 4].max
         start(tallest)
         last = nil
         settled = @level
         MOST_ROUNDS.times do |round|
-          joints = lay
+          lay
           now = [@radius, @angle - full_turn(tallest)]
           @radius = [nearer(now, last, tallest), now.first / 4].max
           last = now
@@ -87,7 +89,7 @@ module Core
           settled = !settle(joints, lifting: round < LIFTING_ROUNDS)
           next if settled
 
-          guess_bends
+          stretch_out
           last = nil
         end
       end
@@ -104,42 +106,40 @@ module Core
 
       # The tallest comes first: it is sure to stand.
       def start(tallest)
-        first = @height.index(tallest)
-        [@half, @height, @profile, @bare].each { |list| list.rotate!(first) }
-        @standing = (0...@half.size).to_a
-        @upto, @bare_upto = sums(@half.zip(@bare).map { |half, bare| (2 * half) + bare }), sums(@bare)
-        @bends, @bends_before = [], []
+        first = @solids.index { |solid| solid.height == tallest }
+        [@solids, @along, @bare].each { |list| list.rotate!(first) }
+        @standing = (0...@solids.size).to_a
+        @upto, @bare_upto = sums(@along.zip(@bare).map(&:sum)), sums(@bare)
+        @known = {}
         @angle = @turns
-        @ends, @leans = Array.new(@half.size), Array.new(@half.size)
-        measure_ends(@half.each_index)
+        stand(@solids)
         lift(spread) unless @level
-        guess_bends
+        stretch_out
       end
 
-      # @return [Array<Float>] of all before each place, twice round
+      # @return [Array<Integer>] of all before each place, twice round
       def sums(lengths)
-        (lengths + lengths).each_with_object([0.0]) { |length, sums| sums << (sums.last + length) }
+        (lengths + lengths).each_with_object([0]) { |length, sums| sums << (sums.last + length) }
       end
 
-      # How far the line bends on leaving and on reaching each that stands, by length alone.
-      def guess_bends
-        @standing.each_with_index do |from, i|
-          to = @standing[i + 1] || @standing.first
-          run, = between(from, to)
-          around = @radius + @height.first
-          @bends[from] = (@half[from] + (run.zero? ? @half[to] : run / 2)) / around
-          @bends_before[to] = (@half[to] + (run.zero? ? @half[from] : run / 2)) / around
-        end
+      # The line between those that stand: [Stretch] in their order, and how often each.
+      def stretch_out
+        @stretches = @standing.each_with_index.map { |from, i| stretch(from, @standing[i + 1] || @standing.first) }
+        @counts = @stretches.tally
+        around = @radius + @solids.first.height
+        @counts.each_key { |stretch| stretch.guess(around) }
+      end
+
+      def stretch(from, to)
+        run, bare = between(from, to)
+        touching = to == (from + 1) % @solids.size
+        parts = @solids.values_at(from, (from + 1) % @solids.size, (to - 1) % @solids.size, to)
+        @known[[*parts, run, bare, touching]] ||= Stretch.new(parts, run / MM, bare: bare, touching: touching)
       end
 
       # @return [Array<Float>] about where the middle of each part lies, by length alone
       def spread
-        gone = -@half.first
-        @half.each_index.map do |i|
-          middle = gone + @half[i]
-          gone += (2 * @half[i]) + @bare[i]
-          middle * @turns / @total
-        end
+        @solids.each_index.map { |i| (@upto[i] + ((@along[i] - @along.first) / 2.0)) / MM * @turns / @total }
       end
 
       def full_turn(tallest)
@@ -149,98 +149,39 @@ module Core
         @turns * Math.hypot(around, @widest) / around
       end
 
-      # From one that stands to the next: where its middle is, its hole's end, and how the line goes on.
-      Joint = Struct.new(:from, :to, :start, :near, :far, :span, :bends_freely)
-
-      # Lays all out at this radius. @return [Array<Joint>]
+      # Lays all out at this radius.
       def lay
+        stand(@standing.map { |index| @solids[index] })
         @angle = @slack = 0.0
-        measure_ends(@standing)
-        @standing.each_with_index.map { |from, i| joint(from, @standing[i + 1] || @standing.first) }
-      end
-
-      def joint(from, to)
-        near, far = @ends[from], @ends[to]
-        run, free = between(from, to)
-        gap = free ? 0.0 : gap(from, to)
-        span = span_of(run + gap, near, far, free)
-        leaving, arriving = @leans[from], @leans[to]
-        found = Joint.new(from, to, @angle + leaving, near, far, span, free)
-        bend(from, to, run + gap, found, leaving, arriving)
-        @angle += leaving + span + arriving
-        @slack += gap
-        found
-      end
-
-      # How far the hole's ends of parts that stand are from the middle of the body, and the angle there from a part's middle to them.
-      def measure_ends(indices)
-        indices.each do |i|
-          @ends[i] = Math.hypot(@radius + @height[i], @half[i])
-          @leans[i] = Math.atan(@half[i] / (@radius + @height[i]))
+        @counts.each do |stretch, times|
+          stretch.lay(@radius + @skin)
+          @angle += stretch.turn * times
+          @slack += stretch.gap * times
         end
       end
 
-      # @return [(Float, Boolean)] what lies between two that stand, and whether any of it bends by itself
+      def stand(solids)
+        solids.uniq.each { |solid| solid.stand_on(@radius) }
+      end
+
+      # From one that stands to the next: where its hole ends, and how the line goes on.
+      Joint = Struct.new(:from, :to, :start, :near, :far, :span, :bare)
+
+      # @return [Array<Joint>] as laid
+      def joints
+        angle = 0.0
+        @standing.each_with_index.map do |from, i|
+          stretch = @stretches[i]
+          start = angle + stretch.from.lean
+          angle += stretch.turn
+          Joint.new(from, @standing[i + 1] || @standing.first, start, stretch.from.distance, stretch.to.distance, stretch.span, stretch.bare?)
+        end
+      end
+
+      # @return [(Integer, Boolean)] nanometres of what lies between two that stand, and whether any of it bends by itself
       def between(from, to)
-        to += @half.size if to <= from
-        [@upto[to] - @upto[from] - (2 * @half[from]), @bare_upto[to] > @bare_upto[from]]
-      end
-
-      # The angle at the body's middle under a straight run, or one down to the body, along it and up again.
-      def span_of(length, near, far, free)
-        rest = @radius + @skin
-        if free && length > tangent(near, rest) + tangent(far, rest)
-          return touch(near, rest) + touch(far, rest) + ((length - tangent(near, rest) - tangent(far, rest)) / rest)
-        end
-
-        Math.acos((((near**2) + (far**2) - (length**2)) / (2 * near * far)).clamp(-1.0, 1.0))
-      end
-
-      def tangent(distance, rest)
-        Math.sqrt([(distance**2) - (rest**2), 0.0].max)
-      end
-
-      def touch(distance, rest)
-        Math.acos((rest / distance).clamp(-1.0, 1.0))
-      end
-
-      # How far the line bends where it leaves the one and where it enters the other.
-      def bend(from, to, length, joint, leaving, arriving)
-        if to == (from + 1) % @half.size || length < TOUCHING
-          @bends[from] = @bends_before[to] = leaving + joint.span + arriving
-        else
-          foot = joint.near * joint.far * Math.sin(joint.span) / length
-          @bends[from] = leaving + touch(joint.near, foot)
-          @bends_before[to] = arriving + touch(joint.far, foot)
-        end
-      end
-
-      def gap(from, to)
-        following = (from + 1) % @half.size
-        return opening(from, to, @bends[from]) if following == to
-
-        opening(from, following, @bends[from]) + opening((to - 1) % @half.size, to, @bends_before[to])
-      end
-
-      # Line between the holes of two that touch where it bends so far.
-      def opening(one, other, angle)
-        return 0.0 if @profile[one] == :pointed || @profile[other] == :pointed || angle <= 0
-        return mixed(one, other, angle) if @profile[one] != @profile[other]
-
-        half = angle / 2
-        @profile[one] == :round ? rolled(one, half) + rolled(other, half) : 2 * [@height[one], @height[other]].min * Math.sin(half)
-      end
-
-      # A ball, or an ellipse of revolution, against a face that leans so far.
-      def rolled(index, lean)
-        Math.hypot(@half[index] * Math.cos(lean), @height[index] * Math.sin(lean)) - (@half[index] * Math.cos(lean))
-      end
-
-      # The ball rolls on the other's face up to its edge, then the edge opens.
-      def mixed(one, other, angle)
-        ball, face = @profile[one] == :round ? [one, other] : [other, one]
-        rolls = [angle, Math.atan(@height[face] * @half[ball] / (@height[ball]**2))].min
-        rolled(ball, rolls) + (@height[face] * Math.sin(angle - rolls))
+        to += @solids.size if to <= from
+        [@upto[to] - @upto[from] - @along[from], @bare_upto[to] > @bare_upto[from]]
       end
 
       # Who stands at this radius. @return [Boolean] whether that changed
@@ -253,7 +194,7 @@ module Core
       end
 
       def lift(middles)
-        measure_ends(@standing)
+        stand(@standing.map { |index| @solids[index] })
         @standing = @standing.each_with_object([]) { |index, kept| keep(kept, index, middles) }
         @standing.pop while @standing.size > 2 && lifted?(@standing[-2], @standing[-1], @standing[0], middles)
       end
@@ -261,14 +202,15 @@ module Core
       # Those that stood, and those that the line would press into the body.
       def pressed(joints, middles)
         joints.flat_map do |joint|
-          inner = []
-          index = joint.from + 1
-          until index % @half.size == joint.to % @half.size
-            inner << index if height_on(joint, middles[index]) < @radius + @height[index] - TOUCHING
-            index += 1
-          end
+          inner = within(joint).select { |index| height_on(joint, middles[index]) < @radius + @solids[index].height - TOUCHING }
           [joint.from, *inner]
         end
+      end
+
+      # @return [Array<Integer>] the places between the two of a joint
+      def within(joint)
+        till = joint.to <= joint.from ? joint.to + @solids.size : joint.to
+        (joint.from + 1...till).map { |index| index % @solids.size }
       end
 
       # Puts one more after those kept, and takes out again what the line then lifts.
@@ -280,26 +222,25 @@ module Core
       def lifted?(before, index, after, middles)
         return false if index.zero?
 
-        start = middles[before] + @leans[before]
-        finish = middles[after] - @leans[after] + (after <= before ? @angle : 0.0)
+        one, other = @solids.values_at(before, after)
+        start = middles[before] + one.lean
+        finish = middles[after] - other.lean + (after <= before ? @angle : 0.0)
         return false if finish - start >= Math::PI
 
-        joint = Joint.new(before, after, start, @ends[before], @ends[after], finish - start, between(before, after).last)
-        height_on(joint, middles[index]) > @radius + @height[index] + TOUCHING
+        joint = Joint.new(before, after, start, one.distance, other.distance, finish - start, between(before, after).last)
+        height_on(joint, middles[index]) > @radius + @solids[index].height + TOUCHING
       end
 
       # @return [Array<Float>] the angle at which the middle of each part lies
       def middles(joints)
-        found = Array.new(@half.size, 0.0)
+        found = Array.new(@solids.size, 0.0)
         joints.each do |joint|
-          found[joint.from] = joint.start - @leans[joint.from]
+          found[joint.from] = joint.start - @solids[joint.from].lean
           length, = between(joint.from, joint.to)
-          gone = @bare[joint.from]
-          index = joint.from + 1
-          until index % @half.size == joint.to
-            found[index] = joint.start + (joint.span * (gone + @half[index]) / length)
-            gone += (2 * @half[index]) + @bare[index]
-            index += 1
+          gone = @upto[joint.from] + @along[joint.from]
+          within(joint).each do |index|
+            upto = index < joint.from ? @upto[index + @solids.size] : @upto[index]
+            found[index] = joint.start + (joint.span * (upto - gone + (@along[index] / 2.0)) / length)
           end
         end
         found
@@ -309,8 +250,8 @@ module Core
       def height_on(joint, angle)
         gone = angle - joint.start
         rest = @radius + @skin
-        if joint.bends_freely && joint.span > touch(joint.near, rest) + touch(joint.far, rest)
-          down, up = touch(joint.near, rest) - gone, touch(joint.far, rest) - (joint.span - gone)
+        if joint.bare && joint.span > Stretch.touch(joint.near, rest) + Stretch.touch(joint.far, rest)
+          down, up = Stretch.touch(joint.near, rest) - gone, Stretch.touch(joint.far, rest) - (joint.span - gone)
           return down.positive? ? rest / Math.cos(down) : up.positive? ? rest / Math.cos(up) : rest
         end
         joint.near * joint.far * Math.sin(joint.span) / ((joint.near * Math.sin(gone)) + (joint.far * Math.sin(joint.span - gone)))

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Web
+  # The text of a long page, as a Rack body: short pieces are put together, long ones sent as they are kept, and what was put together is let
+  # go as soon as it is sent. Left to the collector, some sixty long pages make it go through all that is kept, and whoever asks then waits.
+  class PageBody
+    # Bytes sent at once. A piece as long as a quarter of it is not copied.
+    AT_ONCE = 65_536
+
+    # @param pieces [Array<String>] in their order
+    def initialize(pieces)
+      @parts = []
+      @own = []
+      pieces.each { |piece| add(piece) }
+    end
+
+    # @return [Integer]
+    def bytesize
+      @parts.sum(&:bytesize)
+    end
+
+    def each(&block)
+      @parts.each(&block)
+    end
+
+    # The server calls it when the answer is sent.
+    def close
+      @own.each(&:clear)
+    end
+
+    private
+
+    def add(piece)
+      return @parts << piece if piece.bytesize >= AT_ONCE / 4
+
+      fresh unless @parts.last.equal?(@own.last) && @own.last && @own.last.bytesize + piece.bytesize <= AT_ONCE
+      @own.last << piece
+    end
+
+    def fresh
+      @own << String.new(capacity: AT_ONCE, encoding: Encoding::UTF_8)
+      @parts << @own.last
+    end
+  end
+end
