@@ -14,6 +14,7 @@ module Application
 
     # stored: Store::Classes::Stored · plan: Core::Plan, nil where the class cannot be built · problem: Problem or nil
     # verdicts: [Core::Verdict] in the order in which things are best put right; empty where it cannot be built
+    # remedies: Core::Fit::Remedies, nil where the class cannot be built
     # supply: Core::Supply::ClassSupply, nil where nothing more is needed from the stock · seat_costs: Core::Bill::Seat or nil
     # taken: Hash, nil while the kits are in the stock · packed: {[kit, item] => count} · orders: [Store::Orders::Ordered]
     # model: Core::Session::Model, Impossible or nil · outlook: Core::Session::Outlook, Impossible or nil
@@ -24,7 +25,7 @@ module Application
     # leftovers: [Core::Supply::Leftovers], more pieces from what no class waits for
     # techniques_by_project: {project key => [technique key]}
     PARTS = %i[
-      stored plan problem verdicts supply seat_costs taken packed orders model outlook forecasting search steps_back others
+      stored plan remedies problem verdicts supply seat_costs taken packed orders model outlook forecasting search steps_back others
       removed_people live_events leftovers
       catalogue market settings projects techniques_by_project
     ].freeze

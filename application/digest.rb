@@ -18,11 +18,11 @@ module Application
 
     def write(data, text)
       case data
-      when Core::Value then write_all(data.to_h.values, text << data.class.name)
-      when Array then write_all(data, text)
-      when Hash then write_all(data.to_a.flatten(1), text << 'h')
-      when Core::Measure::Length then text << data.nm.to_s << 'nm'
+      when Core::Value then write_all(data.field_values, text << data.class.name)
       when String then text << data.bytesize.to_s << ':' << data
+      when Array then write_all(data, text)
+      when Core::Measure::Length then text << data.nm.to_s << 'nm'
+      when Hash then write_all(data.to_a.flatten(1), text << 'h')
       when *PLAIN then text << data.inspect
       else raise ArgumentError, "#{data.class} has no digest"
       end

@@ -74,17 +74,26 @@ module Application
       @studio.ledger.stock.less(supplies.values.map(&:from_stock).reduce(Core::Supply::Stock.new, :plus))
     end
 
+    # @return [Core::Fit::Remedies] for what is wrong in a class's plan; what they fit is kept for the next change
+    def remedies(stored, plan)
+      Core::Fit::Remedies.new(plan, library.table, open_rings: library.settings.open_rings, fittings: fittings(stored, plan.design))
+    end
+
     private
 
     def plan(stored)
       inputs = library.inputs(stored.state)
-      same = [stored.state.project_version_id, library.catalogue_digest]
-      inputs.plan(@fittings.fetch(stored.id, same) { Core::Sizing::Fittings.new(inputs.design, inputs.table) })
+      inputs.plan(fittings(stored, inputs.design))
     rescue Core::Error, Store::NotFound => e
       Problem.of(e)
     rescue StandardError => e
       warn "class #{stored.id} cannot be planned: #{e.class}, #{e.backtrace.first}"
       Problem.of(e)
+    end
+
+    def fittings(stored, design)
+      same = [stored.state.project_version_id, library.catalogue_digest]
+      @fittings.fetch(stored.id, same) { Core::Sizing::Fittings.new(design, library.table) }
     end
   end
 end

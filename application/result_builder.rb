@@ -27,6 +27,7 @@ module Application
         plan: part(plan) { @inputs_digest },
         problem: part(lazy { (found = outcome.value).is_a?(Problem) ? found : nil }) { @inputs_digest },
         model: part(lazy { plan.value && @moment.model(@stored, plan.value) }) { @inputs_digest },
+        remedies: part(lazy { plan.value && @moment.remedies(@stored, plan.value) }) { @inputs_digest },
         **supplied(plan),
         **shared
       }

@@ -44,6 +44,12 @@ module Application
       lasting.with_parts(standing(lasting))
     end
 
+    # Works out what whoever comes first would wait for, whichever page they come to.
+    def prepare
+      now.supplies
+      now.library.techniques_by_project
+    end
+
     private
 
     # Looked up each time: it changes while the studio does not.

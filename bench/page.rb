@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
-# The class page for 24 people against a bare Sinatra page of the same people, in the same run: 8 connections, five threads each;
-# the first five seconds after a cold start, an edit, and the memory a worker has then.
-# Needs wrk (apt-get install wrk). Run, with what bin/start sets: env MALLOC_ARENA_MAX=2 RUBY_GC_HEAP_INIT_SLOTS=800000
-# RUBY_GC_HEAP_FREE_SLOTS=200000 bundle exec ruby -I. bench/page.rb
+# The class page for 24 people, served by bin/start, against a bare Sinatra page of the same people, in the same run: 8 connections, five
+# threads each; the first five seconds after a cold start, an edit, and the memory the server has then. wrk puts in what a stall kept it
+# from asking (it corrects for coordinated omission).
+# Needs wrk (apt-get install wrk). Run: bundle exec ruby -I. bench/page.rb
 require 'erb'
 require 'net/http'
 require 'puma'
@@ -36,6 +36,12 @@ def rows(path, people)
       colourway: one.colourway)
   }
   database[:people]
+end
+
+# @return [(Integer, Integer)] process id and port of bin/start on a folder, as soon as it tells its address
+def start(folder)
+  output = IO.popen([File.join(EagerBench::ROOT, 'bin', 'start'), '--port', '0', '--data', folder])
+  [output.pid, output.each_line.find { |line| line.include?('http://') }[/:(\d+)/, 1].to_i]
 end
 
 def serve
@@ -87,10 +93,9 @@ people = Bench.inputs(studio).attendees
 studio.classes.edit(1, studio.classes.find(1).revision, 'bench') { |state| state.with(attendees: people) }
 studio.worked_out.settle
 studio.close
-Zeitwerk::Loader.eager_load_all
 bare = serve { Bare.tap { |app| app.set(:rows, rows(File.join(folder, 'rows.sqlite3'), people)) } }
-page = serve { Web::App.for_studio(Store::Studio.new(path), secret: 'x' * 64, runner: Application::Work::Runner.new) }
 plain = measure('bare page', bare[1], '/')
+page = start(folder)
 cold = measure('class page, first five seconds', page[1], '/classes/1', warm: false)
 ratios = Array.new(3) {
   [measure('bare page', bare[1], '/'), measure('class page, 24 people', page[1], '/classes/1')].then { |a, b|
@@ -100,7 +105,7 @@ ratios = Array.new(3) {
 puts format('p95 of the class page: cold %<cold>.2f, warm %<warm>.2f times the bare page (median of three)', cold: cold / plain,
   warm: ratios.sort[1])
 puts "an edit: #{Bench.summary(edits(page[1], 60))}"
-[bare, page].each do |pid, _|
-  puts "resident memory of worker #{pid}: #{File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024} MB"
+{ 'bare page' => bare, 'bin/start' => page }.each do |name, (pid, _)|
+  puts "resident memory of #{name}: #{File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024} MB"
   Process.kill(:TERM, pid)
 end

@@ -10,7 +10,16 @@ module Core
     end
 
     def value
-      @lock.synchronize { @value ||= @work.call }
+      return @value if @known
+
+      @lock.synchronize do
+        unless @known
+          @value = @work.call
+          @known = true
+          @work = nil
+        end
+      end
+      @value
     end
 
     # What is carried to another process is worked out first.
@@ -21,6 +30,7 @@ module Core
     def marshal_load(value)
       @lock = Mutex.new
       @value = value
+      @known = true
     end
 
     def ==(other)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Core
-  # Works a plan out. People who differ in nothing that matters share one fitted piece.
+  # Works a plan out: what the Fitter says of each piece, and how it is taught.
   class Planner
     # @param fittings [Sizing::Fittings] of the same design and table
     def initialize(workshop, design, attendees, table, calibration, open_rings, fittings = Sizing::Fittings.new(design, table))
@@ -10,13 +10,11 @@ module Core
       @attendees = attendees
       @whole_table = table
       @calibration = calibration
-      @open_rings = open_rings
       @table = table.standing_in(workshop.teaching.stand_ins)
-      @check = Fit::Check.new(table, open_rings: open_rings)
-      @fittings = fittings
-      # What pieces share that are one and the same object.
-      @shared = {}.compare_by_identity
+      @fitter = Fitter.new(workshop, design, attendees, table, open_rings: open_rings, fittings: fittings)
       @orders = {}
+      # The steps of pieces that are made alike, in order.
+      @ordered = {}.compare_by_identity
       begin_lists
     end
 
@@ -31,14 +29,8 @@ module Core
 
     # @return [PersonPlan] one attendee's part
     def person_plan(attendee)
-      known = measure_of(attendee)
-      measure = known || assumed_size
-      ease = @design.added_ease(attendee.ease)
-      piece = fit(attendee, measure, ease)
-      common = { attendee: attendee, body: @design.body, piece: piece, measure: measure, ease: ease, assumed: known.nil? }
-      return fitted(attendee, piece, common) unless piece.is_a?(Sizing::OutOfReach)
-
-      PersonPlan.new(needs: [], cuts: [], tools: {}, tasks: [], **common)
+      own = @fitter.own(attendee)
+      own.fitted? ? taught(own) : PersonPlan.new(**own.to_h, tools: {}, tasks: [])
     end
 
     # The same class with other choices: pieces already fitted are used again.
@@ -55,7 +47,8 @@ module Core
       @workshop = workshop
       @table = @whole_table.standing_in(workshop.teaching.stand_ins)
       @attendees = attendees
-      @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = @assumed_size = nil
+      @fitter = @fitter.among(attendees)
+      @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = nil
       begin_lists
       self
     end
@@ -112,33 +105,13 @@ module Core
       @sample ||= person_plan(People::Attendee.new(key: 'sample', name: '', level: 3, measures: measures))
     end
 
-    def measure_of(attendee)
-      @design.body == :own ? @fittings.blueprint(attendee.colourway).own_size : attendee.measures[@design.body]
-    end
-
-    # Whoever was not measured counts all the same: at the size set for them, at the middle of the group's, or at a usual one.
-    def assumed_size
-      @assumed_size ||= begin
-        known = @attendees.filter_map { |attendee| attendee.measures[@design.body] }.sort
-        @workshop.assumed_size || known[known.size / 2] || Measure::Length.mm(Sizing::Blueprint::USUAL_MM.fetch(@design.body))
-      end
-    end
-
-    def fitted(attendee, piece, common)
-      shared = @shared[piece] ||= {
-        needs: Bill::Need.sum(piece.parts, times: @design.made),
-        cuts: Cutting::CutNeed.from(piece.cuts, times: @design.made, off_reel: supply.method(:off_reel?)),
-        steps: ordered(piece.steps),
-        findings: @fittings.found(piece, @open_rings) { @check.piece(piece) },
-        cautions: @orders[piece.steps.map(&:key)][:cautions]
-      }
-      own = @check.person(attendee, piece, shared[:cautions], @design)
-      list = @lists.for(attendee, shared[:steps])
-      bag = practice_bag(list, piece)
-      PersonPlan.new(needs: bag.parts.empty? ? shared[:needs] : Bill::Need.sum([*shared[:needs], *bag.parts]),
-        cuts: bag.cuts.empty? ? shared[:cuts] : shared[:cuts] + Cutting::CutNeed.from(bag.cuts), practice: bag,
-        tools: held_at_once(list), tasks: tasks(list, attendee), spared: list.spared,
-        findings: own.reject { |f| f.status == :fits } + shared[:findings], **common)
+    # @param own [OwnPiece] fitted
+    def taught(own)
+      list = @lists.for(own.attendee, @ordered[own.piece.steps] ||= ordered(own.piece.steps))
+      bag = practice_bag(list, own.piece)
+      PersonPlan.new(**own.to_h, needs: bag.parts.empty? ? own.needs : Bill::Need.sum([*own.needs, *bag.parts]),
+        cuts: bag.cuts.empty? ? own.cuts : own.cuts + Cutting::CutNeed.from(bag.cuts), practice: bag,
+        tools: held_at_once(list), tasks: tasks(list, own.attendee), spared: list.spared)
     end
 
     # What they practise with, out of the parts and lines of the piece.
@@ -152,7 +125,7 @@ module Core
       keys = steps.map(&:key)
       found = @orders[keys] ||= begin
         order = Technique::Order.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes), school: teaching.school)
-        { order: order, places: order.steps.map { |step| keys.index(step.key) }, cautions: cautions(order.steps) }
+        { order: order, places: order.steps.map { |step| keys.index(step.key) } }
       end
       steps.values_at(*found[:places])
     end
@@ -179,16 +152,6 @@ module Core
 
     def teaching
       @workshop.teaching
-    end
-
-    def cautions(steps)
-      steps.flat_map { |step| step.cautions + @table.technique(step.technique).cautions }.uniq
-    end
-
-    def fit(attendee, measure, ease)
-      maker = Construction::Maker.at(attendee.level, @design.tails, own: attendee.tails, by_line: supply.tails_by_line)
-        .with(swatches: attendee.swatches)
-      @fittings.fit(attendee.colourway, measure, ease, maker)
     end
 
     # @return [Hash{String=>Integer}] how many of each tool one attendee's steps need at once, at the most

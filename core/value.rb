@@ -5,7 +5,7 @@ module Core
   module Value
     # @param required [Array<Symbol>] fields every instance must be given
     # @param optional [Hash{Symbol=>Object}] fields with their frozen defaults
-    # @return [Class] with keyword constructor, readers, #with, #to_h, equality by value
+    # @return [Class] with keyword constructor, readers, #with, #to_h, #field_values in their order, equality by value
     # @raise [ArgumentError] from the class's constructor, on a missing or unknown field
     def self.define(*required, **optional, &body)
       fields = (required + optional.keys).freeze
@@ -31,6 +31,10 @@ module Core
             { #{fields.map { |f| "#{f}: @#{f}" }.join(', ')} }
           end
 
+          def field_values
+            [#{fields.map { |f| "@#{f}" }.join(', ')}]
+          end
+
           def hash
             [self.class, #{fields.map { |f| "@#{f}" }.join(', ')}].hash
           end
@@ -40,7 +44,7 @@ module Core
     end
 
     def ==(other)
-      equal?(other) || (other.instance_of?(self.class) && to_h == other.to_h)
+      equal?(other) || (other.instance_of?(self.class) && field_values == other.field_values)
     end
     alias eql? ==
   end

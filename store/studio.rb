@@ -10,6 +10,9 @@ module Store
     Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision,
       names_months: nil, copies_kept: Backups::KEEP, fade_months: nil)
 
+    # Asked for by every request, so past all that builds queries.
+    REVISION = 'SELECT revision FROM studio'
+
     attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
       :worked_out, :live_events, :lessons, :accounts, :trail
 
@@ -34,7 +37,7 @@ module Store
 
     # @return [Integer] changes whenever anything does, cheaply
     def revision
-      @database[:studio].get(:revision)
+      @database.synchronize { |connection| connection.get_first_value(REVISION) }
     end
 
     # @param calibration [Core::Session::Calibration]

@@ -38,7 +38,9 @@ module Web
       cache_control :no_store
     end
 
+    # Looked through in this order: what is asked for most comes first.
     register Routes::Errors
+    register Routes::Classes
     register Routes::Bench
     register Routes::Exchange
     register Routes::Sessions
@@ -50,7 +52,6 @@ module Web
     register Routes::Phones
     register Routes::Accounts
     register Routes::Register
-    register Routes::Classes
     register Routes::People
     register Routes::Gauge
     register Routes::Supplies
@@ -71,12 +72,14 @@ module Web
     # @param stages [Array<Integer>, nil] see Application::Forecasts @param today [#call] @return [Date]
     # @param log [Boolean] whether requests are noted in the folder @param sharing [Sharing, nil] nil: one person, on this machine
     # @param restorer [#call, nil] puts a copy in the place of the studio, see Server; nil where that cannot be done from here
+    # @param prepared [Boolean] whether what the first page needs is worked out before it is asked for
     # @return [#call] the application with its middleware
     def self.for_studio(studio, secret:, runner:, folder: Dir.tmpdir, stages: nil, today: -> { Date.today }, log: false,
-                        sharing: nil, restorer: nil)
+                        sharing: nil, restorer: nil, prepared: false)
       app = serving(studio, runner, folder, stages, today)
       share(app, studio, secret, folder, sharing)
       app.set :restorer, -> { restorer }
+      app.results.prepare if prepared
       whole = Rack::Builder.new do
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]

@@ -9,6 +9,7 @@ module Web
     include Presenters::Printing
 
     PICTURES = Concurrent::Map.new
+    UNCHANGING = Concurrent::Map.new
     # A message must go into the cookie that carries it.
     MOST_TOLD = 600
     LONGEST_TEXT = 1_100_000
@@ -90,6 +91,11 @@ module Web
 
     def partial(name, **locals)
       erb(:"partials/_#{name}", layout: false, locals: locals.merge(local_assigns: locals))
+    end
+
+    # @return [String] of a partial that shows the same whatever happens
+    def unchanging(name)
+      UNCHANGING[name] ||= partial(name)
     end
 
     def page(name, title:, **locals)

@@ -11,7 +11,14 @@ module Web
     def initialize(pieces)
       @parts = []
       @own = []
-      pieces.each { |piece| add(piece) }
+      gathered = nil
+      pieces.each do |piece|
+        length = piece.bytesize
+        next gathered = @parts.push(piece) && nil if length >= AT_ONCE / 4
+
+        gathered = fresh if gathered.nil? || gathered.bytesize + length > AT_ONCE
+        gathered << piece
+      end
     end
 
     # @return [Integer]
@@ -30,16 +37,8 @@ module Web
 
     private
 
-    def add(piece)
-      return @parts << piece if piece.bytesize >= AT_ONCE / 4
-
-      fresh unless @parts.last.equal?(@own.last) && @own.last && @own.last.bytesize + piece.bytesize <= AT_ONCE
-      @own.last << piece
-    end
-
     def fresh
-      @own << String.new(capacity: AT_ONCE, encoding: Encoding::UTF_8)
-      @parts << @own.last
+      String.new(capacity: AT_ONCE, encoding: Encoding::UTF_8).tap { |text| [@own, @parts].each { |list| list << text } }
     end
   end
 end

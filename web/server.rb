@@ -74,7 +74,7 @@ module Web
       needs_owner
       @runner = Application::Work::Runner.new
       App.for_studio(@studio, secret: Secret.of(@data), folder: @data, runner: @runner, log: true, sharing: @sharing,
-        restorer: @restorer)
+        restorer: @restorer, prepared: true)
     end
 
     def close_studio

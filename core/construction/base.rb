@@ -11,6 +11,15 @@ module Core
       declares :key
 
       class << self
+        # Says that what is cut for it depends on the body that wears it, not only on the length it fills.
+        def cut_to_body
+          @cut_to_body = true
+        end
+
+        def cut_to_body?
+          @cut_to_body == true
+        end
+
         def parameter(name, type, **options)
           declared = Parameter.new(name: name, type: type, **options)
           parameters[name] = declared

@@ -45,7 +45,7 @@ module Core
       end
 
       def lengths(solution)
-        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
           working: [term(:links_of, solution.length, count: solution.repeats * sides, each: chain.along)])
       end
 

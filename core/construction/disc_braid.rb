@@ -164,7 +164,7 @@ module Core
 
       def lengths(solution)
         rows = solution.repeats * 2
-        Lengths.new(beaded: solution.length, repeats: (solution.repeats if chart), unit: (fill.step if chart), options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: (solution.repeats if chart), unit: (fill.step if chart),
           working: [term(:bare_ends, bare_end * 2), (term(:caps, cap.along * 2) if cap),
                     chart ? term(:rows_of, row * rows, count: rows, each: row) : term(:bare_braid, solution.length - plain)].compact)
       end

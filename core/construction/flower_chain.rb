@@ -138,7 +138,7 @@ module Core
 
       def lengths(solution)
         n = solution.repeats
-        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
           working: [term(:flowers_of, flower * n, count: n, each: flower), term(:separators, separator.along * (n - 1), count: n - 1),
                     term(:crimps, crimp.along)])
       end

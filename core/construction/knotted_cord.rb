@@ -263,7 +263,7 @@ module Core
       def lengths(solution)
         n = solution.repeats
         knots, bare, parts = KnottedRow.sums(filled(solution))
-        Lengths.new(beaded: solution.length, play: play, repeats: stretches? ? nil : n, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, play: play, repeats: stretches? ? nil : n, unit: fill.step,
           working: [term(:closure, closing_length), term(:row_beads, parts),
                     (term(:knots_of, knots, count: row_knots(n), each: knot_length) if row_knots(n).positive?),
                     term(:bare_cord, bare)].compact)

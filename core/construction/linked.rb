@@ -79,7 +79,7 @@ module Core
 
       def lengths(solution)
         n = solution.repeats
-        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
           working: [term(:units_of, one * n, count: n, each: one),
           (term(:rings_between, between * (n - 1), count: n - 1) if n > 1)].compact)
       end

@@ -6,6 +6,7 @@ module Core
     # rows the outer ones are used. Several turns of one wire are a single row worn in several wraps.
     class MemoryCoil < Base
       key :memory_coil
+      cut_to_body
 
       # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
       CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
@@ -108,7 +109,7 @@ module Core
       end
 
       def lengths(solution)
-        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
           working: [(term(:bars, bar_length, count: bars) if bars.positive?),
                     (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
                     term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)

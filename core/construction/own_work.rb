@@ -74,7 +74,6 @@ module Core
 
       def lengths(solution, made)
         Lengths.new(beaded: made, repeats: (solution.repeats if parts.fills?), unit: (fill.step if parts.fills?),
-          options: solution&.options || [].freeze,
           working: [term(:as_entered, made)])
       end
 

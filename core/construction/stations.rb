@@ -39,7 +39,7 @@ module Core
       # Gaps stretch or shrink so that the target is met exactly.
       def solve(target)
         solution = super
-        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(length: target, deviation: Measure::Length::ZERO)
+        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(length: target, deviation: Measure::Length::ZERO, options: [].freeze)
       end
 
       def stretches?

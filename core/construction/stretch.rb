@@ -58,7 +58,7 @@ module Core
       end
 
       def lengths(solution)
-        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
           working: [(term(:fixed_beads, fill.base) if fill.base.positive?),
           term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
       end

@@ -73,7 +73,7 @@ module Core
         working = [term(:fixed_beads, fill.base),
                    term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
                    (term(:fillers, threaded(fillers), count: fillers.size) if fillers.any?)].compact
-        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options, fillers: fillers,
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, fillers: fillers,
           working: working)
       end
 

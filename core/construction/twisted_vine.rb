@@ -73,7 +73,7 @@ module Core
       end
 
       def lengths(solution)
-        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
           working: [term(:gaps_along, solution.length, count: (solution.repeats * 2) + 1, each: gap)])
       end
 

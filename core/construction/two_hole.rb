@@ -78,7 +78,7 @@ module Core
 
       def lengths(solution)
         n = solution.repeats
-        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step, options: solution.options,
+        Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
           working: [term(:crimps_and_connectors, ends),
                     term(:beads_of, along(bead) * n, count: n, each: along(bead)),
                     (term(:gaps_of, gap * gaps(n), count: gaps(n), each: gap) unless gap.zero?)].compact)

@@ -8,6 +8,8 @@ module Core
     # experience: {technique key => Experience} · swatches: [Catalogue::Swatch] of their own work
     Attendee = Value.define(:key, :name, :level, measures: {}.freeze, ease: nil, needs: Needs.new, notes: '', colourway: nil,
       brings: [].freeze, tails: nil, experience: {}.freeze, swatches: [].freeze) do
+      prepend Catalogue::Keyed
+
       # @return [Array<Symbol>] some of Needs::FLAGS
       def flags
         needs.flags

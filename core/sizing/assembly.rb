@@ -8,13 +8,10 @@ module Core
       # What hangs by a loop that a crimp or shell closes.
       CRIMPED = %i[cable thread].freeze
 
-      # @param work_ups [Hash{String=>Construction::WorkUp}] of one of each component
-      # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line @param bend [Bend]
-      def initialize(blueprint, worn, target, bend, work_ups)
+      # @param bend [Bend] @param work_ups [Hash{String=>Construction::WorkUp}] of one of each component
+      def initialize(blueprint, bend, work_ups)
         @blueprint = blueprint
         @design = blueprint.design
-        @worn = worn
-        @target = target
         @bend = bend
         @standing = Standing.new(@design, work_ups)
         @drawn = LaidOut.new(@design, work_ups, @standing)
@@ -22,15 +19,23 @@ module Core
         @path = @design.path.map { |component| [component.key, work_ups.fetch(component.key)] }
       end
 
+      # Whoever asks for another size and gets the same work shares all but how it came about.
+      # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line
+      # @param others [Hash{String=>Array<Solution>}] of components on the path, the other ways within reach
       # @return [Piece]
-      def piece
-        Piece.new(worn: @worn, inside: inside, slack: @bend.slack, on_line: on_line, target: @target,
-          play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
-          drawing: Lazy.new { @drawn.shapes }, working: working, joins: placed_joins + met + loops, steps: steps,
-          options: options, measurable: @blueprint.measurable)
+      def piece(worn, target, others)
+        made.with(worn: worn, target: target, options: options(others),
+          working: Working.new(@blueprint, worn, target, @path.to_h, on_line, inside, @bend.allowance).terms)
       end
 
       private
+
+      def made
+        @made ||= Piece.new(worn: inside, inside: inside, slack: @bend.slack, on_line: on_line, target: on_line,
+          play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
+          drawing: Lazy.new { @drawn.shapes }, working: [], joins: placed_joins + met + loops, steps: steps,
+          options: [], measurable: @blueprint.measurable)
+      end
 
       # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.
       def loosened(work_ups)
@@ -177,18 +182,14 @@ module Core
         (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
       end
 
-      def options
-        @path.flat_map do |_, work_up|
-          made = work_up.lengths
-          made.options.map do |other|
+      def options(others)
+        others.flat_map do |key, solutions|
+          made = @work_ups.fetch(key).lengths
+          solutions.map do |other|
             inside = @blueprint.inside(on_line + (other.length - made.beaded), @bend)
             other.with(length: inside, repeats: repeats - made.repeats + other.repeats, options: [])
           end
         end
-      end
-
-      def working
-        Working.new(@blueprint, @worn, @target, @path.to_h, on_line, inside, @bend.allowance).terms
       end
     end
   end

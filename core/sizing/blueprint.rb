@@ -13,7 +13,7 @@ module Core
       # @raise [Construction::InvalidParameters] @raise [UnknownKey]
       def initialize(design, table)
         @design = design
-        @makes = {}
+        @makes = {}.compare_by_identity
         @table = with_makes(table)
         @path = design.path.map { |component| member(component, @table) }
         refuse_fixed if @path.none? { |m| m.construction.fill } && design.body != :own
@@ -21,6 +21,7 @@ module Core
         @hung.each { |member| refuse_place(member.component) }
         @fixed_work_ups = {}
         @bends = {}
+        @assemblies = {}
         filling, @fixed = @path.partition { |m| m.construction.fill }
         @filling = filling.partition { |m| !m.construction.stretches? }.flatten(1)
       end
@@ -50,11 +51,12 @@ module Core
 
           bend = bend_of(solutions)
         end
-        Assembly.new(self, worn, around(worn, bend), bend, made(solutions, maker)).piece
+        assembly(solutions, maker, bend).piece(worn, around(worn, bend), others(solutions))
       end
 
       # Rounds until a length holds; two are the rule.
       ROUNDS = 8
+      MOST_ASSEMBLIES = 500
       CLOSE_ENOUGH = Measure::Length.mm(0.5)
 
       # A usual adult's measures in millimetres, to show a design before anybody is sized (from memory).
@@ -62,7 +64,7 @@ module Core
 
       # @return [Piece, OutOfReach] at a usual size
       def fit_usual(maker = Construction::Maker.new)
-        fit(design.body == :own ? own_size : Measure::Length.mm(USUAL_MM.fetch(design.body)), maker, ease: design.added_ease)
+        fit(design.body == :own ? own_size : usual, maker, ease: design.added_ease)
       end
 
       # @return [Measure::Length] along the line, for an inside length
@@ -81,11 +83,11 @@ module Core
       end
 
       def fixed_length
-        Measure::Length.sum(@fixed.map { |m| m.construction.fixed_length })
+        @fixed_length ||= Measure::Length.sum(@fixed.map { |m| m.construction.fixed_length })
       end
 
       def play
-        Measure::Length.sum(@path.map { |m| m.construction.play })
+        @play ||= Measure::Length.sum(@path.map { |m| m.construction.play })
       end
 
       # @return [Array<Construction::OwnMeasure::Use>] what of it can be measured, once each
@@ -94,15 +96,27 @@ module Core
       end
 
       def drawn_in
-        Measure::Length.sum(@path.map { |m| m.construction.drawn_in })
+        @drawn_in ||= Measure::Length.sum(@path.map { |m| m.construction.drawn_in })
       end
 
       private
 
-      # The limit of many small parts: the line runs at the tallest part that repeats, 2π times its height longer (circle geometry).
+      # What the thickness takes at a usual size is close to what it takes at any.
       def first_guess
+        @first_guess ||= begin
+          solutions = design.body == :own ? nil : solve(around(usual + design.added_ease, many_small_parts))
+          solutions.is_a?(Hash) ? bend_of(solutions) : many_small_parts
+        end
+      end
+
+      # The limit of many small parts: the line runs at the tallest part that repeats, 2π times its height longer (circle geometry).
+      def many_small_parts
         tallest = @filling.map { |m| m.construction.fill.height }.max
         design.flat? || tallest.nil? ? Bend.new : Bend.new(allowance: tallest * (2 * Math::PI))
+      end
+
+      def usual
+        Measure::Length.mm(USUAL_MM.fetch(design.body))
       end
 
       # Several that fill share what is left; each takes up what those before it left over, and what can stretch comes last.
@@ -111,7 +125,7 @@ module Core
         left = target - fixed_length - drawn_in
         return ends_too_long(target, left) if @filling.any? && !left.positive?
 
-        solutions = {}
+        solutions = {}.compare_by_identity
         @filling.each_with_index do |member, i|
           found = solutions[member] = member.construction.solve(left / (@filling.size - i))
           return found if found.is_a?(OutOfReach)
@@ -119,13 +133,32 @@ module Core
           left -= member.construction.path_length(found)
         end
         @hung.each { |member| solutions[member] = own_solution(member) }
-        solutions.values.grep(OutOfReach).first || solutions.compact
+        solutions.values.grep(OutOfReach).first || solutions.delete_if { |_, found| found.nil? }
       end
 
       def alike?(some, others)
         some.all? do |member, solution|
           other = others.fetch(member)
           solution.repeats == other.repeats && solution.fillers == other.fillers && (solution.length - other.length).abs < CLOSE_ENOUGH
+        end
+      end
+
+      # Whoever makes the same of the same lines shares it.
+      def assembly(solutions, maker, bend)
+        @assemblies.shift if @assemblies.size >= MOST_ASSEMBLIES
+        body = maker.measure if @path.any? { |member| member.construction.class.cut_to_body? }
+        @assemblies[[signature(solutions), bend, maker.tails, maker.by_line, body]] ||= Assembly.new(self, bend, made(solutions, maker))
+      end
+
+      # @return [Array] what of the solutions is made, whatever length was asked for
+      def signature(solutions)
+        solutions.values.map { |solution| [solution.repeats, solution.fillers, solution.length] }
+      end
+
+      # @return [Hash{String=>Array<Solution>}] of what fills, the other ways within reach, each as long as it lies on the path
+      def others(solutions)
+        @path.select { |member| solutions.key?(member) }.to_h do |member|
+          [member.component.key, solutions[member].options.map { |other| other.with(length: member.construction.path_length(other)) }]
         end
       end
 
@@ -210,7 +243,7 @@ module Core
       def bend_of(solutions)
         return Bend.new if design.body == :own
 
-        @bends[solutions.values.map { |solution| [solution.repeats, solution.fillers, solution.length] }] ||= bent(solutions)
+        @bends[signature(solutions)] ||= bent(solutions)
       end
 
       def bent(solutions)

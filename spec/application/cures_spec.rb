@@ -11,7 +11,7 @@ RSpec.describe Core::Fit::Cures do
   let(:offers) do
     plan.people.select(&:fitted?).flat_map do |person|
       person.findings.select(&:worth_a_look?).flat_map do |finding|
-        Core::Fit::Effect.offered(finding, plan.design, person, result.library.table).map { |effect| [person, finding, effect.cure] }
+        result.remedies.offered(finding, person.attendee).map { |effect| [person, finding, effect.cure] }
       end
     end
   end

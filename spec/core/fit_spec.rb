@@ -156,11 +156,11 @@ RSpec.describe Core::Fit do
 
     it 'come least change first, and each of them mends what it is for' do
       whole = bracelet
-      person = Core::Plan.for(workshop: workshop, design: whole, attendees: [attendee(1, 170)],
-        table: table).people.first
+      plan = Core::Plan.for(workshop: workshop, design: whole, attendees: [attendee(1, 170)], table: table)
+      person = plan.people.first
       finding = person.findings.find { |f| f.code == :crimp_loose }
       expect(finding.cures.map(&:change)).to eq(finding.cures.map(&:change).sort)
-      effect = Core::Fit::Effect.of(finding.cures.first, whole, person, table)
+      effect = Core::Fit::Remedies.new(plan, table).effect(finding.cures.first, person.attendee)
       expect([finding.cures.first.to.key, effect.cures?(finding)]).to eq(['small', true])
       cured = finding.cures.first.apply(whole)
       mended = Core::Sizing::Blueprint.new(cured, table).fit(mm(183), Core::Construction::Maker.new)

@@ -78,7 +78,7 @@ module Web
       # What was refused, or is told once, is not kept.
       def section(name)
         reading = Application::Reading.new(@result, @view)
-        return Fragments.build(name, @render.call(name, presenter(name, reading))) if name == 'notice' || @drafts.any?
+        return Fragments.build(name, @render.call(name, presenter(name, reading))) if @drafts.any? || (name == 'notice' && @notice)
 
         @fragments.section(name, [@result.id, place], reading) { @render.call(name, presenter(name, reading)) }
       end

@@ -7,9 +7,9 @@ module Web
       def self.registered(app)
         app.helpers Editing
         making(app)
+        showing(app)
         changing(app)
         removing(app)
-        showing(app)
       end
 
       def self.showing(app)
@@ -21,11 +21,7 @@ module Web
           page = class_page(id)
           show_sections(names.map { |name| page.alone(name) }, title: "Pieces: #{page.title}", kind: 'class-page')
         end
-        app.get('/classes/:id/:place') do
-          raise Store::NotFound.new(:page, text(:place)) unless Presenters::ClassPage::PLACES.key?(params['place'])
-
-          open_class(id)
-        end
+        app.get('/classes/:id/:place', mustermann_opts: { capture: { place: Presenters::ClassPage::PLACES.keys } }) { open_class(id) }
         app.helpers Opening
       end
 

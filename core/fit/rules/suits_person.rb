@@ -122,7 +122,7 @@ module Core
         end
 
         def watched(needs, cautions)
-          seen = cautions & WATCHED
+          seen = WATCHED & cautions
           about(:watch, :minor_watched, values: { work: seen.map { |c| c.to_s.tr('_', ' ') }.join(', ') }) if needs.minor? && seen.any?
         end
       end

@@ -18,7 +18,7 @@ module Web
 
         # @return [Array<Core::Fit::Effect>] of the cures that put this finding right and nothing else wrong
         def cures(row)
-          Core::Fit::Effect.offered(row.finding, plan.design, row.person, @reading.catalogue, open_rings: open_rings)
+          @reading.remedies.offered(row.finding, row.person.attendee)
         end
 
         def cure_words(effect)
@@ -26,16 +26,16 @@ module Web
         end
 
         def effect_words(effect, person)
-          beads = effect.beads_before == effect.beads_after ? 'same beads' : "#{effect.beads_before} beads become #{effect.beads_after}"
-          before, after = effect.inside_before, effect.inside_after
-          size = before == after ? 'same size' : "inside #{length(before)} becomes #{length(after)}"
+          was, now = effect.before, effect.after
+          beads = was.bead_count == now.bead_count ? 'same beads' : "#{was.bead_count} beads become #{now.bead_count}"
+          size = was.piece.inside == now.piece.inside ? 'same size' : "inside #{length(was.piece.inside)} becomes #{length(now.piece.inside)}"
           ["for #{person.attendee.name}: #{beads}", size, cost_words(effect.cost(market))].compact.join(', ')
         end
 
         def cost_words(cost)
           return if cost.nil?
 
-          cost.minor.zero? ? 'same cost' : "#{money(cost.minor.abs)} #{cost.minor.positive? ? 'more' : 'less'} a piece"
+          cost.minor.zero? ? 'same cost' : "#{money(cost.minor.abs)} #{cost.minor.positive? ? 'more' : 'less'} a kit"
         end
 
         def status_words(finding)
