@@ -35,11 +35,11 @@ module Application
 
     # @yieldreturn [Object] worked out where it is not kept
     def fetch(key, version = nil)
-      self[key, version] || @lock.synchronize { @under_way[[key, version]] ||= Monitor.new }.synchronize do
+      self[key, version] || @lock.synchronize { @under_way[key] ||= Monitor.new }.synchronize do
         self[key, version] || (self[key, version] = yield)
       end
     ensure
-      @lock.synchronize { @under_way.delete([key, version]) }
+      @lock.synchronize { @under_way.delete(key) }
     end
   end
 end

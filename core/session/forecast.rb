@@ -7,8 +7,9 @@ module Core
     # runs · minutes: of the class · ends: when the last has finished, sorted · finishes: {attendee key => sorted minutes}
     # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why:
     # {kind of time => minutes of the last, on average}
-    # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun] without their rows
-    Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools) do
+    # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun], only their sums
+    # queues: see Queues
+    Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools, :queues) do
       # @return [Float] chance that everybody has finished and cleared up by the end
       def chance
         share(ends, minutes)
@@ -70,33 +71,10 @@ module Core
         }
       end
 
-      # When people wait: average numbers waiting in each stretch of so many minutes.
-      # @return [Array<(Float, Float, Float)>] minute at which the stretch begins, waiting for tools, waiting for help
-      def queues(stretch = 5.0)
-        last = watched.flat_map { |run| run.waiting.map(&:first) }.max || 0.0
-        sums = Array.new((last / stretch).floor + 1) { [0.0, 0.0] }
-        watched.each { |run| add_waiting(sums, run.waiting, stretch) }
-        whole = stretch * watched.size
-        sums.each_with_index.map { |(tools, help), index| [index * stretch, tools / whole, help / whole] }
-      end
-
       private
 
       def share(sorted, limit)
         (sorted.bsearch_index { |minute| minute > limit } || sorted.size).fdiv(sorted.size)
-      end
-
-      # Adds minutes times people to each stretch, between one change and the next.
-      def add_waiting(sums, changes, stretch)
-        changes.each_cons(2) do |(from, tools, help), (to, *)|
-          next if tools.zero? && help.zero?
-
-          (from / stretch).floor.upto([(to / stretch).floor, sums.size - 1].min) do |index|
-            minutes = [to, (index + 1) * stretch].min - [from, index * stretch].max
-            sums[index][0] += tools * minutes
-            sums[index][1] += help * minutes
-          end
-        end
       end
     end
 
@@ -125,8 +103,8 @@ module Core
           in_time: in_time(results, model.minutes),
           last: keys.zip(results.last.map { |times|
             times.fdiv(results.size)
-          }).to_h, why: why(results), typical: watched[typical], watched: watched.map(&:without_rows), helpers: model.helpers,
-          tools: model.tools)
+          }).to_h, why: why(results), typical: watched[typical], watched: watched.map(&:summed), helpers: model.helpers,
+          tools: model.tools, queues: Queues.of(watched))
       end
 
       def self.in_time(results, minutes)

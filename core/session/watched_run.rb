@@ -8,9 +8,9 @@ module Core
     # waiting: [(minute, people waiting for tools, people waiting for help)] each time it changes · held: {tool key => minutes in use}
     # helping: minutes of all helpers with people or showing
     WatchedRun = Value.define(:rows, :shown, :begun, :ended, :finished, :waiting, :held, :helping) do
-      # @return [WatchedRun] what sums are made from: who did what from minute to minute takes most of the room
-      def without_rows
-        with(rows: {}.freeze)
+      # @return [WatchedRun] without what happened from minute to minute, which takes most of the room
+      def summed
+        with(rows: {}.freeze, waiting: [].freeze)
       end
     end
   end

@@ -31,7 +31,7 @@ module Core
 
       # @return [Array<Skill>] new to more than half of the class
       def new_to_most
-        @new_to_most ||= skills.select { |skill| @attendees.count { |attendee| new_to?(attendee, skill) } * 2 > @attendees.size }
+        @new_to_most ||= skills.select { |skill| number_new_to(skill) * 2 > @attendees.size }
       end
 
       def heavy?
@@ -52,7 +52,7 @@ module Core
       # @return [Array<Object>] those that ask less of the same people, the nearest first
       def gentler(designs)
         here = asked(skills)
-        asked = designs.transform_values { |keys| asked(keys.filter_map { |key| @table.techniques[key] }) }
+        asked = designs.transform_values { |keys| asked(keys.uniq.filter_map { |key| @table.techniques[key] }) }
         asked.select { |_, lacks| lacks < here }.sort_by { |_, lacks| -lacks }.map(&:first)
       end
 
@@ -64,7 +64,12 @@ module Core
 
       # How much of these techniques the class lacks, added up.
       def asked(skills)
-        skills.uniq.sum { |skill| @attendees.count { |attendee| new_to?(attendee, skill) } * skill.level }
+        skills.sum { |skill| number_new_to(skill) * skill.level }
+      end
+
+      def number_new_to(skill)
+        @number_new_to ||= {}
+        @number_new_to[skill.key] ||= @attendees.count { |attendee| new_to?(attendee, skill) }
       end
 
       def familiarity(attendee, skill)
