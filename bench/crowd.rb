@@ -2,11 +2,9 @@
 
 # A shared studio with eight people signed in, four on one class and four on others, each changing somebody's size every few seconds for a
 # minute: how long an answer takes, whether an edit is lost; then the memory over 20,000 pages. Aims: p95 under 300 ms, nothing lost, flat.
-# Run, with what bin/start sets: env MALLOC_ARENA_MAX=2 RUBY_GC_HEAP_INIT_SLOTS=800000
-# RUBY_GC_HEAP_FREE_SLOTS=200000 bundle exec ruby -I. bench/crowd.rb [seconds] [pages]
+# Run: bundle exec ruby -I. bench/crowd.rb [seconds] [pages]
 require 'bcrypt'
 require 'net/http'
-require 'puma'
 require 'tmpdir'
 require_relative 'support'
 EagerBench.load(:standins, :web)
@@ -86,10 +84,6 @@ class Visitor
   end
 end
 
-def memory(pid)
-  File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
-end
-
 $stdout.sync = true
 seconds, pages = (ARGV.map(&:to_i) + [60, 20_000].drop(ARGV.size)).first(2)
 folder = Dir.mktmpdir
@@ -102,20 +96,11 @@ shared = studio.classes.create(state)
 ids = ids.map { |one| one == :shared ? shared : studio.classes.create(state) }
 hash = BCrypt::Password.create(Visitor::PASSWORD, cost: BCrypt::Engine::MIN_COST)
 8.times do |number|
-  studio.accounts.add(login: "one#{number}@example.org", name: "One #{number}", role: :instructor)
+  studio.accounts.add(login: "one#{number}@example.org", name: "One #{number}", role: number.zero? ? :owner : :instructor)
 end
 studio.database[:accounts].update(password_hash: hash)
 studio.close
-Zeitwerk::Loader.eager_load_all
-reader, writer = IO.pipe
-server = fork do
-  app = Web::App.for_studio(Store::Studio.new(path), secret: 'x' * 64, runner: Application::Work::Runner.new, folder: folder,
-    sharing: Web::Sharing.new(address: '127.0.0.1'))
-  puma = Puma::Server.new(app, nil, min_threads: Web::Server::THREADS, max_threads: Web::Server::THREADS)
-  writer.puts puma.add_tcp_listener('127.0.0.1', 0).addr[1]
-  puma.run.join
-end
-port = reader.gets.to_i
+server, port = Bench.serve(folder, '--shared', '--address', '127.0.0.1')
 visitors = ids.each_with_index.map { |id, number| Visitor.new(port, number, id) }
 ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
 visitors.map { |visitor| Thread.new { visitor.work(ends) } }.each(&:join)
@@ -128,7 +113,7 @@ end
 puts "edits lost: #{lost.size}; integrity #{studio.database.fetch('PRAGMA integrity_check').single_value}"
 if pages.positive?
   cookie = visitors.first.instance_variable_get(:@cookie)
-  figures = [memory(server)]
+  figures = [Bench.megabytes(server)]
   4.times do
     Array.new(4) do
       Thread.new do
@@ -137,7 +122,7 @@ if pages.positive?
         end
       end
     end.each(&:join)
-    figures << memory(server)
+    figures << Bench.megabytes(server)
   end
   puts "memory over #{pages} pages, at the start and after each quarter: #{figures.join(', ')} MB"
 end

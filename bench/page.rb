@@ -38,12 +38,6 @@ def rows(path, people)
   database[:people]
 end
 
-# @return [(Integer, Integer)] process id and port of bin/start on a folder, as soon as it tells its address
-def start(folder)
-  output = IO.popen([File.join(EagerBench::ROOT, 'bin', 'start'), '--port', '0', '--data', folder])
-  [output.pid, output.each_line.find { |line| line.include?('http://') }[/:(\d+)/, 1].to_i]
-end
-
 def serve
   reader, writer = IO.pipe
   pid = fork do
@@ -95,7 +89,7 @@ studio.worked_out.settle
 studio.close
 bare = serve { Bare.tap { |app| app.set(:rows, rows(File.join(folder, 'rows.sqlite3'), people)) } }
 plain = measure('bare page', bare[1], '/')
-page = start(folder)
+page = Bench.serve(folder)
 cold = measure('class page, first five seconds', page[1], '/classes/1', warm: false)
 ratios = Array.new(3) {
   [measure('bare page', bare[1], '/'), measure('class page, 24 people', page[1], '/classes/1')].then { |a, b|
@@ -106,6 +100,6 @@ puts format('p95 of the class page: cold %<cold>.2f, warm %<warm>.2f times the b
   warm: ratios.sort[1])
 puts "an edit: #{Bench.summary(edits(page[1], 60))}"
 { 'bare page' => bare, 'bin/start' => page }.each do |name, (pid, _)|
-  puts "resident memory of #{name}: #{File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024} MB"
+  puts "resident memory of #{name}: #{Bench.megabytes(pid)} MB"
   Process.kill(:TERM, pid)
 end

@@ -34,6 +34,18 @@ module Bench
     studio
   end
 
+  # Serves a folder as its users do. @param options [Array<String>] of bin/start
+  # @return [(Integer, Integer)] process id and port, as soon as it tells its address
+  def serve(folder, *options)
+    output = IO.popen([File.join(EagerBench::ROOT, 'bin', 'start'), '--port', '0', '--data', folder, *options])
+    [output.pid, output.each_line.find { |line| line.include?('http://') }[/:(\d+)/, 1].to_i]
+  end
+
+  # @return [Integer] megabytes of a process that lie in memory
+  def megabytes(pid)
+    File.read("/proc/#{pid}/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
+  end
+
   # @return [Array<Float>] sorted milliseconds of each run
   def milliseconds(runs)
     Array.new(runs) do

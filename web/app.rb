@@ -38,6 +38,9 @@ module Web
       cache_control :no_store
     end
 
+    # Told with its length it is sent as it is; else the server would copy each part of it.
+    after { headers 'Content-Length' => response.body.bytesize.to_s if response.body.is_a?(PageBody) }
+
     # Looked through in this order: what is asked for most comes first.
     register Routes::Errors
     register Routes::Classes

@@ -17,7 +17,12 @@ module Web
     # A section of a page. digest: of its content, so that a browser need not be sent what it has
     # pieces: its HTML, cut where each form's token and one-time key go in
     Section = Core::Value.define(:name, :digest, :pieces) do
-      # @return [Array<String>] its HTML, with this token in each form and a one-time key in those that add
+      # @return [String]
+      def html(token)
+        filled(token).join
+      end
+
+      # @return [Array<String>] its HTML in pieces, with this token in each form and a one-time key in those that add
       def filled(token)
         pieces.map do |piece|
           case piece

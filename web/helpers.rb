@@ -2,6 +2,7 @@
 
 require 'cgi'
 require 'concurrent/map'
+require 'securerandom'
 
 module Web
   # What every view and route may use.
@@ -10,6 +11,8 @@ module Web
 
     PICTURES = Concurrent::Map.new
     UNCHANGING = Concurrent::Map.new
+    # Stands in the layout where a page's own content goes. Nobody outside can know it.
+    CONTENT_PLACE = SecureRandom.hex(24).freeze
     # A message must go into the cookie that carries it.
     MOST_TOLD = 600
     LONGEST_TEXT = 1_100_000
@@ -98,8 +101,16 @@ module Web
       UNCHANGING[name] ||= partial(name)
     end
 
+    # @return [PageBody]
     def page(name, title:, **locals)
-      erb(:"pages/#{name}", locals: locals.merge(title: title))
+      text = erb(:"pages/#{name}", layout: false, locals: locals.merge(title: title))
+      within_layout([text], title, own: [text])
+    end
+
+    # @param pieces [Array<String>] HTML @param own [Array<String>] those that nothing else keeps @return [PageBody]
+    def within_layout(pieces, title, own: [])
+      before, after = erb(:layout, layout: false, locals: { title: title }) { CONTENT_PLACE }.split(CONTENT_PLACE, 2)
+      PageBody.new([before, *pieces, after], own: own)
     end
 
     # @return [Boolean] whether a script only asks how far something is: what was told stays

@@ -7,10 +7,10 @@ module Web
     # Bytes sent at once. A piece as long as a quarter of it is not copied.
     AT_ONCE = 65_536
 
-    # @param pieces [Array<String>] in their order
-    def initialize(pieces)
+    # @param pieces [Array<String>] in their order @param own [Array<String>] those that nothing else keeps
+    def initialize(pieces, own: [])
       @parts = []
-      @own = []
+      @own = own.dup
       gathered = nil
       pieces.each do |piece|
         length = piece.bytesize

@@ -1,20 +1,14 @@
 # frozen_string_literal: true
 
-require 'securerandom'
-
 module Web
   # A page made of sections: whole for a browser that comes to it, only what differs for a script that has the rest.
   module Sections
-    # Stands in the rest of a page where its sections go. Nobody outside can know it.
-    SECTIONS_PLACE = SecureRandom.hex(24).freeze
-
-    # Answers with these sections; a route has nothing to add.
-    # @param sections [Array<Fragments::Section>] @return [nil]
+    # @param sections [Array<Fragments::Section>] @return [PageBody]
     def show_sections(sections, title:, kind:, **locals)
-      return answer_with(changed(sections)) if redraw?
+      return PageBody.new(filled(changed(sections))) if redraw?
 
-      page = erb(:'pages/sections', locals: { title: title, kind: kind, content: SECTIONS_PLACE, keys: nil, **locals })
-      answer_with(sections, *page.split(SECTIONS_PLACE, 2))
+      begin_with = partial(:sections_begin, kind: kind, keys: nil, **locals)
+      within_layout([begin_with, *filled(sections), '</div>'], title)
     end
 
     # @return [Fragments::Section] of a partial that is not kept
@@ -33,11 +27,8 @@ module Web
 
     private
 
-    def answer_with(sections, before = '', after = '')
-      text = PageBody.new([before, *sections.flat_map { |section| section.filled(csrf_token) }, after])
-      body text
-      headers 'Content-Length' => text.bytesize.to_s
-      nil
+    def filled(sections)
+      sections.flat_map { |section| section.filled(csrf_token) }
     end
 
     # Those the browser does not show yet.

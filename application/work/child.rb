@@ -11,7 +11,8 @@ module Application
       # Compiled code makes the simulation twice as fast; a fault of the compiler ends one piece of work, not the studio.
       COMPILED = %w[--yjit --yjit-exec-mem-size=16 --yjit-call-threshold=50].freeze
       # What is set for the server is not for a worker: it needs no room to spare.
-      OWN = %w[RUBYOPT RUBY_GC_HEAP_INIT_SLOTS RUBY_GC_HEAP_FREE_SLOTS].to_h { |name| [name, nil] }.freeze
+      OWN = %w[RUBYOPT RUBY_GC_HEAP_INIT_SLOTS RUBY_GC_HEAP_FREE_SLOTS RUBY_GC_MALLOC_LIMIT RUBY_GC_MALLOC_LIMIT_MAX
+               RUBY_GC_OLDMALLOC_LIMIT].to_h { |name| [name, nil] }.freeze
       WAIT_SECONDS = 1.0
       STEP_SECONDS = 0.01
 
