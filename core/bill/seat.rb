@@ -3,7 +3,7 @@
 module Core
   module Bill
     # What a seat in a class costs and should cost. All amounts are Money for the whole class unless said.
-    # materials: in the kits · wastage: spares and scrap · time, venue, tools: as chosen · people: who pay
+    # materials: in the kits · wastage: spares, and scrap less what it brings · time, venue, tools: as chosen · people: who pay
     # unpriced: [part or line] without an offer to go by · margin: hundredths of the price · rounding: minor units
     Seat = Value.define(:materials, :wastage, :time, :venue, :tools, :people, :unpriced, :margin, :rounding) do
       def fixed
@@ -69,7 +69,7 @@ module Core
         cost = ->(item) { market.unit_cost(item) || 0 }
         used = plan.needs.sum { |need| need.count * cost.(need.part) } + plan.line_totals.sum { |line, total| total.nm * cost.(line) }
         lost = plan.spares.values.sum { |spares| spares.held(choices.spares) * cost.(spares.part) } + supply.lines.sum { |line|
-          line.cuts.scrap.nm * cost.(line.line)
+          (line.cuts.scrap.nm * cost.(line.line)) - line.scrap_brings
         }
         hours = Rational(plan.workshop.minutes + choices.around_minutes, 60)
         new(materials: market.money(used.ceil), wastage: market.money(lost.ceil), time: market.money(choices.hour) * hours,

@@ -16,7 +16,8 @@ module Core
       # @param finding [Finding] @param attendee [People::Attendee] whose piece it is of
       # @return [Array<Effect>] of its cures that put it right and nothing else wrong, least change first
       def offered(finding, attendee)
-        finding.cures.filter_map { |cure| effect(cure, attendee) }.select { |effect| effect.cures?(finding) }.uniq { |effect| effect.cure.key }
+        tried = finding.cures.filter_map { |cure| effect(cure, attendee) }
+        tried.select { |effect| effect.cures?(finding) }.uniq { |effect| effect.cure.key }
       end
 
       # @return [Effect, nil] nil where the piece cannot be made with it, at this size

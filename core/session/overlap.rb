@@ -9,18 +9,24 @@ module Core
       # @param rows [Hash{String=>Array<Segment>}]
       # @return [Hash{String=>Integer}] tool key => most at once; what ends at a minute is free for what begins then
       def most(rows)
-        changes = Hash.new { |hash, key| hash[key] = [] }
+        taken, freed = Array.new(2) { Hash.new { |hash, key| hash[key] = [] } }
         rows.each_value do |segments|
           segments.each do |segment|
-            segment.tools.tally.each { |tool, held| changes[tool] << [segment.from, held] << [segment.to, -held] }
+            segment.tools.each do |tool|
+              taken[tool] << segment.from
+              freed[tool] << segment.to
+            end
           end
         end
-        changes.transform_values { |marks| peak(marks) }
+        taken.to_h { |tool, minutes| [tool, peak(minutes.sort, freed[tool].sort)] }
       end
 
-      def peak(marks)
-        held = 0
-        marks.sort.map { |_, change| held += change }.max
+      def peak(taken, freed)
+        free = 0
+        taken.each_with_index.map { |minute, before|
+          free += 1 while free < freed.size && freed[free] <= minute
+          before + 1 - free
+        }.max
       end
       private_class_method :peak
     end

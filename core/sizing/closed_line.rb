@@ -57,8 +57,8 @@ module Core
 
       def add(element)
         @along << element.along.nm
-        @solids << (@kinds[[element.along, element.height, element.profile]] ||=
-          Solid.new(element.along.to_mm / 2, element.height.to_mm, element.profile))
+        kind = [element.along, element.height, element.profile]
+        @solids << (@kinds[kind] ||= Solid.new(element.along.to_mm / 2, element.height.to_mm, element.profile))
         @bare << 0
       end
 
@@ -172,9 +172,10 @@ module Core
         angle = 0.0
         @standing.each_with_index.map do |from, i|
           stretch = @stretches[i]
-          start = angle + stretch.from.lean
+          one, other = stretch.from, stretch.to
+          start = angle + one.lean
           angle += stretch.turn
-          Joint.new(from, @standing[i + 1] || @standing.first, start, stretch.from.distance, stretch.to.distance, stretch.span, stretch.bare?)
+          Joint.new(from, @standing[i + 1] || @standing.first, start, one.distance, other.distance, stretch.span, stretch.bare?)
         end
       end
 
@@ -210,7 +211,7 @@ module Core
       # @return [Array<Integer>] the places between the two of a joint
       def within(joint)
         till = joint.to <= joint.from ? joint.to + @solids.size : joint.to
-        (joint.from + 1...till).map { |index| index % @solids.size }
+        ((joint.from + 1)...till).map { |index| index % @solids.size }
       end
 
       # Puts one more after those kept, and takes out again what the line then lifts.

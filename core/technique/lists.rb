@@ -16,6 +16,7 @@ module Core
         @choices = choices
         @on = on
         @lists = {}.compare_by_identity
+        @holdings = {}
       end
 
       # @param attendee [People::Attendee] @param steps [Array<Construction::StepUse>] in order
@@ -38,9 +39,11 @@ module Core
         List.new(items: holding(items) + extra(attendee, steps), spared: spared)
       end
 
-      # What is done only when there is time holds no tool that others need.
+      # What is done only when there is time holds no tool that others need. Lists of one design mostly differ in numbers, not in their steps.
       def holding(items)
-        items.zip(Holding.along(items.map { |item| [item.step, item.skill.tools] })).map { |item, holding| item.with(holding: holding) }
+        holdings = @holdings[items.map { |item| [item.step.key, item.step.keeps, item.skill.key] }] ||=
+          Holding.along(items.map { |item| [item.step, item.skill.tools] })
+        items.zip(holdings).map { |item, holding| item.with(holding: holding) }
       end
 
       # @return [Symbol, nil] why the attendee does not do it

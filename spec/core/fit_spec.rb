@@ -167,6 +167,19 @@ RSpec.describe Core::Fit do
       expect(Core::Fit::Check.new(table).piece(mended).map(&:code)).not_to include(:crimp_loose)
     end
 
+    # Practice on scrap, and the size that the group lends to whoever was not measured, are the same before and after.
+    it 'are tried in the class they are for, so that they tell what they change and nothing else' do
+      crimping = table.techniques['flat_crimp'].with(practice: 'two', practice_minutes: 5, practice_takes: ['crimp x 2'])
+      practised = table.with(techniques: table.techniques.merge('flat_crimp' => crimping))
+      unmeasured = attendee(2, 170, level: 1).with(measures: {})
+      plan = Core::Plan.for(workshop: workshop, design: bracelet, attendees: [attendee(1, 200), unmeasured], table: practised)
+      person = plan.person('2')
+      effect = Core::Fit::Remedies.new(plan, practised).effect(person.findings.find { |f| f.code == :crimp_loose }.cures.first, person.attendee)
+      crimps = ->(own) { own.needs.select { |need| need.part.kind == :crimp }.to_h { |need| [need.part.key, need.count] } }
+      expect([crimps.(person), crimps.(effect.before), crimps.(effect.after)]).to eq([{ 'crimp' => 4 }, { 'crimp' => 2 }, { 'small' => 2 }])
+      expect([effect.before, effect.after].map(&:measure)).to eq([mm(200), mm(200)])
+    end
+
     it 'adds a ring to the row that needs it' do
       hung = component('drop', :findings, hung_at: 'centre', parts: pattern('ring', 'pendant'))
       with_pendant = table.with(parts: table.parts.merge('pendant' => part('pendant', 14, 8, kind: :pendant,

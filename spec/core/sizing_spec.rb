@@ -73,6 +73,14 @@ RSpec.describe Core::Sizing do
     end
   end
 
+  it 'shares the work of those who make the same, and tells each how their own size came about' do
+    blueprint = Core::Sizing::Blueprint.new(bracelet, sample_table)
+    one, other, larger = [170, 171, 190].map { |measure| blueprint.fit(mm(measure), Core::Construction::Maker.new) }
+    expect([other, larger].map { |piece| piece.work_ups.equal?(one.work_ups) }).to eq([true, false])
+    expect((other.deviation - one.deviation).to_mm).to eq(-1)
+    expect([one, other].map { |piece| piece.working.first.length.to_mm }).to eq([170, 171])
+  end
+
   it 'closes a gap with fillers when they come nearer, and offers the others' do
     piece = fit(design(strung(pattern: pattern({ fill: ['round_12'] }), filler: 'disc_2', filler_most: 3)), 171)
     plain = fit(design(strung(pattern: pattern({ fill: ['round_12'] }))), 171)

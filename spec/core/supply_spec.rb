@@ -164,6 +164,13 @@ RSpec.describe Core::Supply do
       expect(lines.map { |entry| [entry.length, entry.quantity, entry.reason] }).to eq([[mm(2000), -1, :taken], [left, 1, :offcut]])
     end
 
+    it 'prices scrap less what it brings' do
+      supply = allocated(described_class::Stock.new(lines: { 'cable' => { mm(330) => 2 } }))['first']
+      silver = supply.with(lines: supply.lines.map { |one| one.with(line: one.line.with(material: 'silver', scrap_price: 90)) })
+      lost, less = [supply, silver].map { |one| Core::Bill::Seat.of(plan, one, market).wastage.minor }
+      expect([silver.lines.sum(&:scrap_brings), lost - less]).to match([be > 10, be_within(1).of(silver.lines.sum(&:scrap_brings))])
+    end
+
     # By hand: fixed 87.50 + 40 + 10 = 137.50; two people; 10 % of the price is margin.
     it 'prices a seat so that cost and margin are in it, and says from how many people it pays' do
       seat = Core::Bill::Seat.of(plan, allocated(described_class::Stock.new)['first'], market)

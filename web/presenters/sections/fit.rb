@@ -26,9 +26,10 @@ module Web
         end
 
         def effect_words(effect, person)
-          was, now = effect.before, effect.after
-          beads = was.bead_count == now.bead_count ? 'same beads' : "#{was.bead_count} beads become #{now.bead_count}"
-          size = was.piece.inside == now.piece.inside ? 'same size' : "inside #{length(was.piece.inside)} becomes #{length(now.piece.inside)}"
+          beads, more_beads = [effect.before, effect.after].map(&:bead_count)
+          inside, other = [effect.before, effect.after].map { |own| own.piece.inside }
+          beads = beads == more_beads ? 'same beads' : "#{beads} beads become #{more_beads}"
+          size = inside == other ? 'same size' : "inside #{length(inside)} becomes #{length(other)}"
           ["for #{person.attendee.name}: #{beads}", size, cost_words(effect.cost(market))].compact.join(', ')
         end
 
