@@ -6,7 +6,7 @@ RSpec.describe Web::PageBody do
   let(:long) { ('é' * described_class::AT_ONCE).freeze }
   let(:own) { +'of nobody else' }
   let(:body) { described_class.new(['a', long, *['b' * 1000] * 100, own, ''], own: [own]) }
-  let(:parts) { [].tap { |all| body.each { |part| all << part } } }
+  let(:parts) { body.enum_for(:each).to_a }
 
   it 'sends all in its order, long pieces as they are kept, and no part of its own longer than is sent at once' do
     expect(parts.join).to eq("a#{long}#{'b' * 100_000}of nobody else")
