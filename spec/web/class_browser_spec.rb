@@ -181,6 +181,7 @@ RSpec.describe 'The class page', type: :feature do
     open_studio
     visit '/'
     click_on 'Dark mode'
+    expect(page).to have_css('html[data-bs-theme="dark"]')
     visit '/classes/4'
     expect(page).to have_css('html[data-bs-theme="dark"]')
     click_on 'Light mode'
