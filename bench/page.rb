@@ -15,7 +15,8 @@ EagerBench.load(:standins, :web)
 SECONDS = 5
 SCRIPT = File.join(Dir.mktmpdir, 'p95.lua')
 File.write(SCRIPT,
-  'done = function(s, l, r) io.write(string.format("p50 %.1f p95 %.1f errors %d\n", l:percentile(50) / 1000, l:percentile(95) / 1000, s.errors.status)) end')
+  'done = function(s, l, r) io.write(string.format("p50 %.1f p95 %.1f errors %d\n",
+  l:percentile(50) / 1000, l:percentile(95) / 1000, s.errors.status)) end')
 
 # The same people as rows of a table, read with Sequel on every request.
 class Bare < Sinatra::Base

@@ -49,7 +49,8 @@ module Years
   end
 end
 
-# @return [Hash{String=>Array<Float>}] milliseconds by page: of the first look, and p95 of later ones, when all work beside the pages is done
+# @return [Hash{String=>Array<Float>}] milliseconds by page: of the first look, and p95 of later ones, when all work beside the pages is
+#   done
 def times(studio, pages)
   app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Application::Work::Runner.new, today: -> { Years::TODAY })
   client = Rack::MockRequest.new(app)

@@ -76,7 +76,8 @@ module Formats
     def name(text, x, y)
       shown = text.length > MOST_LETTERS ? "#{text[0, MOST_LETTERS - 1]}…" : text
       close = %( textLength="#{BOX[0] - 20}" lengthAdjust="spacingAndGlyphs") if shown.length > WIDE_LETTERS
-      %(<text x="#{x}" y="#{y}" font-size="14" font-weight="700" fill="currentColor"#{close}>#{h(shown)}#{"<title>#{h(text)}</title>" unless shown == text}</text>)
+      whole = "<title>#{h(text)}</title>" unless shown == text
+      %(<text x="#{x}" y="#{y}" font-size="14" font-weight="700" fill="currentColor"#{close}>#{h(shown)}#{whole}</text>)
     end
 
     def facts(skill)

@@ -125,7 +125,8 @@ module Formats
     }
     HOOK = lambda { |s, _|
       left, round = s.x - (s.along / 2), [s.across, s.along].min * 0.4
-      %(<path d="M#{N.(left + 1)} #{N.(s.y)}H#{N.(left + s.along - round)}a#{N.(round / 2)} #{N.(round / 2)} 0 0 1 0 #{N.(round)}h#{N.(-s.along * 0.3)}" ) +
+      %(<path d="M#{N.(left + 1)} #{N.(s.y)}H#{N.(left + s.along - round)}a#{N.(round / 2)} #{N.(round / 2)} 0 0 1 0 #{N.(round)}) +
+        %(h#{N.(-s.along * 0.3)}" ) +
         %(fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.9" stroke-linecap="round"/>)
     }
     CHAIN = lambda { |s, _|

@@ -54,7 +54,8 @@ module Formats
 
     def stations(number, top)
       @plan.stations.reject { |station| station.tables.empty? || station.tables[number].to_i.zero? }.each_with_index.map do |station, line|
-        %(<text x="8" y="#{top + 38 + (line * 15)}" font-size="12" fill="currentColor">#{h("#{station.tables[number]} #{station.tool.name.downcase}"[0, 24])}</text>)
+        words = "#{station.tables[number]} #{station.tool.name.downcase}"[0, 24]
+        %(<text x="8" y="#{top + 38 + (line * 15)}" font-size="12" fill="currentColor">#{h(words)}</text>)
       end.join
     end
 

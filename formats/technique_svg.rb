@@ -125,7 +125,8 @@ module Formats
       x = index * (WIDE + GAP)
       turn = @mirrored ? "translate(#{x + WIDE} 0) scale(-1 1)" : "translate(#{x} 0)"
       drawn = picture.gsub(/class="(\w+)"/) { STYLES.fetch(Regexp.last_match(1)) }
-      %(<rect x="#{x}" y="0" width="#{WIDE}" height="#{HIGH}" rx="1.5" fill="#ffffff" stroke="#8a8f98" stroke-width="0.3"/><g transform="#{turn}">#{drawn}</g>) +
+      %(<rect x="#{x}" y="0" width="#{WIDE}" height="#{HIGH}" rx="1.5" fill="#ffffff" stroke="#8a8f98" stroke-width="0.3"/>) +
+        %(<g transform="#{turn}">#{drawn}</g>) +
         %(<text x="#{x + 1.5}" y="4.5" font-size="3.6" font-weight="700" fill="#12161f">#{index + 1}</text>)
     end
   end

@@ -38,13 +38,15 @@ module Formats
       @threads.slots.map { |slot|
         along, across = slot.part.along.to_mm, slot.part.outer.to_mm
         %(<g transform="translate(#{n(slot.x)} #{n(slot.y)}) rotate(#{n(slot.turn)})"><rect x="#{n(-along / 2)}" y="#{n(-across / 2)}" ) +
-          %(width="#{n(along)}" height="#{n(across)}" rx="0.4" fill="#{h(slot.part.colour)}" fill-opacity="0.45" stroke="#12161f" stroke-width="0.08"/></g>)
+          %(width="#{n(along)}" height="#{n(across)}" rx="0.4" fill="#{h(slot.part.colour)}" fill-opacity="0.45" stroke="#12161f" ) +
+          %(stroke-width="0.08"/></g>)
       }.join
     end
 
     def way(name, style)
       path = @threads.way(name).each_with_index.map { |(x, y), i| "#{i.zero? ? 'M' : 'L'}#{n(x)} #{n(y)}" }.join
-      %(<path d="#{path}" fill="none" stroke="#12161f" stroke-width="0.16"#{%( stroke-dasharray="#{style[:dash]}") if style[:dash]} stroke-linejoin="round"/>)
+      dashes = %( stroke-dasharray="#{style[:dash]}") if style[:dash]
+      %(<path d="#{path}" fill="none" stroke="#12161f" stroke-width="0.16"#{dashes} stroke-linejoin="round"/>)
     end
 
     # A bead that both visit carries both numbers, one beside the other.
@@ -53,9 +55,10 @@ module Formats
         slot = @threads.slots[visit.slot]
         shared = @threads.threads.values.count { |visits| visits.any? { |other| other.slot == visit.slot } } > 1
         aside = shared ? (thread.zero? ? -0.62 : 0.62) : 0.0
-        %(<circle cx="#{n(slot.x + aside)}" cy="#{n(slot.y)}" r="#{n(NUMBER_MM * 0.52)}" fill="#{style[:fill]}" stroke="#12161f" stroke-width="0.08"/>) +
-          %(<text x="#{n(slot.x + aside)}" y="#{n(slot.y + (NUMBER_MM * 0.28))}" font-size="#{n(NUMBER_MM * 0.8)}" text-anchor="middle" fill="#{style[:ink]}" ) +
-          %(font-weight="700">#{i + 1}</text>)
+        x = n(slot.x + aside)
+        %(<circle cx="#{x}" cy="#{n(slot.y)}" r="#{n(NUMBER_MM * 0.52)}" fill="#{style[:fill]}" stroke="#12161f" stroke-width="0.08"/>) +
+          %(<text x="#{x}" y="#{n(slot.y + (NUMBER_MM * 0.28))}" font-size="#{n(NUMBER_MM * 0.8)}" text-anchor="middle" ) +
+          %(fill="#{style[:ink]}" font-weight="700">#{i + 1}</text>)
       }.join
     end
 

@@ -36,7 +36,8 @@ RSpec.describe 'The architecture' do
   end
 
   it 'lets views ask presenters alone' do
-    named = Dir[File.join(EagerBench::ROOT, 'web', 'views', '**', '*.erb')].flat_map { |path| File.read(path).scan(/\b(?:Core|Formats|Store|Application|Web)::\w+/) }
+    named = Dir[File.join(EagerBench::ROOT, 'web', 'views', '**', '*.erb')].flat_map { |path|
+      File.read(path).scan(/\b(?:Core|Formats|Store|Application|Web)::\w+/) }
     expect(named).to be_empty
   end
 

@@ -47,7 +47,8 @@ module Web
     end
 
     def add(login, given)
-      form = Presenters::AccountForm.new('login' => login, 'name' => given.fetch('--name', login[/\A[^@]+/].to_s), 'role' => given['--role'])
+      name = given.fetch('--name', login[/\A[^@]+/].to_s)
+      form = Presenters::AccountForm.new('login' => login, 'name' => name, 'role' => given['--role'])
       return @refuse.call(form.errors.map { |field, words| "#{field}: #{words}" }.join("\n")) unless form.valid?
 
       say_link(@studio.accounts.find(@studio.accounts.add(**form.to_h)))

@@ -121,7 +121,8 @@ module Web
         set :drawn, Application::Kept.new(MOST_DRAWN)
         set :people, Application::People.new(studio)
         set :fragments, Fragments.new
-        set :label_printer, Standins::LabelPrinter.new(KeptFolder.new(File.join(folder, 'label printer'), most: Standins::LabelPrinter::MOST))
+        sheets = KeptFolder.new(File.join(folder, 'label printer'), most: Standins::LabelPrinter::MOST)
+        set :label_printer, Standins::LabelPrinter.new(sheets)
       end
     end
 

@@ -67,7 +67,8 @@ module Core
          (trouble('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover)].compact
       end
 
-      # @param passes [Integer] of lines in its crimp or shell @return [End] where lines hang by their loop; over a guard it has its own size
+      # @param passes [Integer] of lines in its crimp or shell @return [End] where lines hang by their loop; over a guard it has its own
+      #   size
       def line_end(line, closing_step, passes:)
         End.new(item: line, passes: passes, closing_step: closing_step, loop: guard ? nil : loop)
       end

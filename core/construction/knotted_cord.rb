@@ -2,8 +2,8 @@
 
 module Core
   module Construction
-    # Beads held on one or several cords by knots, closed by a slider, a loop over a button, or glued ends. Knots stand on both sides of each
-    # group of beads, or neighbours share them; beads repeat until the length is reached, or are a list and bare cord takes the rest.
+    # Beads held on one or several cords by knots, closed by a slider, a loop over a button, or glued ends. Knots stand on both sides of
+    # each group of beads, or neighbours share them; beads repeat until the length is reached, or are a list and bare cord takes the rest.
     # On two or three lanes each bead of the list takes all cords but one, in turn, and a small bead sits knotted on the one that is free.
     class KnottedCord < Base
       key :knotted_cord

@@ -44,7 +44,8 @@ module Core
         Measure::Length.sum(cells.map(&:length))
       end
 
-      # @param length [Measure::Length] of the whole row @return [Array<Cell>] with the rest shared out among the bare stretches that take it
+      # @param length [Measure::Length] of the whole row @return [Array<Cell>] with the rest shared out among the bare stretches that take
+      #   it
       def stretched(cells, length)
         takers = cells.count(&:takes_rest)
         return cells if takers.zero?
@@ -65,7 +66,8 @@ module Core
         %i[knot bare bead].map { |kind| taken(cells.select { |cell| cell.kind == kind }) }
       end
 
-      # @param start [Float] millimetres @return [Array<(Cell, Float, Integer)>] where the middle of each lies, and which bead of the row it is
+      # @param start [Float] millimetres @return [Array<(Cell, Float, Integer)>] where the middle of each lies, and which bead of the row
+      #   it is
       def placed(cells, start)
         edge, beads = start, -1
         cells.map do |cell|

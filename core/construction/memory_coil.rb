@@ -2,8 +2,8 @@
 
 module Core
   module Construction
-    # Beads on rows of memory wire with the ends turned into loops, and spacer bars that hold the rows together. Of a bar with more holes than
-    # rows the outer ones are used. Several turns of one wire are a single row worn in several wraps.
+    # Beads on rows of memory wire with the ends turned into loops, and spacer bars that hold the rows together. Of a bar with more holes
+    # than rows the outer ones are used. Several turns of one wire are a single row worn in several wraps.
     class MemoryCoil < Base
       key :memory_coil
       cut_to_body

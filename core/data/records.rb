@@ -49,7 +49,8 @@ module Core
       NOTE = Record.new(Logbook::Note, taken: :integer, remark: :text, teaches: :boolean, ended: :clock, unfinished: :integer)
       WORKSHOP = Record.new(Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
         tool_sets: :integer, assumed_size: :length,
-        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING), session: Record::One.new(SESSION), note: Record::One.new(NOTE))
+        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING),
+        session: Record::One.new(SESSION), note: Record::One.new(NOTE))
       EVENT = Record.new(Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
       TRY = Record.new(Logbook::Try, technique: :text, session: :text, person: :text, log: :number, variance: :number)
       LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)

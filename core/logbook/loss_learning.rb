@@ -2,9 +2,9 @@
 
 module Core
   module Logbook
-    # How often parts of each kind are lost, learnt from the spares that classes used. What is lost of so many uses is Poisson about its rate;
-    # before any class the rate is gamma about the value from memory (conjugate; Gelman et al., Bayesian Data Analysis, chapter 2). Few
-    # uses move little.
+    # How often parts of each kind are lost, learnt from the spares that classes used. What is lost of so many uses is Poisson about its
+    # rate; before any class the rate is gamma about the value from memory (conjugate; Gelman et al., Bayesian Data Analysis, chapter 2).
+    # Few uses move little.
     class LossLearning
       # So many uses count as much as the value from memory (from memory).
       BEFORE = 60.0

@@ -58,7 +58,8 @@ module Core
             variance: variance / (share**2))
         end
 
-        # @param work [Session::Model::Work] @return [(Float, Float)] minutes on average from its beginning, and their variance at a usual pace
+        # @param work [Session::Model::Work] @return [(Float, Float)] minutes on average from its beginning, and their variance at a usual
+        #   pace
         def expected(work, person)
           minutes = work.minutes + (work.check ? @looks.fetch([person, work.label], 0.0) : 0.0)
           variance = (work.minutes**2) * (Math.exp(@model.sigmas[work.sigma]**2) - 1)

@@ -28,7 +28,8 @@ module Core
 
     class Hanging
       WHICH = %i[each every middle first last].freeze
-      FORM = /\A(?<component>[a-z0-9_]+)(?:\.(?<item>[a-z_]+(?:\.\d{1,4})*))?(?:@(?<which>each|middle|first|last|every_(?<step>[1-9]\d?)))?\z/
+      FORM = /\A(?<component>[a-z0-9_]+)(?:\.(?<item>[a-z_]+(?:\.\d{1,4})*))?
+              (?:@(?<which>each|middle|first|last|every_(?<step>[1-9]\d?)))?\z/x
       CENTRE = new(component: nil, item: nil, which: :middle)
 
       # @param text [String] @return [Hanging, nil] nil where it names no place

@@ -48,8 +48,8 @@ module Core
       end
 
       # A task as the engine uses it. ticks: on average · walk: to fetch what it needs, in ticks
-      # table: multipliers of that by random number · stuck_from: number from which somebody is stuck · tool, held: the first tool it needs, nil for none
-      # more: further ones · gives, given: the first tool it puts back, nil for none · gives_more: further ones
+      # table: multipliers of that by random number · stuck_from: number from which somebody is stuck · tool, held: the first tool it
+      # needs, nil for none · more: further ones · gives, given: the first tool it puts back, nil for none · gives_more: further ones
       # dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
       # help_below: random numbers under it call for help · kind: WORK or OPTIONAL
       class Step

@@ -3,10 +3,12 @@
 module Core
   module Sizing
     # A sort of part on a closed line, in millimetres. half: of the line that it takes · height: of the line above the skin in it
-    # profile: how it meets its neighbours, see Construction::Element. Equal parts are one object, so that what is found of one holds for all.
+    # profile: how it meets its neighbours, see Construction::Element. Equal parts are one object, so that what is found of one holds for
+    # all.
     class Solid
       attr_reader :half, :height, :profile
-      # While it stands on the body: how far its hole's ends are from the middle of the body, and the angle there from its own middle to them.
+      # While it stands on the body: how far its hole's ends are from the middle of the body, and the angle there from its own middle to
+      # them.
       attr_reader :distance, :lean
 
       def initialize(half, height, profile)

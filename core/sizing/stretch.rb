@@ -45,8 +45,8 @@ module Core
       end
 
       class << self
-        # The angle at the body's middle under a straight run between two points so far from it, or under one down to the body, along it and up
-        # again. @param rest [Float, false] how far bare line on the body is from its middle; false where it stays straight
+        # The angle at the body's middle under a straight run between two points so far from it, or under one down to the body, along it
+        # and up again. @param rest [Float, false] how far bare line on the body is from its middle; false where it stays straight
         def span(length, near, far, rest)
           if rest && length > tangent(near, rest) + tangent(far, rest)
             return touch(near, rest) + touch(far, rest) + ((length - tangent(near, rest) - tangent(far, rest)) / rest)

@@ -39,7 +39,8 @@ module Core
         List.new(items: holding(items) + extra(attendee, steps), spared: spared)
       end
 
-      # What is done only when there is time holds no tool that others need. Lists of one design mostly differ in numbers, not in their steps.
+      # What is done only when there is time holds no tool that others need. Lists of one design mostly differ in numbers, not in their
+      # steps.
       def holding(items)
         holdings = @holdings[items.map { |item| [item.step.key, item.step.keeps, item.skill.key] }] ||=
           Holding.along(items.map { |item| [item.step, item.skill.tools] })

@@ -82,7 +82,8 @@ end
 RSpec.describe Core::Construction::WorkReader do
   def read(text)
     reader = described_class.new(sample_table)
-    [reader.read(text).map { |step| [step.technique, step.repeats, step.words, step.checkpoint] }, reader.problems.map { |one| [one.code, one.values[:number]] }]
+    [reader.read(text).map { |step| [step.technique, step.repeats, step.words, step.checkpoint] },
+        reader.problems.map { |one| [one.code, one.values[:number]] }]
   end
 
   it 'reads steps a line each, by key or by name, with how often and a look' do

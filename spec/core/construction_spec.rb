@@ -66,7 +66,8 @@ RSpec.describe Core::Construction do
       rest: 'bare_cord', closure: 'loop', button: 'round_12' }]
   }
 
-  [*samples.map { |key, parameters| [key, key, parameters] }, *ways.map { |name, (key, parameters)| [name, key, parameters] }].each do |name, key, parameters|
+  [*samples.map { |key, parameters| [key, key, parameters] },
+      *ways.map { |name, (key, parameters)| [name, key, parameters] }].each do |name, key, parameters|
     describe "#{name} keeps the contract" do
       let(:construction) { Core::Construction::Registry.fetch(key).build(parameters.transform_keys(&:to_s), sample_table) }
       let(:work_up) { construction.call(target: mm(180), maker: Core::Construction::Maker.new) }
@@ -404,7 +405,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
   describe Core::Construction::Spray do
     spray = { wire: 'wire', bead: 'seed', petals: 5, beads: 20, stem_wire: 'wire_18', stem: '120 mm', tape: 'tape' }
 
-    # Seed beads of 2 mm: wrapped length × π d / (width × (1 - over)), d by the areas of stem (1.02) and both ends of one cut (0.4), packed 0.75.
+    # Seed beads of 2 mm: wrapped length × π d / (width × (1 - over)), d by the areas of stem (1.02) and both ends of one cut (0.4),
+    # packed 0.75.
     { 50 => 120 / 6.0, 0 => 120 / 12.0 }.each do |over, turns|
       it "winds #{turns.round} turns of tape where #{over} of 100 lie over the turn before" do
         tape = built(:spray, spray, tape_over: over).cuts.find { |cut| cut.role == :tape }

@@ -216,7 +216,8 @@ RSpec.describe Core::Live do
     expect(row.planned).to be_between(row.range.first / 2, row.range.last)
     segments = record.segments('1')
     expect(segments.each_cons(2).map { |a, b| b.from >= a.to - 0.001 }.uniq).to eq([true])
-    expect(segments.select { |one| one.kind == :work }.map(&:step)).to eq(model.people.first.tasks.map(&:label).first(segments.count { |one| one.kind == :work }))
+    expect(segments.select { |one| one.kind == :work }.map(&:step))
+      .to eq(model.people.first.tasks.map(&:label).first(segments.count { |one| one.kind == :work }))
   end
 
   describe 'the forecast from here' do
@@ -239,7 +240,8 @@ RSpec.describe Core::Live do
       whole = Core::Session::Model.new(people: %w[1 2].map { |key| Core::Session::Model::Person.new(key: key, tasks: tasks) },
         tools: { 'mat' => 1 }, demonstrations: [Core::Session::Model::Demonstration.new(minutes: 3.0, quorum: 2)], helpers: 1, minutes: 60,
         sigmas: [0.3], between: 0.3)
-      person = ->(key, place, since, times) { described_class::Evening::Person.new(key: key, tasks: tasks, place: place, since: since * 60, times: times) }
+      person = ->(key, place, since, times) {
+        described_class::Evening::Person.new(key: key, tasks: tasks, place: place, since: since * 60, times: times) }
       at = ->(*people) {
         instance_double(described_class::Evening, people: people.to_h { |one| [one.key, one] }, started: 0, minute: 20.0, showing: nil, shown: [])
       }
@@ -269,7 +271,8 @@ RSpec.describe Core::Live do
         gone = (task.minutes * share * 60).round / 60.0
         z = Math.log(gone / task.minutes) / sigma
         expected = (task.minutes * normal.((sigma / 2) - z) / normal.((-sigma / 2) - z)) - gone
-        expect(rest('0 start', now: gone + shown + model.people.first.begins).people.first.tasks.first.minutes).to be_within(expected * 0.02).of(expected)
+        expect(rest('0 start', now: gone + shown + model.people.first.begins).people.first.tasks.first.minutes)
+          .to be_within(expected * 0.02).of(expected)
       end
     end
 

@@ -11,7 +11,8 @@ RSpec.describe Core::Technique::PracticeBag do
 
   describe 'in a plan' do
     let(:table) {
-      crimping = sample_table.techniques['flat_crimp'].with(practice: 'two on scrap', practice_minutes: 5, practice_takes: ['crimp x 2', 'line 200 mm', 'tape x 1', 'nonsense'])
+      crimping = sample_table.techniques['flat_crimp'].with(practice: 'two on scrap', practice_minutes: 5,
+        practice_takes: ['crimp x 2', 'line 200 mm', 'tape x 1', 'nonsense'])
       sample_table.with(techniques: sample_table.techniques.merge('flat_crimp' => crimping))
     }
 
@@ -26,7 +27,8 @@ RSpec.describe Core::Technique::PracticeBag do
     it 'puts what practice takes into the bag of those who practise, and into what is needed, bought and cut, of kinds the piece has' do
       new, knows = plan(attendee(1, 170, level: 1), attendee(2, 170, level: 5)).people
       expect([crimps(new), crimps(knows)]).to eq([4, 2])
-      expect([new, knows].map { |one| one.cuts.map { |cut| [cut.role, cut.length.to_mm] } }).to match([include([:practice, 200.0]), [[:strand, be > 200]]])
+      expect([new, knows].map { |one| one.cuts.map { |cut| [cut.role, cut.length.to_mm] } })
+        .to match([include([:practice, 200.0]), [[:strand, be > 200]]])
       both = plan(attendee(1, 170, level: 1), attendee(2, 170, level: 5))
       expect(both.needs.find { |need| need.part.key == 'crimp' }.count).to eq(6)
       expect(Core::Supply::Claim.of(both).parts.find { |wanted| wanted.part.key == 'crimp' }.used).to eq(6)
@@ -34,7 +36,8 @@ RSpec.describe Core::Technique::PracticeBag do
     end
 
     it 'takes nothing where nothing is practised' do
-      quiet = Core::Plan.for(workshop: workshop.with(teaching: Core::Technique::Teaching.new(practice: false)), design: bracelet, attendees: [attendee(1, 170, level: 1)],
+      quiet = Core::Plan.for(workshop: workshop.with(teaching: Core::Technique::Teaching.new(practice: false)),
+        design: bracelet, attendees: [attendee(1, 170, level: 1)],
         table: table)
       expect([crimps(quiet.people.first), quiet.people.first.practice.parts]).to eq([2, []])
     end

@@ -54,7 +54,8 @@ RSpec.describe Core::Supply::ReelChoice do
       claim = Core::Supply::Claim.new(parts: [], lines: { silver => [Core::Cutting::WantedCut.new(owner: 'x', length: mm(900))] }, reels: :price,
         offcuts: 0)
       found = Core::Supply::Allocation.new(Core::Supply::Stock.new, shops).call({ 1 => claim }).fetch(1)
-      expect([bought(found), found.lines.first.scrap_brings.round]).to eq([{ length => 1 }, price ? (0.8247 * price * (length == 1000 ? 1 : 0.5)).round : 0])
+      expect([bought(found), found.lines.first.scrap_brings.round])
+        .to eq([{ length => 1 }, price ? (0.8247 * price * (length == 1000 ? 1 : 0.5)).round : 0])
     end
   end
 

@@ -33,7 +33,8 @@ RSpec.describe Core::People::Register do
       tapped = after(event('a', :start), event('b', :next, person: '1'))
       expect(tapped.map { |one| one.experience.size }).to eq([1, 0])
       expect(after(event('a', :start), event('b', :absent, person: '2')).last.experience).to eq({})
-      expect(after(event('a', :start), event('b', :finished, person: '2')).last.experience.keys).to match_array(plan.people[1].tasks.map { |task| task.technique.key }.uniq)
+      expect(after(event('a', :start), event('b', :finished, person: '2')).last.experience.keys)
+        .to match_array(plan.people[1].tasks.map { |task| task.technique.key }.uniq)
     end
   end
 end

@@ -5,7 +5,8 @@ RSpec.describe Core::Sizing do
   { [190, 'round_8'] => 8, [150, 'round_6'] => 6, [240, 'seed'] => 3 }.each do |(worn, bead), wide|
     it "asks for little less than a smooth circle round #{worn} mm in #{bead}" do
       piece = fit(design(strung(pattern: pattern({ fill: [bead] }))), worn)
-      expect(worn + (Math::PI * wide) - piece.target.to_mm).to be_within(0.25).of((Math::PI**2) * wide / (6 * piece.parts.find { |use| use.part.key == bead }.count))
+      expect(worn + (Math::PI * wide) - piece.target.to_mm)
+        .to be_within(0.25).of((Math::PI**2) * wide / (6 * piece.parts.find { |use| use.part.key == bead }.count))
       expect(piece.inside - piece.worn).to eq(piece.on_line - piece.target)
     end
   end

@@ -76,7 +76,8 @@ RSpec.describe Core::Supply do
       wanted = { 'x' => rng.rand(1..20), 'y' => rng.rand(1..20) }
       mixed = offer('a', 'x', rng.rand(3..8), rng.rand(150..350)).with(also: { 'y' => rng.rand(3..8) })
       single = wanted.keys.to_h { |thing| [thing, offer('a', thing, rng.rand(4..10), rng.rand(100..300))] }
-      offers = { 'x' => [[single['x'], single['x'].amount], [mixed, mixed.amount]], 'y' => [[single['y'], single['y'].amount], [mixed, mixed.also['y']]] }
+      offers = { 'x' => [[single['x'], single['x'].amount], [mixed, mixed.amount]],
+            'y' => [[single['y'], single['y'].amount], [mixed, mixed.also['y']]] }
       choice = described_class::Packs.new(wanted, offers, 'a' => seller).call
       best = [*0..10].product([*0..10], [*0..10]).filter_map { |x, y, both|
         got = { 'x' => (x * single['x'].amount) + (both * mixed.amount), 'y' => (y * single['y'].amount) + (both * mixed.also['y']) }

@@ -110,7 +110,8 @@ RSpec.describe Core::Technique do
     }.each do |name, needs|
       it "names #{name}" do
         steps = needs.map { |key, after| step(key, 'ring', after: [after]) }
-        expect { described_class::Order.of(steps, table) }.to raise_error(described_class::Order::Cycle) { |error| expect(error.cycle).to eq((needs.map(&:first) - ['d']).sort) }
+        expect { described_class::Order.of(steps, table) }.to raise_error(described_class::Order::Cycle) { |error|
+          expect(error.cycle).to eq((needs.map(&:first) - ['d']).sort) }
       end
     end
 

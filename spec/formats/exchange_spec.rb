@@ -130,7 +130,8 @@ RSpec.describe Formats do
     1 => ['1 mm', '1/16 in'],
     0 => ['0 mm', '0 in']
   }.each do |number, (metric, inches)|
-    it("prints #{number} mm as #{metric} and #{inches}") { expect(%i[mm in].map { |unit| Formats::LengthPrint.call(mm(number), unit) }).to eq([metric, inches]) }
+    it("prints #{number} mm as #{metric} and #{inches}") {
+      expect(%i[mm in].map { |unit| Formats::LengthPrint.call(mm(number), unit) }).to eq([metric, inches]) }
   end
 
   it 'signs a length, but not what rounds to nothing' do
@@ -152,7 +153,8 @@ RSpec.describe Formats do
                  Formats::Wording.say("cautions.#{c}")
                }
     expect(said.grep(/no words|translation missing|%\{/i)).to eq([])
-    codes = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].flat_map { |path| File.read(path).scan(/(?:trouble\([^,]+, |problem\(|report\([^,]+, |problem\.\()(:\w+)/).flatten }
+    codes = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].flat_map { |path|
+      File.read(path).scan(/(?:trouble\([^,]+, |problem\(|report\([^,]+, |problem\.\()(:\w+)/).flatten }
     expect(codes.uniq.reject { |code| Formats::Wording.words?("problems.#{code.delete(':')}") }).to eq([])
   end
 

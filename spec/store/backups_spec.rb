@@ -40,7 +40,8 @@ RSpec.describe Store::Backups do
     'changed, its checksum gone' => [->(path) { File.binwrite(path, 'x' * 4096, 8192) && File.delete("#{path}.sha256") }, :damaged],
     'no database' => [->(path) { File.write(path, 'hello') && File.delete("#{path}.sha256") }, :damaged],
     'not there' => [->(path) { File.delete(path) }, :no_studio],
-    'of a newer version' => [->(path) { SQLite3::Database.new(path).tap { |one| one.execute('UPDATE schema_info SET version = 900') }.close && File.delete("#{path}.sha256") }, :newer]
+    'of a newer version' => [->(path) { SQLite3::Database.new(path).tap { |one|
+      one.execute('UPDATE schema_info SET version = 900') }.close && File.delete("#{path}.sha256") }, :newer]
   }.each do |what, (spoil, status)|
     it "refuses to put back a copy that is #{what}, and leaves the studio as it is" do
       studio.close

@@ -240,7 +240,8 @@ RSpec.describe Web::SignIn, type: :request do
              %w[link ada@example.org --at nowhere], %w[dance], %w[list --name]]
     expect(wrong.map { |words| run.(*words) }).to all(eq(2))
     expect([run.('link', 'ada@example.org'), run.('list')]).to eq([0, 0])
-    expect(said.string).to include('has an account already', 'Give an e-mail address', 'only owner', 'is no address of a studio', 'Ada  (no password yet)')
+    expect(said.string).to include('has an account already', 'Give an e-mail address', 'only owner',
+      'is no address of a studio', 'Ada  (no password yet)')
   end
 
   it 'sets strict cookies, secure where browsers come by HTTPS, and stays signed in only when asked' do

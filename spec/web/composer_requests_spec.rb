@@ -128,7 +128,8 @@ RSpec.describe 'Composing what is made first and what hangs', type: :request do
   end
 
   {
-    'path' => [nil, false], 'centre' => ['centre', false], 'chosen' => ['front.pattern.0@each', false], 'apart' => [nil, true], 'glitter' => [nil, false]
+    'path' => [nil, false], 'centre' => ['centre', false],
+    'chosen' => ['front.pattern.0@each', false], 'apart' => [nil, true], 'glitter' => [nil, false]
   }.each do |where, (hung_at, apart)|
     it "adds a component #{where}" do
       gesture(do: 'add', construction: 'wire_link', where: where, at: 'front.pattern.0')
@@ -181,7 +182,8 @@ RSpec.describe 'Handouts of woven and braided pieces', type: :request do
 
   # What each must show, beside the steps.
   {
-    'wandering_stars' => ['thread-way', 'The way of the thread', 'Cross'], 'aurora' => ['Load the strands in this order', 'Strand 8:', 'Wear it from Friday 4 December'],
+    'wandering_stars' => ['thread-way', 'The way of the thread', 'Cross'],
+    'aurora' => ['Load the strands in this order', 'Strand 8:', 'Wear it from Friday 4 December'],
     'comet_tail' => ['class="technique"', 'Try it on before the last end is closed', 'Crossed lines under the crimp: cut the crimp off'],
     'two_tides' => ['Wear it from Friday 4 December', 'class="technique"']
   }.each do |project, words|

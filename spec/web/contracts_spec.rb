@@ -2,7 +2,8 @@
 
 require_relative '../web_helper'
 
-# Each kind of field with what is good and what is not, at the edges of its range. Amounts are in the contract's currency: yen have no parts.
+# Each kind of field with what is good and what is not, at the edges of its range. Amounts are in the contract's currency: yen have no
+# parts.
 RSpec.describe Web::Contracts do
   euro = { currency: 'EUR' }
   session = [described_class::SessionContract, { **euro, class_minutes: 120 }]

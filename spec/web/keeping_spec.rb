@@ -50,7 +50,8 @@ RSpec.describe Web::Routes::Keeping, type: :request do
     follow_redirect!
     expect(page).to include('1 held class no longer says who came', 'value="6"')
     texts = studio.database[:class_revisions].where(class_id: old).select_map(:document).join
-    expect([texts.include?('Ilse'), texts.include?('nickel'), studio.classes.find(newer).state.attendees.first.name]).to eq([false, false, 'Ilse Marrow'])
+    expect([texts.include?('Ilse'), texts.include?('nickel'), studio.classes.find(newer).state.attendees.first.name])
+      .to eq([false, false, 'Ilse Marrow'])
     after = studio.classes.find(old).state.attendees
     expect(after.map { |one| [one.level, one.measures] }).to eq(before.map { |one| [one.level, one.measures] })
     expect(after.first.name).to eq('Person 1')

@@ -16,7 +16,8 @@ RSpec.describe Web::Routes::Learning, type: :request do
     'time/stringing' => ['Stringing', ->(studio) { studio.catalogue.table.technique('stringing').seconds }, ->(value) { "#{format('%g', value)} s" }],
     'loss/crimp' => ['Crimps', ->(studio) { studio.settings.calibration.losses.fetch('crimp', Core::Bill::Loss.usual(:crimp)) },
                      ->(value) { "#{format('%.1f', value * 100)} of 100" }],
-    'people/between' => ['How much people of one level differ', ->(studio) { studio.settings.calibration.between }, ->(value) { "#{(value * 100).round} %" }],
+    'people/between' => ['How much people of one level differ', ->(studio) { studio.settings.calibration.between },
+          ->(value) { "#{(value * 100).round} %" }],
     'people/help' => ['Chance of a call for help where all is new', ->(studio) { studio.settings.calibration.help },
                       ->(value) { "#{(value * 100).round} of 100" }]
   }.each do |about, (name, value, words)|

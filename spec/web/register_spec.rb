@@ -20,7 +20,8 @@ RSpec.describe Web::Routes::Register, type: :request do
     send_form('/people/erase', name: first.name)
     follow_redirect!
     expect(page).to include('The name still stands with Wren Castellan')
-    names = studio.database[:class_revisions].select_map(:document).flat_map { |text| JSON.parse(text)['attendees'].values.map { |person| person['name'] } }
+    names = studio.database[:class_revisions].select_map(:document).flat_map { |text|
+      JSON.parse(text)['attendees'].values.map { |person| person['name'] } }
     expect(names).not_to include(first.name)
     expect(studio.database.fetch('PRAGMA integrity_check').single_value).to eq('ok')
   end
@@ -73,7 +74,8 @@ RSpec.describe Web::Routes::Register, type: :request do
     expect(before).to include('Ilse Marrow')
     loaded = []
     allow(studio.classes).to(receive(:some).and_wrap_original { |own, ids| loaded.concat(ids) && own.call(ids) })
-    studio.classes.edit(3, studio.classes.find(3).revision, 'x') { |state| state.adding([Core::People::Attendee.new(key: '99', name: 'New One', level: 1)]) }
+    studio.classes.edit(3, studio.classes.find(3).revision, 'x') { |state|
+      state.adding([Core::People::Attendee.new(key: '99', name: 'New One', level: 1)]) }
     expect(known.call - before).to eq(['New One'])
     studio.classes.remove(3)
     expect(known.call).to eq(before)

@@ -26,7 +26,8 @@ RSpec.describe Web::Server do
     },
                                         /newer version/],
     'a folder that is served already' => [->(s) {
-      File.write(File.join(s.folder, 'server.lock'), 'http://127.0.0.1:9410') && (@held = File.open(File.join(s.folder, 'server.lock'))).flock(File::LOCK_EX)
+      File.write(File.join(s.folder, 'server.lock'), 'http://127.0.0.1:9410') &&
+        (@held = File.open(File.join(s.folder, 'server.lock'))).flock(File::LOCK_EX)
     },
                                           /served already at http/]
   }.each do |what, (prepare, words)|

@@ -57,7 +57,8 @@ RSpec.describe 'A walk through every page', type: :feature do
       const fixed = thing => { for (let at = thing; at; at = at.parentElement) if (/sticky|fixed/.test(getComputedStyle(at).position)) return true; };
       const x = Math.min(boxes[i].right, boxes[j].right) - Math.max(boxes[i].left, boxes[j].left);
       const y = Math.min(boxes[i].bottom, boxes[j].bottom) - Math.max(boxes[i].top, boxes[j].top);
-      if (x > 2 && y > 2 && fixed(things[i]) === fixed(things[j])) meet.push([things[i], things[j]].map(thing => (thing.textContent || thing.name || thing.id).trim().slice(0, 30)).join(' / '));
+      if (x > 2 && y > 2 && fixed(things[i]) === fixed(things[j])) meet.push(
+        [things[i], things[j]].map(thing => (thing.textContent || thing.name || thing.id).trim().slice(0, 30)).join(' / '));
     }
     return [wide, meet.slice(0, 3)];
   JS

@@ -18,7 +18,8 @@ module Web
       # @return [Array<Row>]
       def rows
         @entries.map do |entry|
-          Row.new(at: entry.at.getlocal.strftime('%-d %B %Y, %H:%M'), by: entry.by, what: Formats::Wording.say(RoleGate.words_of(entry.route)))
+          what = Formats::Wording.say(RoleGate.words_of(entry.route))
+          Row.new(at: entry.at.getlocal.strftime('%-d %B %Y, %H:%M'), by: entry.by, what: what)
         end
       end
     end

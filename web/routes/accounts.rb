@@ -5,7 +5,8 @@ module Web
     # Who may use a shared studio, one's own account, and who changed what.
     module Accounts
       FORMS = { '/sign-in' => [:sign_in, 'Sign in'], '/forgotten-password' => [:forgotten_password, 'Forgotten password'],
-                '/new-password' => [:new_password, 'Set a password'], '/change-password' => [:change_password, 'Change the password'] }.freeze
+                '/new-password' => [:new_password, 'Set a password'],
+                '/change-password' => [:change_password, 'Change the password'] }.freeze
 
       def self.registered(app)
         app.helpers Showing

@@ -13,7 +13,8 @@ module Web
       end
 
       def self.showing(app)
-        app.get('/classes/:id', mustermann_opts: { capture: { id: /\d+/ } }) { open_class(id) }
+        number = { id: /\d+/ }
+        app.get('/classes/:id', mustermann_opts: { capture: number }) { open_class(id) }
         app.get('/classes/:id/pieces') do
           built(id)
           # By itself it stands under the head of the class; within its fold it stands alone.
@@ -21,7 +22,7 @@ module Web
           page = class_page(id)
           show_sections(names.map { |name| page.alone(name) }, title: "Pieces: #{page.title}", kind: 'class-page')
         end
-        app.get('/classes/:id/:place', mustermann_opts: { capture: { id: /\d+/, place: Presenters::ClassPage::PLACES.keys } }) { open_class(id) }
+        app.get('/classes/:id/:place', mustermann_opts: { capture: { **number, place: Presenters::ClassPage::PLACES.keys } }) { open_class(id) }
         app.helpers Opening
       end
 

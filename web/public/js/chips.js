@@ -4,7 +4,9 @@ import { ask, page } from './redraw.js';
 import { send } from './live_forms.js';
 
 const FAR_ENOUGH = 6;
-const TOOLS = { '+': 'more', '=': 'more', '-': 'fewer', Delete: 'remove', Backspace: 'remove', g: 'group', u: 'ungroup', f: 'fill', h: 'hang' };
+const TOOLS = {
+  '+': 'more', '=': 'more', '-': 'fewer', Delete: 'remove', Backspace: 'remove', g: 'group', u: 'ungroup', f: 'fill', h: 'hang',
+};
 
 const tools = () => document.getElementById('chip-tools');
 const current = () => page().querySelector('.chip[aria-current]');

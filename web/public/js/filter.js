@@ -1,5 +1,6 @@
 // Narrows a list while somebody types, from what the page already holds; the server answers the same question without a script.
-const matches = (row, words, kind, low) => (!kind || row.dataset.kind === kind) && (!low || 'low' in row.dataset) && words.every((word) => row.dataset.words.includes(word));
+const matches = (row, words, kind, low) => (!kind || row.dataset.kind === kind) && (!low || 'low' in row.dataset)
+  && words.every((word) => row.dataset.words.includes(word));
 
 const narrow = (form) => {
   const rows = [...document.querySelectorAll(`#${form.dataset.filter} tbody tr`)];

@@ -18,7 +18,8 @@ const typed = (field) => {
   if (field.matches('[type="checkbox"], [type="radio"]')) return field.checked !== field.defaultChecked;
   return field.matches('input:not([type="hidden"]), textarea') && field.value !== field.defaultValue;
 };
-const halfTyped = (node, sentForm) => node.form && !(sentForm && node.form.id === sentForm) && !node.form.matches('[data-live=""], [data-live="look"]') && typed(node);
+const halfTyped = (node, sentForm) => node.form && !(sentForm && node.form.id === sentForm)
+  && !node.form.matches('[data-live=""], [data-live="look"]') && typed(node);
 
 // A row that was refused keeps what was typed in it until it is sent again; what was opened stays open.
 const keepDrafts = (sentForm) => ({

@@ -1,8 +1,10 @@
-// What is too wide for the window scrolls within itself; where nothing in it takes the focus, it takes it itself, so that the keys reach it.
+// What is too wide for the window scrolls within itself; where nothing in it takes the focus, it takes it itself, so that the keys reach
+// it.
 const SCROLLERS = '.table-wrap, .sizes-wrap, .paper main';
 const FOCUSABLE = 'a[href], button, input:not([type="hidden"]), select, textarea, summary, [tabindex]:not([tabindex="-1"])';
 
-const name = (part) => part.closest('section, details, main')?.querySelector('h1, h2, h3, summary')?.textContent.trim().replace(/\s+/g, ' ').slice(0, 80);
+const heading = (part) => part.closest('section, details, main')?.querySelector('h1, h2, h3, summary');
+const name = (part) => heading(part)?.textContent.trim().replace(/\s+/g, ' ').slice(0, 80);
 
 const reach = (part) => {
   const needs = part.scrollWidth > part.clientWidth && ![...part.querySelectorAll(FOCUSABLE)].some((inside) => inside.checkVisibility());

@@ -1,4 +1,5 @@
-// Taps of a class under way. Each has a name of its own and a time; without a connection they wait on the device and are sent in their order.
+// Taps of a class under way. Each has a name of its own and a time; without a connection they wait on the device and are sent in their
+// order.
 import { ask } from './redraw.js';
 
 const STORE = 'eager-bench-taps';
