@@ -126,6 +126,7 @@ module Core
       def stretch_out
         @stretches = @standing.each_with_index.map { |from, i| stretch(from, @standing[i + 1] || @standing.first) }
         @counts = @stretches.tally
+        @on_body = @stretches.map(&:from).uniq
         around = @radius + @solids.first.height
         @counts.each_key { |stretch| stretch.guess(around) }
       end
@@ -151,7 +152,7 @@ module Core
 
       # Lays all out at this radius.
       def lay
-        stand(@standing.map { |index| @solids[index] })
+        @on_body.each { |solid| solid.stand_on(@radius) }
         @angle = @slack = 0.0
         @counts.each do |stretch, times|
           stretch.lay(@radius + @skin)
