@@ -6,7 +6,7 @@ require 'digest'
 module Application
   # Names data by its content: equal data has one digest, in this run of the program and in any other, whatever parts of it are shared.
   module Digest
-    PLAIN = [Integer, Float, Rational, Symbol, NilClass, TrueClass, FalseClass, Date, Time, Range].freeze
+    PLAIN = [Rational, Symbol, NilClass, TrueClass, FalseClass, Date, Time, Range].freeze
 
     module_function
 
@@ -18,11 +18,12 @@ module Application
 
     def write(data, text)
       case data
-      when Core::Value then write_all(data.field_values, text << data.class.name)
       when String then text << data.bytesize.to_s << ':' << data
+      when Integer, Float then text << data.to_s
+      when Core::Value then write_all(data.field_values, text << data.class.name)
       when Array then write_all(data, text)
+      when Hash then write_pairs(data, text << 'h')
       when Core::Measure::Length then text << data.nm.to_s << 'nm'
-      when Hash then write_all(data.to_a.flatten(1), text << 'h')
       when *PLAIN then text << data.inspect
       else raise ArgumentError, "#{data.class} has no digest"
       end
@@ -33,6 +34,12 @@ module Application
       items.each { |item| write(item, text) << ',' }
       text << ']'
     end
-    private_class_method :write, :write_all
+
+    def write_pairs(pairs, text)
+      text << '['
+      pairs.each { |key, value| write(value, write(key, text) << ',') << ',' }
+      text << ']'
+    end
+    private_class_method :write, :write_all, :write_pairs
   end
 end

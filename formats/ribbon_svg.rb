@@ -83,15 +83,22 @@ module Formats
 
     # One path for each kind: stretches of the same kind that touch become one.
     def bars_of(segments, top)
-      segments.slice_when { |a, b|
-        a.kind != b.kind
-      }.map { |run| [run.first.kind, x(run.first.from), x(run.last.to)] }.group_by(&:first).map do |kind, runs|
+      runs(segments).group_by(&:first).map do |kind, alike|
         down, tall = SHAPES[kind]
-        boxes = runs.map { |_, left, right|
-          "M#{left} #{top + down}h#{[right - left, 0.6].max.round(1)}v#{tall}h-#{[right - left, 0.6].max.round(1)}z"
-        }
+        boxes = alike.map do |_, from, to|
+          left = x(from)
+          wide = [x(to) - left, 0.6].max.round(1)
+          "M#{left} #{top + down}h#{wide}v#{tall}h-#{wide}z"
+        end
         %(<path class="span-#{kind}" d="#{boxes.join}"/>)
       end.join
+    end
+
+    # @return [Array<(Symbol, Float, Float)>] kind and minutes
+    def runs(segments)
+      segments.each_with_object([]) do |segment, runs|
+        runs.last&.first == segment.kind ? runs.last[2] = segment.to : runs << [segment.kind, segment.from, segment.to]
+      end
     end
 
     def end_line

@@ -41,19 +41,24 @@ module Core
         def add(kind, minutes, step = nil, tools = {})
           return unless minutes.positive?
 
-          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step,
-            tools: tools.flat_map { |tool, number| [tool] * number })
+          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: each_of(tools))
           @clock += minutes
         end
 
         # The piece waits while it dries, the hands do not: only what needs it dry waits.
         def add_task(task)
-          kept = task.holding.kept
-          add(:demonstration, task.demonstration_minutes, task.step, kept)
-          dry = task.step.after.filter_map { |key| @dry_at[key] }.max
-          add(:drying, dry - @clock, task.step, kept) if dry
+          add(:demonstration, task.demonstration_minutes, task.step, task.holding.kept) if task.demonstration_minutes.positive?
+          dry = @dry_at.empty? ? nil : task.step.after.filter_map { |key| @dry_at[key] }.max
+          add(:drying, dry - @clock, task.step, task.holding.kept) if dry
           add(:work, task.minutes, task.step, task.holding.held)
           @dry_at[task.step.key] = @clock + task.step.waits if task.step.waits.positive?
+        end
+
+        private
+
+        # @param tools [Hash{String=>Integer}] @return [Array<String>] each as often as it is held
+        def each_of(tools)
+          tools.each_value.all?(1) ? tools.keys : tools.flat_map { |tool, number| [tool] * number }
         end
       end
       private_class_method :row
