@@ -328,7 +328,8 @@ module Hostile
     end
 
     def segment(name)
-      usual = { 'id' => [*%w[1 2 3 4 5] * 4, '99999', '0', 'abc', '1e5'], 'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none],
+      usual = { 'id' => [*%w[1 2 3 4 5] * 4, '99999', '0', 'abc', '1e5'],
+        'key' => %w[1 2 round_8_smoke cable_038 stringing mat comet_tail none],
         'job' => ['x' * 16, '1'] }.merge(GOOD).fetch(
           name, VALUES
       )
@@ -459,7 +460,8 @@ module Hostile
     def serve(folder, port: 0)
       reader, writer = IO.pipe
       pid = spawn(RbConfig.ruby, '-rbundler/setup', '-I', EagerBench::ROOT, '-e',
-        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: ARGV[1].to_i).run", folder, port.to_s,
+        "require 'eager_bench'; EagerBench.load(*EagerBench::PARTS); Web::Server.new(data: ARGV[0], port: ARGV[1].to_i).run", folder,
+        port.to_s,
         out: writer, err: File::NULL)
       writer.close
       line = reader.gets until line.to_s.include?('http://')

@@ -76,7 +76,8 @@ chances = Hash.new { |all, after| all[after] = [] }
 
     next_class = Hidden.inputs(base, 99, random)
     next_class = next_class.with(workshop: next_class.workshop.with(minutes: random.rand(100..150)))
-    chances[after] << [*[Hidden.using(next_class, learnt), next_class].map { |inputs| Hidden.told(inputs) }, Hidden.truth(hidden, next_class)]
+    chances[after] << [*[Hidden.using(next_class, learnt), next_class].map { |inputs| Hidden.told(inputs) },
+      Hidden.truth(hidden, next_class)]
   end
 end
 found.each do |after, all|
@@ -97,7 +98,8 @@ tries = (1..200).flat_map { |session|
     }
   }
 }
-held = tries.group_by(&:session).map { |key, own| Core::Logbook::HeldClass.new(session: key, date: base.workshop.date, people: 12, tries: own) }
+held = tries.group_by(&:session).map { |key, own| Core::Logbook::HeldClass.new(session: key, date: base.workshop.date, people: 12,
+  tries: own) }
 fading = Core::Logbook::Fading.new(today: base.workshop.date, half_months: 12)
 puts "200 classes: #{Bench.summary(Bench.milliseconds(10) { Core::Logbook::Learnt.of(held, base.calibration, fading) })}"
 inputs = Hidden.inputs(base, 1, Random.new(1))

@@ -65,7 +65,8 @@ if $PROGRAM_NAME == __FILE__
       Core::Session::Forecast.of(simulation, simulation.run(0...Application::LiveForecasts::STAGES.first))
     end
   end
-  half = Core::Live::Pretended.events(result.plan, result.model, Calibration::START).select { |event| event.at <= Calibration::START + 2700 }
+  half = Core::Live::Pretended.events(result.plan, result.model,
+    Calibration::START).select { |event| event.at <= Calibration::START + 2700 }
   rest = Core::Live::Rest.new(result.model, Core::Live::Evening.new(result.plan, half), Calibration::START + 2700).model
   puts "a new chance for 12 people        #{Bench.summary(Bench.milliseconds(15) { first.call(rest) })}"
   tools = [4, 4, 3, 6, 5, 4].each_with_index.to_h { |number, i| ["t#{i}", number] }

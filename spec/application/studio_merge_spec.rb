@@ -9,7 +9,8 @@ require_relative '../studio_helper'
 RSpec.describe Application::StudioMerge do
   let(:source) do
     new_studio.tap { |studio|
-      studio.catalogue.save_swatch(Core::Catalogue::Swatch.new(construction: :knotted_cord, measure: :knot_takes, line: 'cord_15', about: 'overhand-1',
+      studio.catalogue.save_swatch(Core::Catalogue::Swatch.new(construction: :knotted_cord, measure: :knot_takes, line: 'cord_15',
+        about: 'overhand-1',
         value: 22.5))
     }
   end
@@ -104,7 +105,8 @@ RSpec.describe Application::StudioMerge do
   {
     'no zip' => [->(_) { 'no zip' }, /cut off, or none/],
     'cut off' => [->(bytes) { bytes[0, 900] }, /cut off, or none/],
-    'without its head' => [->(_) { Zip::OutputStream.write_buffer { |out| out.put_next_entry('parts.jsonl') }.string }, /studio.json in it/],
+    'without its head' => [->(_) { Zip::OutputStream.write_buffer { |out| out.put_next_entry('parts.jsonl') }.string },
+      /studio.json in it/],
     'of another format' => [->(_) { with('studio.json' => '{"format":"x","version":1,"name":"x","currency":"EUR"}') },
                             /studio.json.*eager-bench.studio/],
     'with a wrong line' => [->(_) { with('parts.jsonl' => JSON.generate(cap.merge(outer: '8'))) }, %r{parts.jsonl line 1 /outer}],

@@ -72,7 +72,8 @@ RSpec.describe Core::Project::Hanging do
   it 'chooses among places by item and by which' do
     origins = %w[pattern.0 pattern.1.0 pattern.1.0 pattern.1.1 pattern.0]
     places = origins.each_with_index.map { |origin, i| Core::Construction::Anchor.new(item: nil, x: i, y: 0, origin: origin) }
-    { 'f' => [0, 1, 2, 3, 4], 'f@every_2' => [1, 3], 'f@middle' => [2], 'f.pattern.1' => [1, 2, 3], 'f.pattern.1.0@last' => [2], 'f.pattern.9' => [],
+    { 'f' => [0, 1, 2, 3, 4], 'f@every_2' => [1, 3], 'f@middle' => [2], 'f.pattern.1' => [1, 2, 3], 'f.pattern.1.0@last' => [2],
+      'f.pattern.9' => [],
       'f.pattern.0@first' => [0] }.each do |text, expected|
       expect([text, described_class.parse(text).choose(places).map(&:x)]).to eq([text, expected])
     end
@@ -87,8 +88,10 @@ RSpec.describe Core::Construction::WorkReader do
   end
 
   it 'reads steps a line each, by key or by name, with how often and a look' do
-    expect(read("stringing x 12: String them.\n\n? measuring: Look: is it long enough?\nFlat crimp × 2: Crimp.".sub('Flat crimp', 'flat_crimp')))
-      .to eq([[['stringing', 12, 'String them.', false], ['measuring', 1, 'Look: is it long enough?', true], ['flat_crimp', 2, 'Crimp.', false]], []])
+    expect(read("stringing x 12: String them.\n\n? measuring: Look: is it long enough?\nFlat crimp × 2: Crimp.".sub('Flat crimp',
+      'flat_crimp')))
+      .to eq([[['stringing', 12, 'String them.', false], ['measuring', 1, 'Look: is it long enough?', true],
+        ['flat_crimp', 2, 'Crimp.', false]], []])
   end
 
   it 'names each line that it cannot read' do

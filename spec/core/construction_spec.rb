@@ -39,7 +39,8 @@ RSpec.describe Core::Construction do
     disc_braid: { cord: 'cord', chart: { 'palette' => { 'A' => 'seed', 'B' => 'disc_2' }, 'rows' => %w[AAAABBBB ABABABAB] } },
     twisted_vine: { wire: 'wire', left: list.('round_6'), right: list.('round_6', 'seed') },
     looped_rope: { rope: 'cord', hook: 'clasp', whip: 'cable' },
-    spray: { wire: 'wire', bead: 'seed', way: 'frame', petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed', heads: 2,
+    spray: { wire: 'wire', bead: 'seed', way: 'frame', petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed',
+      heads: 2,
       stem_wire: 'wire_18', tape: 'tape' },
     own_work: { parts: list.('round_8'), line: 'cord', work: "cutting_line: Cut it.\n? stringing x 2: Put them on." }
   }
@@ -58,11 +59,14 @@ RSpec.describe Core::Construction do
       snug: 'tight_once_tried_on' }],
     'stations, crossed with small gaps at gathered ends' => [:stations, { line: 'cable', lines: 2, layers: 2, crossed: true, gathered: true,
       station: list.('seed', 'round_8', 'seed'), holder: 'seed', gap: '40 mm', last_gap: '10 mm', crimp: 'crimp' }],
-    'memory_coil, lips beside bars of more holes, rows in one ring' => [:memory_coil, { wire: 'coil', rows: 2, pattern: fill.('round_6', 'seed'),
+    'memory_coil, lips beside bars of more holes, rows in one ring' => [:memory_coil,
+      { wire: 'coil', rows: 2, pattern: fill.('round_6', 'seed'),
       bar: 'bar_3', bars: 2, lip: 'seed', end_ring: 'open_ring', bent_ends: true }],
-    'knotted_cord, more beads between shared knots' => [:knotted_cord, { cord: 'cord', beads: list.('round_12', 'round_8'), knots: 'neighbours_share',
+    'knotted_cord, more beads between shared knots' => [:knotted_cord,
+      { cord: 'cord', beads: list.('round_12', 'round_8'), knots: 'neighbours_share',
       closure: 'loop', button: 'round_12' }],
-    'knotted_cord, three lanes' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)), small_bead: 'round_8',
+    'knotted_cord, three lanes' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)),
+      small_bead: 'round_8',
       rest: 'bare_cord', closure: 'loop', button: 'round_12' }]
   }
 
@@ -588,7 +592,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       { 'palette' => { 'ab' => 's8' }, 'rows' => %w[A] } => %r{palette/ab not_a_letter}
     }.each do |chart, problem|
       it("refuses the chart #{chart}") {
-        expect { made(:disc_braid, { cord: 'thin', chart: chart }, seeds, target: 180) }.to raise_error(Core::Construction::InvalidParameters, problem)
+        expect { made(:disc_braid, { cord: 'thin', chart: chart }, seeds, target: 180) }
+          .to raise_error(Core::Construction::InvalidParameters, problem)
       }
     end
   end

@@ -10,7 +10,8 @@ RSpec.describe Core::Course::Sequence do
   end
 
   let(:skills) {
-    [skill('ring'), skill('crimp'), skill('fold', 'crimp'), skill('loop'), skill('wrap', 'loop'), skill('braid')].to_h { |one| [one.key, one] } }
+    [skill('ring'), skill('crimp'), skill('fold', 'crimp'), skill('loop'), skill('wrap', 'loop'),
+      skill('braid')].to_h { |one| [one.key, one] } }
 
   it 'teaches what others stand on first, and spreads what is new' do
     lessons = [lesson('c', 'ring', 'fold'), lesson('a', 'ring'), lesson('b', 'ring', 'crimp')]
@@ -46,7 +47,8 @@ RSpec.describe Core::Course::Sequence do
       Core::Course::Timetable.of(lessons, sequence, skills, Date.new(2027, 1, 7), gap).map { |evening|
         [evening.date, evening.fresh.map(&:key), evening.revise.map(&:key)] }
     }
-    expect(told.(7)).to eq([[Date.new(2027, 1, 7), ['ring'], []], [Date.new(2027, 1, 14), ['crimp'], []], [Date.new(2027, 1, 21), ['fold'], []]])
+    expect(told.(7)).to eq([[Date.new(2027, 1, 7), ['ring'], []], [Date.new(2027, 1, 14), ['crimp'], []],
+      [Date.new(2027, 1, 21), ['fold'], []]])
     # Half of it is gone after 540 days, so a tenth after 82.
     expect(told.(50).last.last).to eq(['ring'])
   end

@@ -115,7 +115,8 @@ RSpec.describe Core::Fit do
       table = sample_table.with(parts: sample_table.parts.merge('wide' => wide))
       found = judge(join(:lines_through, line(0.46), fitted('pearl', 7, 7, hole: 0.8), passes: 2), table: table)
       expect(found.cures.map(&:code).first(2)).to eq(%i[trim_tails finishing_beads])
-      made = Core::Fit::Cures::FinishingBeads.new('front', wide).apply(bracelet(tails: 'buried')).components.find { |one| one.key == 'front' }
+      made = Core::Fit::Cures::FinishingBeads.new('front', wide).apply(bracelet(tails: 'buried'))
+        .components.find { |one| one.key == 'front' }
       expect(made.parameters.slice('finishing', 'bury_through')).to eq('finishing' => [{ 'part' => 'wide', 'count' => 2 }],
         'bury_through' => 2)
     end
@@ -174,7 +175,8 @@ RSpec.describe Core::Fit do
       unmeasured = attendee(2, 170, level: 1).with(measures: {})
       plan = Core::Plan.for(workshop: workshop, design: bracelet, attendees: [attendee(1, 200), unmeasured], table: practised)
       person = plan.person('2')
-      effect = Core::Fit::Remedies.new(plan, practised).effect(person.findings.find { |f| f.code == :crimp_loose }.cures.first, person.attendee)
+      effect = Core::Fit::Remedies.new(plan, practised).effect(person.findings.find { |f| f.code == :crimp_loose }.cures.first,
+        person.attendee)
       crimps = ->(own) { own.needs.select { |need| need.part.kind == :crimp }.to_h { |need| [need.part.key, need.count] } }
       expect([crimps.(person), crimps.(effect.before), crimps.(effect.after)]).to eq([{ 'crimp' => 4 }, { 'crimp' => 2 }, { 'small' => 2 }])
       expect([effect.before, effect.after].map(&:measure)).to eq([mm(200), mm(200)])
@@ -388,7 +390,8 @@ RSpec.describe Core::Fit do
     'thin' => :unreadable
   }.each do |text, reason|
     it "refuses #{text.inspect}" do
-      expect { Core::Measure::ThicknessText.read(text) }.to raise_error(Core::Measure::ThicknessText::Unreadable) { |e| expect(e.reason).to eq(reason) }
+      expect { Core::Measure::ThicknessText.read(text) }
+        .to raise_error(Core::Measure::ThicknessText::Unreadable) { |e| expect(e.reason).to eq(reason) }
     end
   end
 end

@@ -151,7 +151,8 @@ RSpec.describe Core::Live do
     end
 
     it 'tells of two taps that moved somebody on within three seconds, for two minutes' do
-      told = ->(after, *lines) { described_class::DoubleTap.of(evening('0 start', *lines), start + (after * 60)).map { |one| [one.person, one.tap] } }
+      told = ->(after, *lines) { described_class::DoubleTap.of(evening('0 start', *lines),
+        start + (after * 60)).map { |one| [one.person, one.tap] } }
       expect(told.(3, '1 next 1', '2 next 1', '2.05 next 1', '2.03 next 2')).to eq([%w[1 e3]])
       expect(told.(5, '2 next 1', '2.05 next 1')).to eq([])
     end
@@ -243,7 +244,8 @@ RSpec.describe Core::Live do
       person = ->(key, place, since, times) {
         described_class::Evening::Person.new(key: key, tasks: tasks, place: place, since: since * 60, times: times) }
       at = ->(*people) {
-        instance_double(described_class::Evening, people: people.to_h { |one| [one.key, one] }, started: 0, minute: 20.0, showing: nil, shown: [])
+        instance_double(described_class::Evening, people: people.to_h { |one| [one.key, one] }, started: 0, minute: 20.0, showing: nil,
+          shown: [])
       }
       evening = at.(person.('1', 2, 15, { 0 => [540], 1 => [360] }), person.('2', 1, 10, { 0 => [600] }))
       starts = described_class::Starts.new(whole, evening)
@@ -257,7 +259,8 @@ RSpec.describe Core::Live do
       # Planned 8 and taken 12 minutes: 1.5, drawn in by 0.3² / (0.3² + 2·4²·(exp(0.3²) - 1) / 8²).
       expect(paces.first).to be_within(1e-9).of(1.5**(0.09 / (0.09 + ((Math.exp(0.09) - 1) / 2))))
       expect(described_class::Starts.new(whole, at.(person.('1', 0, 0, {}))).current('1').ready).to eq(180)
-      expect(described_class::Starts.new(whole, at.(person.('1', 1, 9, { 0 => [540] }), person.('2', 0, 0, {}))).of('2').first.ready).to eq(180)
+      expect(described_class::Starts.new(whole, at.(person.('1', 1, 9, { 0 => [540] }), person.('2', 0, 0, {}))).of('2').first.ready)
+        .to eq(180)
     end
 
     # Lognormal: E[T - e | T > e] = m·Φ(σ/2 - z)/Φ(-σ/2 - z) - e with z = ln(e/m)/σ, m the mean (Johnson, Kotz and Balakrishnan,

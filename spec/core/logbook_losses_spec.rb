@@ -59,7 +59,8 @@ RSpec.describe Core::Logbook::LossLearning do
   it 'changes the spares of the next plan, once it is used' do
     plan = ->(losses) do
       people = (1..8).map { |key| attendee(key, 170) }
-      Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: sample_table, calibration: calibration.with(losses: losses))
+      Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: sample_table,
+        calibration: calibration.with(losses: losses))
     end
     crimps = ->(one) { one.spares.find { |part, _| part.kind == :crimp }.last.shared }
     expect(crimps.(plan.('crimp' => 0.3))).to be > crimps.(plan.({}))

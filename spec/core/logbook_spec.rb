@@ -85,7 +85,8 @@ end
 
 RSpec.describe Core::Logbook::TrackRecord do
   it 'groups what was told, counts what came true, and gives the Brier score and the interval of Wilson' do
-    record = described_class.new([[0.95, true], [0.92, true], [0.97, false], [0.91, true], [0.1, false], [0.2, false], [0.4, true], [0.6, true],
+    record = described_class.new([[0.95, true], [0.92, true], [0.97, false], [0.91, true], [0.1, false], [0.2, false], [0.4, true],
+      [0.6, true],
                                   [0.7, false], [0.8, true]])
     expect([record.size, record.enough?, described_class.new([[0.5, true]]).enough?]).to eq([10, true, false])
     expect(record.rows.map { |row| [row.classes, row.came] }).to eq([[2, 0], [1, 1], [2, 1], [1, 1], [4, 3]])

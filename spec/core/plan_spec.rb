@@ -133,7 +133,8 @@ end
 RSpec.describe Core::Sizing::Fittings do
   it 'fits each piece once, for as many plans as are made of the same design, and forgets the oldest' do
     table = sample_table
-    inputs = Core::Inputs.new(workshop: workshop, design: bracelet, table: table, attendees: [attendee(1, 165), attendee(2, 175), attendee(3, 165)])
+    inputs = Core::Inputs.new(workshop: workshop, design: bracelet, table: table,
+      attendees: [attendee(1, 165), attendee(2, 175), attendee(3, 165)])
     kept = described_class.new(inputs.design, table)
     first = inputs.plan(kept)
     second = inputs.with(attendees: inputs.attendees + [attendee(4, 190)]).plan(kept)

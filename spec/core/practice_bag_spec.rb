@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Technique::PracticeBag do
-  { 'crimp x 2' => [:crimp, 2, nil], 'Spacer bar × 3' => [:spacer_bar, 3, nil], 'line 200 mm' => [:line, 1, 200], 'line 8 in' => [:line, 1, 203.2],
+  { 'crimp x 2' => [:crimp, 2, nil], 'Spacer bar × 3' => [:spacer_bar, 3, nil], 'line 200 mm' => [:line, 1, 200],
+    'line 8 in' => [:line, 1, 203.2],
     'crimp' => nil, 'crimp x 0' => nil, 'line long' => nil, 'bead 200 mm' => nil, '' => nil }.each do |text, expected|
     it "reads #{text.inspect}" do
       found = described_class.read(text)

@@ -51,7 +51,8 @@ RSpec.describe Core::Supply::ReelChoice do
     it "buys the reel of #{length} where a gram of scrap brings #{price || 'nothing'}" do
       silver = line.with(thickness: mm(1), material: 'silver', scrap_price: price)
       shops = market({ 'a' => [0, 0] }, [['a', 1000, 300], ['a', 950, 270]])
-      claim = Core::Supply::Claim.new(parts: [], lines: { silver => [Core::Cutting::WantedCut.new(owner: 'x', length: mm(900))] }, reels: :price,
+      claim = Core::Supply::Claim.new(parts: [], lines: { silver => [Core::Cutting::WantedCut.new(owner: 'x', length: mm(900))] },
+        reels: :price,
         offcuts: 0)
       found = Core::Supply::Allocation.new(Core::Supply::Stock.new, shops).call({ 1 => claim }).fetch(1)
       expect([bought(found), found.lines.first.scrap_brings.round])

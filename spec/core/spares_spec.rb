@@ -63,7 +63,8 @@ RSpec.describe Core::Bill::Spares do
         Core::Technique::Preparation.new(plan, Core::Session::Calibration.new).tasks
       end
       known = sample_table.parts.transform_values { |one| one.with(tested: 45) }
-      expect([sample_table, sample_table.with(parts: known)].map { |table| tasks.(table).any? { |task| task.code == :test_lots } }).to eq([true, false])
+      expect([sample_table, sample_table.with(parts: known)].map { |table| tasks.(table).any? { |task| task.code == :test_lots } })
+        .to eq([true, false])
     end
 
     # Trying it out: in how many of many classes would all parts have lasted, when a spare can be lost as well?

@@ -17,7 +17,8 @@ RSpec.describe Core::Technique::StandIn do
     let(:table) do
       tools = sample_table.tools.merge('tape' => Core::Catalogue::Tool.new(key: 'tape', name: 'Tape', people_per_tool: 2),
         'special' => Core::Catalogue::Tool.new(key: 'special', name: 'Special pliers', people_per_tool: 3))
-      crimp = sample_table.techniques['flat_crimp'].with(tools: %w[special], stand_ins: ['special > tape x 1.5: Mind the tape.', 'hammer > tape'])
+      crimp = sample_table.techniques['flat_crimp'].with(tools: %w[special],
+        stand_ins: ['special > tape x 1.5: Mind the tape.', 'hammer > tape'])
       sample_table.with(tools: tools, techniques: sample_table.techniques.merge('flat_crimp' => crimp))
     end
     let(:people) { (1..6).map { |key| attendee(key, 170 + key) } }

@@ -43,7 +43,8 @@ RSpec.describe Core::Technique do
         8.times do
           steps = random_steps(rng, rng.rand(3..6)).each_with_index.map { |step, i| i.even? ? step : step.with(adds: %i[crimp]) }
           best = described_class::Order.of(steps, table, school: school)
-          all = extensions(steps).map { |order| points(described_class::Order.of(steps, table, by_hand: order.map(&:key), school: school).cost) }
+          all = extensions(steps).map { |order| points(described_class::Order.of(steps, table, by_hand: order.map(&:key),
+            school: school).cost) }
           expect([points(best.cost), best.exact]).to eq([all.min, true])
         end
       end
@@ -216,7 +217,8 @@ RSpec.describe Core::Technique do
     preparation = described_class::Preparation.new(plan, Core::Session::Calibration.new(learning: 1.0), short: 3)
     # Pace by level, from memory: 2.2 against the instructor's 0.8, where nothing gets faster with repeats.
     expect(preparation.offers.map(&:worth)).to all(be_within(1e-9).of(2.2 / 0.8))
-    expect(preparation.tasks.map { |task| [task.days, task.code] }).to start_with([10, :order], [9, :test_lots], [2, :pack], [1, :prepare_step])
+    expect(preparation.tasks.map { |task| [task.days, task.code] })
+      .to start_with([10, :order], [9, :test_lots], [2, :pack], [1, :prepare_step])
     expect(plan.people.first.tasks.map { |task| task.step.key }).not_to include('front/cut_line')
     expect(preparation.tasks.map(&:days)).to eq(preparation.tasks.map(&:days).sort.reverse)
   end

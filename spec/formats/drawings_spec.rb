@@ -47,7 +47,8 @@ RSpec.describe 'Drawings of how it goes' do
   end
 
   it 'keeps the name of a technique within its box, however long it is' do
-    names = { 'Cross weave' => [nil, 'Cross weave'], 'Braid of twelve with beads, by chart' => ['194', 'Braid of twelve with beads, by chart'],
+    names = { 'Cross weave' => [nil, 'Cross weave'],
+      'Braid of twelve with beads, by chart' => ['194', 'Braid of twelve with beads, by chart'],
               'x' * 120 => ['194', "#{'x' * 39}…"] }
     skills = names.keys.each_with_index.to_h { |name, i|
       [i.to_s, Core::Technique::Skill.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]

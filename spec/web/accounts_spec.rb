@@ -24,7 +24,8 @@ RSpec.describe Web::SignIn, type: :request do
   end
 
   def served(sharing)
-    Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: folder, today: -> { Studios::TODAY }, sharing: sharing)
+    Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: folder, today: -> { Studios::TODAY },
+      sharing: sharing)
   end
 
   def submit(from, path, **fields)
@@ -232,7 +233,8 @@ RSpec.describe Web::SignIn, type: :request do
     data = File.dirname(studio.database.opts[:database])
     said = StringIO.new
     run = lambda do |*arguments|
-      Application::CommandLine.new(['account', *arguments, '--data', data], output: said, errors: said, more: { 'account' => Web::AccountCommands }).run
+      Application::CommandLine.new(['account', *arguments, '--data', data], output: said, errors: said,
+        more: { 'account' => Web::AccountCommands }).run
     end
     added = run.('add', 'ada@example.org', '--name', 'Ada', '--role', 'owner', '--at', 'https://studio.example')
     expect([added, said.string]).to match([0, %r{https://studio\.example/new-password\?key=}])
@@ -289,7 +291,8 @@ RSpec.describe Web::SignIn, type: :request do
     account(:instructor, name: 'Ilse Marrow')
     sign_in(:instructor)
     ['Somebody', ''].each do |name|
-      submit('/classes/1', '/classes/1/people', name: name, level: '2', revision: studio.classes.find(1).revision.to_s, body: 'wrist', measure: '')
+      submit('/classes/1', '/classes/1/people', name: name, level: '2', revision: studio.classes.find(1).revision.to_s, body: 'wrist',
+        measure: '')
     end
     get '/classes/1/changes'
     expect(page.scan('Added somebody').size).to eq(1)

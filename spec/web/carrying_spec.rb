@@ -44,10 +44,12 @@ RSpec.describe Web::Routes::Carrying, type: :request do
     said = StringIO.new
     run = ->(*arguments) { Application::CommandLine.new(arguments, output: said, errors: said).run }
     statuses = [run.('export', file, '--data', folders.first), run.('import', file, '--data', folders.last),
-                run.('import', file, '--data', folders.last, '--only', 'classes', '--yes'), run.('import', __FILE__, '--data', folders.last),
+                run.('import', file, '--data', folders.last, '--only', 'classes', '--yes'),
+                  run.('import', __FILE__, '--data', folders.last),
                 run.('import', file, '--only', 'everything')]
     expect(statuses).to eq([0, 0, 0, 2, 2])
-    expect(said.string).to include('Nothing was changed. Add --yes', 'Classes, with their people', 'things came or changed', 'cut off, or none')
+    expect(said.string).to include('Nothing was changed. Add --yes', 'Classes, with their people', 'things came or changed',
+      'cut off, or none')
     expect(target.classes.all.size).to eq(source.classes.all.size)
   end
 end

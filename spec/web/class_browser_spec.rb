@@ -68,8 +68,10 @@ RSpec.describe 'The class page', type: :feature do
     visit '/'
     people = (1..14).map { |i| "Person #{i},#{150 + (i * 3)},#{(i % 5) + 1},#{'left-handed' if i == 4}" }
     actions = [
-      -> { click_on 'New class', match: :first }, -> { fill_in 'Title', with: 'First light' }, -> { fill_in 'Date', with: Date.new(2026, 12, 3) },
-      -> { select 'Evening Star bracelet', from: 'Project' }, -> { find('button.btn-next').click }, -> { find('[data-next]', match: :first).click },
+      -> { click_on 'New class', match: :first }, -> { fill_in 'Title', with: 'First light' },
+        -> { fill_in 'Date', with: Date.new(2026, 12, 3) },
+      -> { select 'Evening Star bracelet', from: 'Project' }, -> { find('button.btn-next').click },
+        -> { find('[data-next]', match: :first).click },
       -> { find('textarea').set(['Who,Wrist,Level,Notes', *people].join("\n")) }, -> { click_on 'Read the list' },
       -> { click_on 'Add 14 people' }, -> { find('.places-nav a', text: 'Evening').click }, -> { click_on 'A handout for each person' }
     ]

@@ -58,7 +58,8 @@ RSpec.describe Web::Contracts do
   end
 
   it 'judges nothing that was not sent, of a form that sends only what it shows' do
-    sent_in_parts = [[described_class::ClassContract, {}], session, [described_class::SupplyContract, euro], [described_class::TeachingContract, {}]]
+    sent_in_parts = [[described_class::ClassContract, {}], session, [described_class::SupplyContract, euro],
+      [described_class::TeachingContract, {}]]
     sent_in_parts.each { |contract, options| expect(contract.new(**options).call({}).errors.to_h).to eq({}) }
   end
 end

@@ -30,7 +30,8 @@ RSpec.describe Web::Routes::Register, type: :request do
     first, second = people(1).first(2).map(&:name)
     elsewhere = app_settings.people.known.find { |one| one.visits.none? { |visit| people(visit.class_id).map(&:name).include?(first) } }
     other = elsewhere.name
-    wrong = { [first, second] => 'so they are two people', [first, first] => 'that are not the same', [first, 'Nobody'] => 'names of the list' }
+    wrong = { [first, second] => 'so they are two people', [first, first] => 'that are not the same',
+      [first, 'Nobody'] => 'names of the list' }
     wrong.each do |names, words|
       send_form('/people/merge', name: names.first, into: names.last)
       expect([last_response.status, page]).to match([422, a_string_including(words, %(value="#{names.last}"))])
@@ -127,7 +128,8 @@ RSpec.describe Web::Routes::Courses, type: :request do
   end
 
   it 'works each evening out for a group that learns from one to the next' do
-    inputs = Application::Results.new(studio, Application::Forecasts.new(nil, studio.worked_out), Application::Searches.new(nil)).of(1).inputs
+    inputs = Application::Results.new(studio, Application::Forecasts.new(nil, studio.worked_out),
+      Application::Searches.new(nil)).of(1).inputs
     designs = Array.new(2) { studio.projects.find('comet_tail').design }
     told = []
     found = Application::Tasks::ForecastCourse.new(inputs: inputs, designs: designs, market: studio.market.all, stock: studio.ledger.stock,

@@ -74,7 +74,8 @@ RSpec.describe Web::Routes::Supplies, type: :request do
   it 'sells an assortment: ordered once, it brings all that is in it, and every part says so' do
     name = studio.catalogue.table.part('round_6_frost').name
     sell = ->(also) {
-      send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', unit: 'piece', amount: '300', price: '0.10', article: '', also: also)
+      send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', unit: 'piece', amount: '300', price: '0.10', article: '',
+        also: also)
     }
     ['twenty of it', '20 no such bead', '0 round_6_frost'].each do |also|
       sell.(also)

@@ -42,7 +42,8 @@ RSpec.describe Web::Routes::Swatches, type: :request do
   it 'says at the field what it takes, keeps what was typed, and carries what was measured in the class’s file' do
     { '0' => {}, 'a lot' => {}, '9 m' => {}, '30' => { whose: '99' } }.each do |value, more|
       measure(value, **more)
-      expect([last_response.status, Nokogiri::HTML(page).at('#swatch-value')['value'], studio.catalogue.table.swatches]).to eq([422, value, []])
+      expect([last_response.status, Nokogiri::HTML(page).at('#swatch-value')['value'], studio.catalogue.table.swatches])
+        .to eq([422, value, []])
     end
     measure('30', measured: 'no/such')
     expect(last_response.status).to eq(422)
@@ -57,7 +58,8 @@ RSpec.describe Web::Routes::Swatches, type: :request do
   # Own measure in place of geometry: rows, flowers and turns in 50 mm.
   {
     disc_braid: ['rows_in_50', 25, { cord: 'cord', chart: { 'palette' => { 'A' => 'seed' }, 'rows' => %w[AAAAAAAA] } }],
-    flower_chain: ['flowers_in_50', 6, { thread: 'cord', colours: [{ 'part' => 'seed' }], middle: 'seed', separator: 'seed', crimp: 'crimp' }],
+    flower_chain: ['flowers_in_50', 6, { thread: 'cord', colours: [{ 'part' => 'seed' }], middle: 'seed', separator: 'seed',
+      crimp: 'crimp' }],
     coil: ['turns_in_50', 100, { wire: 'wire', mandrel: '2 mm', turns: 50 }]
   }.each do |key, (name, number, parameters)|
     it "lays #{number} #{name.tr('_', ' ')} where a maker of #{key} measured so many" do

@@ -100,7 +100,8 @@ RSpec.describe Web::Presenters::Sections::Tools, type: :request do
     get '/classes/1/run-sheet'
     expect(page).to include('Fold the tape over the line')
     expect(plan_of(1).tools.map { |need| need.tool.key }).to include('tape').and(satisfy { |keys| !keys.include?('bead_stopper') })
-    send_form('/classes/1/teaching', stand_in: 'bead_stopper/tape', stands: '0', revision: studio.classes.find(1).revision.to_s, place: 'evening')
+    send_form('/classes/1/teaching', stand_in: 'bead_stopper/tape', stands: '0', revision: studio.classes.find(1).revision.to_s,
+      place: 'evening')
     expect(studio.classes.find(1).state.workshop.teaching.stand_ins).to eq([])
     send_form('/classes/1/teaching', stand_in: 'no such thing', revision: studio.classes.find(1).revision.to_s)
     expect(studio.classes.find(1).state.workshop.teaching.stand_ins).to eq([])

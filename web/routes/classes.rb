@@ -14,6 +14,7 @@ module Web
 
       def self.showing(app)
         number = { id: /\d+/ }
+        places = { **number, place: Presenters::ClassPage::PLACES.keys }
         app.get('/classes/:id', mustermann_opts: { capture: number }) { open_class(id) }
         app.get('/classes/:id/pieces') do
           built(id)
@@ -22,7 +23,7 @@ module Web
           page = class_page(id)
           show_sections(names.map { |name| page.alone(name) }, title: "Pieces: #{page.title}", kind: 'class-page')
         end
-        app.get('/classes/:id/:place', mustermann_opts: { capture: { **number, place: Presenters::ClassPage::PLACES.keys } }) { open_class(id) }
+        app.get('/classes/:id/:place', mustermann_opts: { capture: places }) { open_class(id) }
         app.helpers Opening
       end
 
