@@ -57,9 +57,10 @@ module Web
 
     # @return [Section] of HTML that is not kept
     def self.build(name, html)
-      digest = Digest::MD5.hexdigest(html.gsub(PLACES, ''))[0, 12]
-      whole = %(<section id="#{name}" data-digest="#{digest}" aria-labelledby="#{name}-heading">#{html}</section>)
-      Section.new(name: name, digest: digest, pieces: whole.split(PLACES, -1).each(&:freeze))
+      pieces = html.split(PLACES, -1).each(&:freeze)
+      digest = pieces.each_with_object(Digest::MD5.new) { |piece, sum| sum << piece unless PLACES.match?(piece) }.hexdigest[0, 12]
+      opening = %(<section id="#{name}" data-digest="#{digest}" aria-labelledby="#{name}-heading">)
+      Section.new(name: name, digest: digest, pieces: [opening, *pieces, '</section>'])
     end
   end
 end
