@@ -44,10 +44,12 @@ module Application
       lasting.with_parts(standing(lasting))
     end
 
-    # Works out what whoever comes first would wait for, whichever page they come to.
+    # Works out what whoever comes first would wait for, whichever page they come to. What fails here says so on its own page.
     def prepare
       now.supplies
       now.library.techniques_by_project
+    rescue StandardError => e
+      warn "not prepared: #{e.class}, #{e.backtrace.first}"
     end
 
     private

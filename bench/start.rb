@@ -8,14 +8,13 @@ require_relative 'support'
 
 data = Dir.mktmpdir
 times = Array.new(5) do
-  output = nil
+  pid = nil
   elapsed = Bench.milliseconds(1) do
-    output = IO.popen([File.join(EagerBench::ROOT, 'bin', 'start'), '--port', '0', '--data', data])
-    line = output.each_line.find { |text| text.include?('http://') }
-    Net::HTTP.get_response(URI(line[%r{http://\S+}])).is_a?(Net::HTTPOK) or raise 'no 200'
+    pid, port = Bench.serve(data)
+    Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/")).is_a?(Net::HTTPOK) or raise 'no 200'
   end
-  Process.kill(:TERM, output.pid)
-  output.close
+  Process.kill(:TERM, pid)
+  Process.wait(pid)
   elapsed.first
 end
 puts "warm start to first 200: #{Bench.summary(times.drop(1).sort)}"

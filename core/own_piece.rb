@@ -11,6 +11,7 @@ module Core
       piece.is_a?(Sizing::Piece)
     end
 
+    # @return [Integer] in all that one person makes
     def bead_count
       needs.sum { |need| need.part.bead? ? need.count : 0 }
     end

@@ -1,17 +1,16 @@
 # frozen_string_literal: true
 
+require 'forwardable'
+
 module Core
-  # One attendee's part of a plan. piece: Sizing::Piece or Sizing::OutOfReach · assumed: whether they were not measured and are planned at
-  # an assumed size
-  # body: the measure sized by · measure, ease: what the size asked for was built from · needs: [Bill::Need] · cuts: [Cutting::CutNeed]
-  # practice: Technique::PracticeBag, what of needs and cuts is for practice
-  # tools: {tool key => held at once} · tasks: [Session::Task] in order · findings: [Fit::Finding], worst first · spared:
-  # [(Construction::StepUse, reason)], steps of the piece they do not do
-  PersonPlan = Value.define(:attendee, :body, :piece, :measure, :ease, :needs, :cuts, :tools, :tasks, findings: [].freeze,
-    spared: [].freeze, assumed: false, practice: nil) do
-    def fitted?
-      piece.is_a?(Sizing::Piece)
-    end
+  # One attendee's part of a plan: own: OwnPiece, what they make · needs: [Bill::Need] · cuts: [Cutting::CutNeed], both with what they
+  # practise with · practice: Technique::PracticeBag, what of needs and cuts is for that
+  # tools: {tool key => held at once} · tasks: [Session::Task] in order
+  # spared: [(Construction::StepUse, reason)], steps of the piece they do not do
+  PersonPlan = Value.define(:own, :needs, :cuts, :tools, :tasks, spared: [].freeze, practice: nil) do
+    extend Forwardable
+
+    def_delegators :own, :attendee, :body, :piece, :measure, :ease, :assumed, :findings, :fitted?, :bead_count
 
     # @return [Array<Sizing::Term>] from the body measure to the finished size; empty when not fitted
     def working
@@ -51,10 +50,6 @@ module Core
     # @param table [Catalogue::Table] @return [Array<Sizing::TryOn::Change>] none for what has a size of its own
     def try_on(table)
       body == :own ? [] : Sizing::TryOn.changes(piece, table)
-    end
-
-    def bead_count
-      needs.sum { |need| need.part.bead? ? need.count : 0 }
     end
 
     # @return [Float] own working minutes, without waiting and demonstrations

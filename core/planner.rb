@@ -30,7 +30,7 @@ module Core
     # @return [PersonPlan] one attendee's part
     def person_plan(attendee)
       own = @fitter.own(attendee)
-      own.fitted? ? taught(own) : PersonPlan.new(**own.to_h, tools: {}, tasks: [])
+      own.fitted? ? taught(own) : PersonPlan.new(own: own, needs: [], cuts: [], tools: {}, tasks: [])
     end
 
     # The same class with other choices: pieces already fitted are used again.
@@ -109,7 +109,7 @@ module Core
     def taught(own)
       list = @lists.for(own.attendee, @ordered[own.piece.steps] ||= ordered(own.piece.steps))
       bag = practice_bag(list, own.piece)
-      PersonPlan.new(**own.to_h, needs: bag.parts.empty? ? own.needs : Bill::Need.sum([*own.needs, *bag.parts]),
+      PersonPlan.new(own: own, needs: bag.parts.empty? ? own.needs : Bill::Need.sum([*own.needs, *bag.parts]),
         cuts: bag.cuts.empty? ? own.cuts : own.cuts + Cutting::CutNeed.from(bag.cuts), practice: bag,
         tools: held_at_once(list), tasks: tasks(list, own.attendee), spared: list.spared)
     end

@@ -14,11 +14,13 @@ module Web
       @own = own.dup
       gathered = nil
       pieces.each do |piece|
-        length = piece.bytesize
-        next gathered = @parts.push(piece) && nil if length >= AT_ONCE / 4
-
-        gathered = fresh if gathered.nil? || gathered.bytesize + length > AT_ONCE
-        gathered << piece
+        if piece.bytesize >= AT_ONCE / 4
+          @parts << piece
+          gathered = nil
+        else
+          gathered = fresh if gathered.nil? || gathered.bytesize + piece.bytesize > AT_ONCE
+          gathered << piece
+        end
       end
     end
 

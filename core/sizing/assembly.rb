@@ -24,17 +24,19 @@ module Core
       # @param others [Hash{String=>Array<Solution>}] of components on the path, the other ways within reach
       # @return [Piece]
       def piece(worn, target, others)
-        made.with(worn: worn, target: target, options: options(others),
+        Piece.new(**shared, worn: worn, target: target, options: options(others),
           working: Working.new(@blueprint, worn, target, @path.to_h, on_line, inside, @bend.allowance).terms)
       end
 
       private
 
-      def made
-        @made ||= Piece.new(worn: inside, inside: inside, slack: @bend.slack, on_line: on_line, target: on_line,
-          play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups,
-          drawing: Lazy.new { @drawn.shapes }, working: [], joins: placed_joins + met + loops, steps: steps,
-          options: [], measurable: @blueprint.measurable)
+      # @return [Hash{Symbol=>Object}] fields of a piece
+      def shared
+        @shared ||= {
+          inside: inside, slack: @bend.slack, on_line: on_line, play: @blueprint.play / @design.wraps, wraps: @design.wraps,
+          work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes }, joins: placed_joins + met + loops, steps: steps,
+          measurable: @blueprint.measurable
+        }
       end
 
       # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.

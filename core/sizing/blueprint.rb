@@ -21,7 +21,7 @@ module Core
         @hung.each { |member| refuse_place(member.component) }
         @fixed_work_ups = {}
         @bends = {}
-        @assemblies = {}
+        @assemblies = Memo.new(MOST_ASSEMBLIES)
         filling, @fixed = @path.partition { |m| m.construction.fill }
         @filling = filling.partition { |m| !m.construction.stretches? }.flatten(1)
       end
@@ -145,9 +145,9 @@ module Core
 
       # Whoever makes the same of the same lines shares it.
       def assembly(solutions, maker, bend)
-        @assemblies.shift if @assemblies.size >= MOST_ASSEMBLIES
         body = maker.measure if @path.any? { |member| member.construction.class.cut_to_body? }
-        @assemblies[[signature(solutions), bend, maker.tails, maker.by_line, body]] ||= Assembly.new(self, bend, made(solutions, maker))
+        alike = [signature(solutions), bend, maker.tails, maker.by_line, body]
+        @assemblies.fetch(alike) { Assembly.new(self, bend, made(solutions, maker)) }
       end
 
       # @return [Array] what of the solutions is made, whatever length was asked for

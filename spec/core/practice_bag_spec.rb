@@ -13,7 +13,7 @@ RSpec.describe Core::Technique::PracticeBag do
   describe 'in a plan' do
     let(:table) {
       crimping = sample_table.techniques['flat_crimp'].with(practice: 'two on scrap', practice_minutes: 5,
-        practice_takes: ['crimp x 2', 'line 200 mm', 'tape x 1', 'nonsense'])
+        practice_takes: ['crimp x 2', 'line 200 mm', 'bead x 3', 'tape x 1', 'nonsense'])
       sample_table.with(techniques: sample_table.techniques.merge('flat_crimp' => crimping))
     }
 
@@ -28,6 +28,7 @@ RSpec.describe Core::Technique::PracticeBag do
     it 'puts what practice takes into the bag of those who practise, and into what is needed, bought and cut, of kinds the piece has' do
       new, knows = plan(attendee(1, 170, level: 1), attendee(2, 170, level: 5)).people
       expect([crimps(new), crimps(knows)]).to eq([4, 2])
+      expect(new.bead_count).to eq(knows.bead_count)
       expect([new, knows].map { |one| one.cuts.map { |cut| [cut.role, cut.length.to_mm] } })
         .to match([include([:practice, 200.0]), [[:strand, be > 200]]])
       both = plan(attendee(1, 170, level: 1), attendee(2, 170, level: 5))

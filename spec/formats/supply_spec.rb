@@ -96,10 +96,14 @@ RSpec.describe Formats do
       expect(shares.size).to eq(12)
     end
 
+    def changed(person, **about)
+      person.with(own: person.own.with(attendee: person.attendee.with(**about)))
+    end
+
     # Both are made from one description: every word of the page stands on paper too.
     it 'says on paper all that the page says' do
-      people = plan.people.first(3).map { |one| one.with(attendee: one.attendee.with(needs: Core::People::Needs.new(left_handed: true))) }
-      people[1] = people[1].with(attendee: people[1].attendee.with(needs: Core::People::Needs.new(low_vision: true)))
+      people = plan.people.first(3).map { |one| changed(one, needs: Core::People::Needs.new(left_handed: true)) }
+      people[1] = changed(people[1], needs: Core::People::Needs.new(low_vision: true))
       paper = text_of(Formats::Pdf::Handouts.new(plan.with(people: people), span: 260.0).render).join(' ').gsub(/\s+/, '')
       people.each do |person|
         blocks = Formats::Handout.new(plan, person, span: 260.0).blocks
@@ -134,7 +138,7 @@ RSpec.describe Formats do
     end
 
     it 'prints names beyond western Europe' do
-      named = plan.with(people: [plan.people.first.with(attendee: plan.people.first.attendee.with(name: 'Żółć Łukaszewicz <b>'))])
+      named = plan.with(people: [changed(plan.people.first, name: 'Żółć Łukaszewicz <b>')])
       expect(text_of(Formats::Pdf::Handouts.new(named, span: 260.0).render).first).to include('Żółć Łukaszewicz <b>')
     end
   end
