@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'digest'
 require 'zeitwerk'
 
 # Maps the top folders to constants: core/ to Core, store/ to Store, application/ to Application, formats/ to Formats, standins/ to
@@ -22,6 +23,11 @@ module EagerBench
     fresh.each { |part| mount(loader, part) }
     loader.do_not_eager_load(*SELDOM.map { |file| File.join(ROOT, file) })
     loader.setup
+  end
+
+  # @return [String] names the rules of the job as they are written: what was worked out by others may have come out differently
+  def self.rules
+    @rules ||= Digest::MD5.hexdigest(Dir[File.join(ROOT, 'core', '**', '*.rb')].map { |file| File.binread(file) }.join)
   end
 
   def self.mount(loader, part)

@@ -10,7 +10,8 @@ module Application
         bin/eager-bench plan FILE|-        prints the plan of a class file as JSON
         bin/eager-bench fit OPTIONS        answers whether lines go through a hole, as JSON; for instance
                                            fit --line "0.38 mm" --passes 2 --hole "1.2 mm"
-                                           options: --purpose %<purposes>s, --line, --passes, --line2, --passes2, --hole, --outer, --part KEY
+                                           options: --purpose %<purposes>s, --line, --passes, --line2, --passes2, --hole, --outer,
+                                           --part KEY
         bin/eager-bench list KIND          prints registered keys, one a line; KIND: %<kinds>s
       Schemas of both documents: docs/formats/
       %<keeping>s

@@ -1,5 +1,5 @@
 # The geometry of a line closed round a body, solved anew with SciPy (Debian: python3-scipy): the radius by a bracketing root finder, the bends at
-# each radius by fixed point, and who stands on the body by lifting one at a time, the highest first.
+# each radius by the same finder, and who stands on the body by lifting one at a time, the highest first.
 # Run: /usr/bin/python3 bench/closed_line_reference.py > spec/fixtures/closed_lines.json
 import json
 import math
@@ -61,20 +61,21 @@ class Line:
             else:
                 span = math.acos(max(-1, min(1, (near**2 + far**2 - length**2) / (2 * near * far))))
             return out, span, home, near, far, inner, length, True, 0.0
-        gap = 0.0
-        for _ in range(80):
+
+        def reaching(gap):
             reach = length + gap
-            span = math.acos(max(-1, min(1, (near**2 + far**2 - reach**2) / (2 * near * far))))
+            return reach, math.acos(max(-1, min(1, (near**2 + far**2 - reach**2) / (2 * near * far))))
+
+        def short(gap):
+            reach, span = reaching(gap)
             if not inner:
-                new = opening(a, b, out + span + home)
-            else:
-                foot = near * far * math.sin(span) / reach
-                new = opening(a, self.parts[inner[0] % self.n], out + angle_to(foot, near))
-                new += opening(self.parts[inner[-1] % self.n], b, home + angle_to(foot, far))
-            if abs(new - gap) < 1e-12:
-                break
-            gap = new
-        return out, span, home, near, far, inner, length, False, gap
+                return opening(a, b, out + span + home) - gap
+            foot = near * far * math.sin(span) / max(reach, 1e-12)
+            needed = opening(a, self.parts[inner[0] % self.n], out + angle_to(foot, near))
+            return needed + opening(self.parts[inner[-1] % self.n], b, home + angle_to(foot, far)) - gap
+
+        gap = 0.0 if short(0.0) <= 0 else brentq(short, 0.0, 100.0, xtol=1e-12)
+        return out, reaching(gap)[1], home, near, far, inner, length, False, gap
 
     def path_height(self, leg, gone, radius):
         _, span, _, near, far, _, _, loose, _ = leg

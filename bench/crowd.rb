@@ -54,7 +54,8 @@ class Visitor
   end
 
   def change(size, revision)
-    post("/classes/#{@class_id}/people/#{person}", name: "Person #{person}", measure: "#{size} mm", body: 'wrist', level: '2', revision: revision,
+    post("/classes/#{@class_id}/people/#{person}", name: "Person #{person}", measure: "#{size} mm", body: 'wrist', level: '2',
+      revision: revision,
       authenticity_token: @token, place: 'plan').code.to_i
   end
 

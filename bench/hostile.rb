@@ -259,8 +259,9 @@ module Hostile
     'POST /jobs/:job/stop' => [],
     'GET /jobs/:job/file' => []
   }.freeze
-  DO = %w[set add drop close colourways recolour drop_colourway insert earlier later more fewer remove group ungroup fill carry hang chart_begin
-          chart_paint chart_insert chart_remove chart_mirror chart_spiral chart_shift chart_colour chart_drop_colour chart_strands chart_write].freeze
+  DO = %w[set add drop close colourways recolour drop_colourway insert earlier later more fewer remove group ungroup fill carry hang
+          chart_begin chart_paint chart_insert chart_remove chart_mirror chart_spiral chart_shift chart_colour chart_drop_colour
+          chart_strands chart_write].freeze
   GOOD = {
     'do' => DO,
     'project' => %w[comet_tail quiet_sky evening_star],
@@ -400,7 +401,9 @@ module Hostile
       $stdout.sync = true
       studio = Store::Studio.new(ARGV[0])
       (1..).each do |n|
-        studio.classes.edit(1, studio.classes.find(1).revision, 'x') { |state| state.with(workshop: state.workshop.with(title: "title \#{n}")) }
+        studio.classes.edit(1, studio.classes.find(1).revision, 'x') { |state|
+          state.with(workshop: state.workshop.with(title: "title \#{n}"))
+        }
         puts n
       end
     RUBY
@@ -412,7 +415,8 @@ module Hostile
       (1..number).sum do
         told = killed(path, 0.3 + (random.rand * 0.4))
         studio = Store::Studio.new(path)
-        sound = studio.database.fetch('PRAGMA integrity_check').single_value == 'ok' && studio.database.fetch('PRAGMA foreign_key_check').all.empty?
+        sound = studio.database.fetch('PRAGMA integrity_check').single_value == 'ok' &&
+                studio.database.fetch('PRAGMA foreign_key_check').all.empty?
         kept = told.zero? || studio.classes.find(1).state.workshop.title.delete_prefix('title ').to_i >= told
         studio.close
         sound && kept ? 0 : 1

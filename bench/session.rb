@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The session model against the same model in SimPy, in one run: 12 people × 25 steps, 6 kinds of tools, one instructor with random calls
-# for help, lognormal times, about 400 events a run. Aims: at least 7 times SimPy on one core, 12 times on two; 500 runs of a class under
+# for help, lognormal times, about 400 events a run. Aims: at least 10 times SimPy on one core, 18 times on two; 500 runs of a class under
 # 300 ms; a first answer for 24 people × 60 steps under 500 ms; a search over 30 levers under 5 s.
 # Needs python3-simpy3. Run: bundle exec ruby --yjit --yjit-exec-mem-size=16 -I. bench/session.rb
 require_relative 'support'

@@ -35,7 +35,7 @@ module Core
       return OwnPiece.new(**common) unless piece.is_a?(Sizing::Piece)
 
       shared = @shared[piece.work_ups] ||= shared_by(piece)
-      about = @check.value.person(attendee, piece, shared[:cautions], design).reject { |finding| finding.status == :fits }
+      about = @check.value.person(attendee, piece, design).reject { |finding| finding.status == :fits }
       OwnPiece.new(needs: shared[:needs], cuts: shared[:cuts], findings: about + shared[:findings], **common)
     end
 
@@ -53,8 +53,7 @@ module Core
       {
         needs: Bill::Need.sum(piece.parts, times: design.made),
         cuts: Cutting::CutNeed.from(piece.cuts, times: design.made, off_reel: supply.method(:off_reel?)),
-        findings: @fittings.found(piece, @open_rings) { @check.value.piece(piece) },
-        cautions: piece.steps.flat_map { |step| step.cautions + @table.technique(step.technique).cautions }.uniq
+        findings: @fittings.found(piece, @open_rings) { @check.value.piece(piece) }
       }
     end
 
@@ -70,7 +69,7 @@ module Core
     def assumed_size
       @assumed_size ||= begin
         known = @attendees.filter_map { |attendee| attendee.measures[design.body] }.sort
-        @workshop.assumed_size || known[known.size / 2] || Measure::Length.mm(Sizing::Blueprint::USUAL_MM.fetch(design.body))
+        @workshop.assumed_size || known[known.size / 2] || Measure::Length.mm(Sizing::SizeSearch::USUAL_MM.fetch(design.body))
       end
     end
 

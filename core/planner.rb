@@ -48,7 +48,7 @@ module Core
       @table = @whole_table.standing_in(workshop.teaching.stand_ins)
       @attendees = attendees
       @fitter = @fitter.among(attendees)
-      @people = @extras = @fitted_people = @timetable = @leader = @minutes = @sample = nil
+      @people = @extras = @alike = @fitted_people = @timetable = @leader = @minutes = @sample = nil
       begin_lists
       self
     end
@@ -101,7 +101,7 @@ module Core
     end
 
     def sample
-      measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
+      measures = Sizing::SizeSearch::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
       @sample ||= person_plan(People::Attendee.new(key: 'sample', name: '', level: 3, measures: measures))
     end
 
@@ -116,8 +116,8 @@ module Core
 
     # What they practise with, out of the parts and lines of the piece.
     def practice_bag(list, piece)
-      practised = list.items.each_cons(2).select { |item, _| item.kind == :practice }
-      Technique::PracticeBag.new(practised.map { |item, after| [item.skill, after.step] }, piece)
+      practised = list.items.each_index.select { |i| list.items[i].kind == :practice }
+      Technique::PracticeBag.new(practised.map { |i| [list.items[i].skill, list.items[i + 1].step] }, piece)
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
@@ -134,8 +134,12 @@ module Core
     def mean_minutes(step)
       return @table.technique(step.technique).seconds * step.effort * step.repeats / 60.0 if @attendees.empty?
 
-      alike = @attendees.group_by { |attendee| [attendee.level, attendee.experience, attendee.left_handed?] }
-      alike.sum { |_, same| @times.minutes(step, @table.technique(step.technique), same.first) * same.size } / @attendees.size
+      alike.sum { |same| @times.minutes(step, @table.technique(step.technique), same.first) * same.size } / @attendees.size
+    end
+
+    # @return [Array<Array<People::Attendee>>] those who take the same time for the same step
+    def alike
+      @alike ||= @attendees.group_by { |attendee| [attendee.level, attendee.experience, attendee.left_handed?] }.values
     end
 
     # The class's common order, told with the numbers of the first fitted attendee, or of the sample.
@@ -156,7 +160,9 @@ module Core
 
     # @return [Hash{String=>Integer}] how many of each tool one attendee's steps need at once, at the most
     def held_at_once(list)
-      @held[list] ||= list.items.map { |item| item.holding.held }.reduce({}) { |all, held| all.merge(held) { |_, a, b| [a, b].max } }
+      @held[list] ||= list.items.each_with_object({}) do |item, most|
+        item.holding.held.each { |tool, number| most[tool] = [most.fetch(tool, 0), number].max }
+      end
     end
 
     def tasks(list, attendee)
@@ -190,9 +196,10 @@ module Core
 
     # @return [Float] the mean of those at this level who are fitted
     def minutes_at(key, level)
-      @minutes ||= people.flat_map { |p| p.tasks.map { |task| [[task.step.key, p.attendee.level], task.minutes] } }
-        .group_by(&:first).transform_values { |all| all.sum(&:last) / all.size }
-      @minutes.fetch([key, level], 0.0)
+      @minutes ||= people.group_by { |person| person.attendee.level }.transform_values do |same|
+        same.flat_map(&:tasks).group_by { |task| task.step.key }.transform_values { |tasks| tasks.sum(&:minutes) / tasks.size }
+      end
+      @minutes.fetch(level).fetch(key, 0.0)
     end
   end
 end

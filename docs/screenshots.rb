@@ -63,7 +63,9 @@ class Pictures
     when :levers
       @session.find('#levers-form button', wait: 60).click
       @session.find('.best', wait: 90)
-      @session.execute_script("[...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()")
+      @session.execute_script(<<~JS)
+        [...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()
+      JS
     when :under_way then @session.has_text?('Everybody finishes in', wait: 20)
     when String then @session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
     end

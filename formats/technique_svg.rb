@@ -68,15 +68,17 @@ module Formats
       LINE.('M2 10C10 10 12 18 18 18C24 18 24 10 30 14M2 18C10 18 12 10 18 10C24 10 24 18 30 14') + BEAD.(33, 14, 3.5)],
       'whipping' => [LINE.('M2 10H38M2 18H38') + THIN.('M8 14H28A2 2 0 0 1 28 16H8'),
       LINE.('M2 10H38M2 18H38') + THIN.('M12 7v14M14 7v14M16 7v14M18 7v14M8 14h4M20 14h10'),
-                     LINE.('M2 10H38M2 18H38') + THIN.('M12 7v14M14 7v14M16 7v14M18 7v14M20 7v14M22 7v14') + MOVE.('M8 14h-5m2 -2l-2 2l2 2')],
+                     LINE.('M2 10H38M2 18H38') + THIN.('M12 7v14M14 7v14M16 7v14M18 7v14M20 7v14M22 7v14') +
+                       MOVE.('M8 14h-5m2 -2l-2 2l2 2')],
       'round_braid_8' => [RING.(20, 14, 11) + RING.(20, 14, 2.5) + LINE.('M20 3v8M18 3v8M20 25v-8M22 25v-8M9 14h8M31 14h-8') +
         MOVE.('M25 23c6 -4 6 -14 0 -18'),
                           RING.(20, 14, 11) + RING.(20, 14, 2.5) + LINE.('M20 3v8M22 3v8M20 25v-8M18 25v-8M9 14h8M31 14h-8') +
                             MOVE.('M15 5c-6 4 -6 14 0 18'),
                           RING.(20, 14, 11) + RING.(20, 14, 2.5) + MOVE.('M13 5a11 11 0 0 1 14 0l-1 -3m1 3l-3 0')],
-      'continuous_loop' => [LINE.('M2 24H20') + BEAD.(24, 22, 1.8) + BEAD.(28, 19, 1.8) + BEAD.(30, 14, 1.8) + BEAD.(28, 9,
-        1.8) + BEAD.(24, 6, 1.8), LINE.('M2 24H20C36 24 34 4 22 5C14 6 16 20 20 24') + BEAD.(29, 19, 1.8) + BEAD.(30, 13, 1.8) + BEAD.(27, 7,
-          1.8) + BEAD.(21, 6, 1.8),
+      'continuous_loop' => [LINE.('M2 24H20') + BEAD.(24, 22, 1.8) + BEAD.(28, 19, 1.8) + BEAD.(30, 14, 1.8) + BEAD.(28, 9, 1.8) +
+        BEAD.(24, 6, 1.8),
+                            LINE.('M2 24H20C36 24 34 4 22 5C14 6 16 20 20 24') + BEAD.(29, 19, 1.8) + BEAD.(30, 13, 1.8) +
+                              BEAD.(27, 7, 1.8) + BEAD.(21, 6, 1.8),
                             LINE.('M2 24H38') + RING.(20, 12, 9) + MOVE.('M16 24c2 4 6 4 8 0')]
     }.freeze
     ALIKE = { 'station' => 'flat_crimp', 'double_wrapped_loop' => 'wrapped_loop', 'bead_braid_8' => 'round_braid_8',

@@ -3,28 +3,32 @@
 require 'json'
 
 module Store
-  # Answers that take long to work out, as plain data by the digest of all they were worked out from.
+  # Answers that take long to work out, as plain data by the digest of all they were worked out from. What other rules than today's
+  # gave is not known any more.
   # It may be emptied at any time: what is missing is worked out again. Writing here is no change of the studio.
   class WorkedOut
     # Of a class that is planned, its forecast; of one that was held, what it says.
     MOST = 6000
 
-    def initialize(database)
+    # @param rules [String] names the rules that answers come from
+    def initialize(database, rules: EagerBench.rules)
       @database = database
+      @rules = rules
       @unwritten = {}
       @lock = Mutex.new
     end
 
     # @return [Object, nil]
     def [](digest)
-      text = @lock.synchronize { @unwritten[digest] } || @database[:worked_out].where(digest: digest).get(:document)
+      name = named(digest)
+      text = @lock.synchronize { @unwritten[name] } || @database[:worked_out].where(digest: name).get(:document)
       text && JSON.parse(text)
     end
 
     # Written a little later, by a thread of its own: whoever asks for an answer never waits for the database's one writer.
     def put(digest, data)
       @lock.synchronize do
-        @unwritten[digest] = JSON.generate(data)
+        @unwritten[named(digest)] = JSON.generate(data)
         @writer = Thread.new { write_all } unless @writer&.alive?
       end
     end
@@ -36,13 +40,17 @@ module Store
 
     private
 
+    def named(digest)
+      "#{@rules}-#{digest}"
+    end
+
     def write_all
       loop do
         batch = @lock.synchronize { @unwritten.dup }
         break if batch.empty?
 
         write(batch)
-        @lock.synchronize { batch.each { |digest, text| @unwritten.delete(digest) if @unwritten[digest].equal?(text) } }
+        @lock.synchronize { batch.each { |name, text| @unwritten.delete(name) if @unwritten[name].equal?(text) } }
       end
     rescue Sequel::Error
       # It is only kept to be quick: what could not be written is worked out again.
@@ -51,8 +59,8 @@ module Store
 
     def write(batch)
       @database.transaction(mode: :immediate) do
-        batch.each { |digest, text|
-          @database[:worked_out].insert_conflict(:replace).insert(digest: digest, document: text, made_at: Time.now.utc)
+        batch.each { |name, text|
+          @database[:worked_out].insert_conflict(:replace).insert(digest: name, document: text, made_at: Time.now.utc)
         }
         kept = @database[:worked_out].reverse(:made_at).limit(1, MOST).get(:made_at)
         @database[:worked_out].where { made_at <= kept }.delete if kept

@@ -30,7 +30,7 @@ module Core
 
       # @return [Array<Float>] chance of losing 0, 1, 2 ...
       def distribution
-        @distribution ||= @uses.map { |probability, count| Losses.binomial(count, probability) }.reduce([1.0]) { |a, b| convolve(a, b) }
+        @distribution ||= @uses.map { |probability, count| Losses.binomial(count, probability) }.reduce { |a, b| convolve(a, b) } || [1.0]
       end
 
       # Each chance from the one before: P(k + 1) = P(k) · (n - k) / (k + 1) · p / (1 - p), begun where nothing underflows.
@@ -70,7 +70,13 @@ module Core
 
       def convolve(first, second)
         sums = Array.new(first.size + second.size - 1, 0.0)
-        first.each_with_index { |a, i| second.each_with_index { |b, j| sums[i + j] += a * b } }
+        first.each_with_index do |a, i|
+          second.each do |b|
+            sums[i] += a * b
+            i += 1
+          end
+        end
+        sums.pop while sums.last < NEGLIGIBLE
         sums
       end
     end

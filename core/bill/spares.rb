@@ -18,22 +18,22 @@ module Core
       # @param people [Array<PersonPlan>] @param confidence [Float] @param learnt [Hash{String=>Float}] see Loss.probability
       # @return [Hash{Catalogue::Part=>Spares}]
       def self.of(people, confidence: CONFIDENCE, learnt: {})
-        uses = people.flat_map { |person|
-          person.needs.map { |need|
-            [need.part, need.count, Loss.probability(need.part, person.attendee.level, learnt)]
-          }
-        }
-        by_part = uses.group_by(&:first)
+        by_part = Hash.new { |parts, part| parts[part] = [] }
+        people.each do |person|
+          person.needs.each { |need| by_part[need.part] << { Loss.probability(need.part, person.attendee.level, learnt) => need.count } }
+        end
         each = confidence**(1.0 / [by_part.size, 1].max)
-        by_part.to_h { |part, same| [part, of_part(part, same.map { |_, count, probability| { probability => count } }, each)] }
+        # Many bags hold as many of something that is lost as easily.
+        enough = Hash.new { |known, (uses, share)| known[[uses, share]] = Losses.new(uses).spares(share) }
+        by_part.to_h { |part, uses| [part, of_part(part, uses, each, enough)] }
       end
 
-      # @param uses [Array<Hash>] each person's
-      def self.of_part(part, uses, confidence)
-        together = uses.reduce { |all, one| all.merge(one) { |_, a, b| a + b } }
+      # @param uses [Array<Hash>] each person's @param enough [Hash] (uses, confidence) to spares
+      def self.of_part(part, uses, confidence, enough)
+        together = uses.each_with_object(Hash.new(0)) { |one, all| one.each { |probability, count| all[probability] += count } }
         bag = confidence**(1.0 / uses.size)
-        bagged = uses.tally.sum { |one, times| Losses.new(one).spares(bag) * times }
-        new(part: part, needed: uses.sum { |one| one.values.sum }, shared: Losses.new(together).spares(confidence), bagged: bagged)
+        new(part: part, needed: uses.sum { |one| one.each_value.sum }, shared: enough[[together, confidence]],
+          bagged: uses.tally.sum { |one, times| enough[[one, bag]] * times })
       end
       private_class_method :of_part
     end

@@ -23,7 +23,7 @@ module Core
         def parameter(name, type, **options)
           declared = Parameter.new(name: name, type: type, **options)
           parameters[name] = declared
-          define_method(name) { @values.fetch(name) }
+          class_eval("def #{name} = @values.fetch(:#{name})", __FILE__, __LINE__)
           private name
         end
 

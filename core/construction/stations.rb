@@ -57,11 +57,11 @@ module Core
       private
 
       def held
-        [[holder, :holder], *station.expand.map { |part| [part, :bead] }, [holder, :holder]]
+        @held ||= [[holder, :holder], *station.expand.map { |part| [part, :bead] }, [holder, :holder]]
       end
 
       def held_length
-        threaded(held.map(&:first))
+        @held_length ||= threaded(held.map(&:first))
       end
 
       # @return [Integer] stations in this layer, from 0

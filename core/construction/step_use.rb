@@ -11,6 +11,13 @@ module Core
     # text: wording key · values: what its wording says
     StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false,
       checkpoint: false,
-      optional: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze, values: {}.freeze)
+      optional: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,
+      values: {}.freeze) do
+      # @param component [String] its key @return [StepUse] with keys "component/step"
+      def within(component)
+        placed = ->(other) { "#{component}/#{other}" }
+        with(key: placed.(key), after: after.map(&placed), rather_after: rather_after.map(&placed), keeps: keeps.transform_values(&placed))
+      end
+    end
   end
 end

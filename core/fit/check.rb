@@ -33,31 +33,36 @@ module Core
 
       # @param piece [Sizing::Piece] @return [Array<Finding>] worst first; each kind of join once
       def piece(piece)
-        joins = piece.joins.uniq { |join| alike(join) }
-        order(joins.flat_map { |join| judge(join) } + @piece_rules.flat_map { |rule| rule.on(piece) })
+        firsts = piece.joins.each_with_object({}.compare_by_identity) { |join, found| found[judged(join)] ||= join }
+        order(firsts.flat_map { |findings, join| about(findings, join) } + @piece_rules.flat_map { |rule| rule.on(piece) })
       end
 
       # @return [Array<Finding>] what this person's own circumstances add
-      def person(attendee, piece, cautions, design)
-        @person_rule.for(attendee, piece, cautions, design)
+      def person(attendee, piece, design)
+        @person_rule.for(attendee, piece, design)
       end
 
       # @param join [Construction::Join] @return [Array<Finding>] one of each rule that judges this kind
       def judge(join)
-        findings = @judged[alike(join)] ||= @by_kind.fetch(join.kind, []).map { |rule| rule.call(join) }
-        findings.map { |finding| finding.with(join: join) }
+        about(judged(join), join)
       end
 
       ORDER = %i[will_not unknown tight press watch fits].freeze
 
       private
 
-      def order(findings)
-        findings.sort_by.with_index { |finding, i| [ORDER.index(finding.status), i] }
+      # @return [Array<Finding>] the same object for all joins that are alike
+      def judged(join)
+        @judged[[join.kind, join.inner.key, join.outer.key, join.passes, join.component, join.in_place, join.loop]] ||=
+          @by_kind.fetch(join.kind, []).map { |rule| rule.call(join) }
       end
 
-      def alike(join)
-        [join.kind, join.inner.key, join.outer.key, join.passes, join.component, join.in_place, join.loop]
+      def about(findings, join)
+        findings.map { |finding| finding.at == join.at ? finding : finding.with(join: join) }
+      end
+
+      def order(findings)
+        findings.group_by(&:status).values_at(*ORDER).compact.flatten(1)
       end
     end
   end

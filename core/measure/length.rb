@@ -57,7 +57,9 @@ module Core
 
       # @return [Rational] for a length (how many times it goes in), [Length] for a number
       def /(other)
-        other.is_a?(Length) ? Rational(nm, other.nm) : Length.new((Rational(nm) / other).round)
+        return Rational(nm, other.nm) if other.is_a?(Length)
+
+        Length.new((other.is_a?(Float) ? nm / other : Rational(nm, other)).round)
       end
 
       def <=>(other)

@@ -19,9 +19,9 @@ module Core
       # A number is two bytes.
       BLANK = ("\0" * (BLOCK * EACH * 2)).freeze
 
-      # @param model [Model]
-      def self.of(model, seed)
-        new(seed, model.people.to_h { |person| [person.key, slots(person)] })
+      # @param model [Model] @param drawn [Memo, nil] what models of the same seed share that are run on the same replications
+      def self.of(model, seed, drawn: nil)
+        new(seed, model.people.to_h { |person| [person.key, slots(person)] }, drawn: drawn)
       end
 
       # @return [Array<Object>] what a person's streams are named by, in the order of their numbers; their own come first
@@ -29,8 +29,9 @@ module Core
         [OWN, *person.tasks.map(&:slot).uniq]
       end
 
-      # @param streams [Hash{String=>Array<Object>}] by person
-      def initialize(seed, streams)
+      # @param streams [Hash{String=>Array<Object>}] by person @param drawn [Memo, nil] see .of
+      def initialize(seed, streams, drawn: nil)
+        @drawn = drawn
         @cipher = OpenSSL::Cipher.new('aes-128-ctr').encrypt
         @cipher.key = Digest::MD5.digest(seed.to_s)
         @streams = streams.map { |person, slots| slots.map { |slot| Digest::MD5.digest("#{person}/#{slot}")[0, 8] } }
@@ -52,10 +53,16 @@ module Core
         @block = block
         @numbers = @streams.map do |slots|
           slots.map do |stream|
-            @cipher.iv = stream + [block << 32].pack('Q>')
-            @cipher.update(BLANK).unpack('S<*')
+            counter = stream + [block << 32].pack('Q>')
+            @drawn ? @drawn.fetch(counter) { numbers(counter) } : numbers(counter)
           end
         end
+      end
+
+      # @param counter [String] 16 bytes, where the stream begins @return [Array<Integer>]
+      def numbers(counter)
+        @cipher.iv = counter
+        @cipher.update(BLANK).unpack('v*')
       end
     end
   end

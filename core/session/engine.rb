@@ -16,8 +16,9 @@ module Core
 
       # The rank of a visit leaves the last bits of its number to chance.
       CHOICES = 1 << COARSE_BITS
-      # What somebody does who can come to a neighbour.
-      IDLE = [TOOLS, GROUP, DRYING, OPTIONAL, DONE].freeze
+      # By kind, whether it is work, and whether somebody who does it can come to a neighbour.
+      BUSY = KINDS.map { |kind| %i[work optional].include?(kind) }.freeze
+      IDLE = KINDS.map { |kind| %i[tools group drying optional done].include?(kind) }.freeze
 
       # @param model [Model]
       def initialize(model)
@@ -160,6 +161,7 @@ module Core
         @saw = Array.new(@showings.size) { [] }
         @due = []
         @showing = nil
+        @rested = @rests_over = 0
       end
 
       # Some come late; nobody begins before their time.
@@ -173,13 +175,12 @@ module Core
       def happens(actor)
         return demonstration_ends if actor == @people
 
-        case @does[actor]
-        when WORK, OPTIONAL then @left[actor] ? calls_for_help(actor) : ends_step(actor)
-        when HELPED then goes_on(actor)
-        when CHECKED then is_checked(actor)
-        when WATCHING then has_seen(actor)
-        else begins_step(actor)
-        end
+        does = @does[actor]
+        return @left[actor] ? calls_for_help(actor) : ends_step(actor) if BUSY[does]
+        return goes_on(actor) if does == HELPED
+        return is_checked(actor) if does == CHECKED
+
+        does == WATCHING ? has_seen(actor) : begins_step(actor)
       end
 
       # From here on the person does something else.
@@ -227,19 +228,22 @@ module Core
 
       # So long after the last rest.
       def tired?
-        rested = @rests.reduce(0) { |last, rest| rest <= @now ? rest : last }
-        @now - rested > @tire_ticks
+        while (rest = @rests[@rests_over]) && rest <= @now
+          @rested = rest
+          @rests_over += 1
+        end
+        @now - @rested > @tire_ticks
       end
 
       def calls_for_help(person)
-        return is_helped_by_neighbour(person) if @neighbours_below.positive? && neighbour_comes?(person)
+        return is_helped_by_neighbour(person) if @neighbours_below > 0 && neighbour_comes?(person)
 
-        @helpers.positive? ? is_helped(person, put_down) : (@calls << person) && waits(person, HELP)
+        @helpers > 0 ? is_helped(person, put_down) : (@calls << person) && waits(person, HELP)
       end
 
       # Somebody who has nothing to do, or waits, comes to some of those who call.
       def neighbour_comes?(person)
-        visit_number(person) % CHOICES < @neighbours_below && @does.any? { |kind| IDLE.include?(kind) }
+        visit_number(person) % CHOICES < @neighbours_below && @does.any? { |kind| IDLE[kind] }
       end
 
       def is_helped_by_neighbour(person)
@@ -311,7 +315,7 @@ module Core
         hand_back(step)
         return leaves_step(person) unless step.checks
 
-        @helpers.positive? ? checks(person) : (@calls << person) && waits(person, CHECKPOINT)
+        @helpers > 0 ? checks(person) : (@calls << person) && waits(person, CHECKPOINT)
       end
 
       def checks(person)
@@ -380,7 +384,7 @@ module Core
 
       def is_due(showing)
         @shown[showing] = true
-        @helpers.positive? && @showing.nil? ? demonstration_begins(showing) : @due << showing
+        @helpers > 0 && @showing.nil? ? demonstration_begins(showing) : @due << showing
       end
 
       def demonstration_begins(showing)
@@ -406,7 +410,7 @@ module Core
 
       # Whoever comes while or after it is shown gets it at their place.
       def comes_late(person)
-        @helpers.positive? ? is_shown_alone(person) : @calls << person
+        @helpers > 0 ? is_shown_alone(person) : @calls << person
       end
 
       def is_shown_alone(person)

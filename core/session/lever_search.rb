@@ -19,6 +19,8 @@ module Core
       # A minute of preparing, and one of work that somebody misses, weigh like so many minor units (from memory).
       MINUTE = 40
       MISSED = 30
+      # Blocks of random numbers that variants share.
+      MOST_DRAWN = 5000
 
       # @param inputs [Inputs] of the class @param target [Float] chance @param seat [Integer] minor units
       # @param confirming [Range<Integer>] replications that confirm
@@ -33,6 +35,7 @@ module Core
         @progress = progress
         @trials = 0
         @share = 0.0
+        @drawn = Memo.new(MOST_DRAWN)
       end
 
       # @return [Found, Impossible]
@@ -120,7 +123,7 @@ module Core
         model = model_of(levers)
         return [false] * replications.size if model.is_a?(Impossible)
 
-        simulation = Simulation.new(model)
+        simulation = Simulation.new(model, drawn: @drawn)
         replications.each_slice(Refinement::STRIDE).flat_map do |part|
           @progress&.call(@share)
           simulation.run(part.first..part.last).ends.map { |minute| minute <= model.minutes }

@@ -31,7 +31,7 @@ module Core
       end
 
       def self.people(levels)
-        measures = Sizing::Blueprint::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
+        measures = Sizing::SizeSearch::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
         levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: "Person #{i + 1}",
           level: level, measures: measures) }
       end

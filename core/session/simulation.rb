@@ -8,11 +8,11 @@ module Core
 
       attr_reader :model
 
-      # @param model [Model]
-      def initialize(model, seed: SEED)
+      # @param model [Model] @param drawn [Memo, nil] see Draws.of
+      def initialize(model, seed: SEED, drawn: nil)
         @model = model
         @engine = Engine.new(model)
-        @draws = Draws.of(model, seed)
+        @draws = Draws.of(model, seed, drawn: drawn)
       end
 
       # @param replications [Range<Integer>] which of them; the same ones always come to the same

@@ -65,7 +65,8 @@ module Core
         return 1.0 if count.zero?
 
         before = before.round(1)
-        @learned[[count, before]] ||= StepTime.cumulative(count, before, @exponent, flat_from: REFERENCE) / (count * (REFERENCE**@exponent))
+        (@learned[before] ||= {})[count] ||=
+          StepTime.cumulative(count, before, @exponent, flat_from: REFERENCE) / (count * (REFERENCE**@exponent))
       end
 
       def hand(skill, attendee, knows)

@@ -10,11 +10,17 @@ module Core
       # @param tasks [Hash{String=>Array<Task>}] by attendee, in order
       # @return [Timetable]
       def timetable(tasks, available_minutes, calibration)
-        Timetable.new(rows: tasks.transform_values { |list| row(list, calibration) }, available_minutes: available_minutes)
+        lists = tool_lists
+        Timetable.new(rows: tasks.transform_values { |list| row(list, calibration, lists) }, available_minutes: available_minutes)
       end
 
-      def row(tasks, calibration)
-        row = Row.new
+      # People hold the same tools at the same steps. @return [Hash{Hash=>Array<String>}] numbers of tools to each as often as it is held
+      def tool_lists
+        Hash.new { |lists, tools| lists[tools] = tools.flat_map { |tool, number| [tool] * number } }.compare_by_identity
+      end
+
+      def row(tasks, calibration, lists)
+        row = Row.new(lists)
         row.add(:welcome, calibration.welcome_minutes)
         tasks.each { |task| row.add_task(task) }
         row.add(:clearing, calibration.clearing_minutes)
@@ -23,7 +29,7 @@ module Core
 
       # @param tasks [Array<Task>] of one attendee, in order @return [Float] minutes of waiting until something is dry
       def drying(tasks)
-        row = Row.new
+        row = Row.new(tool_lists)
         tasks.each { |task| row.add_task(task) }
         row.segments.select { |segment| segment.kind == :drying }.sum(&:minutes)
       end
@@ -32,16 +38,18 @@ module Core
       class Row
         attr_reader :segments
 
-        def initialize
+        # @param lists [Hash] see Sum.tool_lists
+        def initialize(lists)
+          @lists = lists
           @segments = []
           @clock = 0.0
           @dry_at = {}
         end
 
-        def add(kind, minutes, step = nil, tools = {})
+        def add(kind, minutes, step = nil, tools = nil)
           return unless minutes.positive?
 
-          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: each_of(tools))
+          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: tools ? @lists[tools] : [].freeze)
           @clock += minutes
         end
 
@@ -53,15 +61,8 @@ module Core
           add(:work, task.minutes, task.step, task.holding.held)
           @dry_at[task.step.key] = @clock + task.step.waits if task.step.waits.positive?
         end
-
-        private
-
-        # @param tools [Hash{String=>Integer}] @return [Array<String>] each as often as it is held
-        def each_of(tools)
-          tools.each_value.all?(1) ? tools.keys : tools.flat_map { |tool, number| [tool] * number }
-        end
       end
-      private_class_method :row
+      private_class_method :row, :tool_lists
     end
   end
 end

@@ -16,16 +16,22 @@ module Core
         @standing = Standing.new(@design, work_ups)
         @drawn = LaidOut.new(@design, work_ups, @standing)
         @work_ups = loosened(@standing.work_ups)
-        @path = @design.path.map { |component| [component.key, work_ups.fetch(component.key)] }
+        @path = blueprint.path_keys.map { |key| [key, work_ups.fetch(key)] }
+        @hung = @design.hung
       end
 
       # Whoever asks for another size and gets the same work shares all but how it came about.
       # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line
-      # @param others [Hash{String=>Array<Solution>}] of components on the path, the other ways within reach
+      # @param other_ways [Lazy] see Piece
       # @return [Piece]
-      def piece(worn, target, others)
-        Piece.new(**shared, worn: worn, target: target, options: options(others),
+      def piece(worn, target, other_ways)
+        Piece.new(**shared, worn: worn, target: target, other_ways: other_ways,
           working: Working.new(@blueprint, worn, target, @path.to_h, on_line, inside, @bend.allowance).terms)
+      end
+
+      # @return [Integer] of all that fills
+      def repeats
+        @repeats ||= @work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
       end
 
       private
@@ -41,7 +47,7 @@ module Core
 
       # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.
       def loosened(work_ups)
-        lined = @design.path.map(&:key).select { |key| work_ups.fetch(key).cuts.any? { |cut| !GIVING.include?(cut.line.kind) } }
+        lined = @blueprint.path_keys.select { |key| work_ups.fetch(key).cuts.any? { |cut| !GIVING.include?(cut.line.kind) } }
         return work_ups if lined.empty? || @bend.slack.zero?
 
         long = Measure::Length.sum(lined.map { |key| work_ups.fetch(key).lengths.beaded })
@@ -56,10 +62,6 @@ module Core
         @on_line ||= Measure::Length.sum(@path.map { |_, work_up| work_up.lengths.beaded })
       end
 
-      def repeats
-        @repeats ||= @work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
-      end
-
       def inside
         @inside ||= @blueprint.inside(on_line, @bend)
       end
@@ -68,7 +70,7 @@ module Core
       def placed_joins
         @work_ups.flat_map do |key, work_up|
           start = @drawn.along(key)
-          on_path = @design.path.any? { |component| component.key == key }
+          on_path = @blueprint.path_keys.include?(key)
           far = start + work_up.lengths.beaded.to_mm
           work_up.joins.map { |join| join.with(component: key,
             at: on_path ? (@drawn.leading?(key) ? far - join.at : start + join.at) : start) }
@@ -95,7 +97,7 @@ module Core
 
       # Where something hung meets what it hangs in: what is open until a later step takes it at any time before.
       def hung_meetings
-        @design.hung.flat_map do |component|
+        @hung.flat_map do |component|
           _, anchors = @standing.hanging(component)
           own = @work_ups.fetch(component.key).ends[:first] or next []
           anchors.uniq(&:item).filter_map do |anchor|
@@ -117,46 +119,24 @@ module Core
       end
 
       def steps
-        @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| placed_step(key, work_up, step) } }
-      end
-
-      def placed_step(key, work_up, step)
-        placed = ->(keys) { keys.map { |other| "#{key}/#{other}" } }
-        looked_at = step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? }
-        step = step.with(values: step.values.merge(slack: @bend.slack)) if looked_at
-        step.with(key: "#{key}/#{step.key}", rather_after: placed.(step.rather_after),
-          after: (placed.(step.after) + held_open.fetch([key, step.key], []) + hung_on_finished.fetch([key, step.key], []) +
-            made_before(work_up, step).flat_map { |made| last_steps(made) }).uniq,
-          keeps: step.keeps.transform_values { |till| "#{key}/#{till}" })
-      end
-
-      # What hangs on a component must be on before the step that closes it.
-      # @return [Hash{(String, String)=>Array<String>}] component and closing step to the steps it waits for
-      def held_open
-        @held_open ||= @design.hung.each_with_object({}) do |component, held|
-          place, anchors = @standing.hanging(component)
-          anchors.filter_map(&:closing_step).uniq.each do |closing|
-            (held[[place, closing]] ||= []).concat(@work_ups[component.key].steps.map { |step| "#{component.key}/#{step.key}" })
-          end
+        waits = Precedence.new(@design, @standing, @work_ups, all_meetings).across
+        @work_ups.flat_map do |key, work_up|
+          bends = work_up.cuts.any? { |cut| cut.slack.positive? }
+          @blueprint.member(key).placed(work_up.steps).map { |step| on_piece(step, waits[step.key], bends && step.checkpoint) }
         end
       end
 
-      # What opens to hang in something waits until that is finished. Only parts meet so: a line is closed where it hangs.
-      # @return [Hash{(String, String)=>Array<String>}] component and joining step to the steps it waits for
-      def hung_on_finished
-        @hung_on_finished ||= all_meetings.each_with_object({}) do |(first, second), waiting|
-          next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
-
-          (key, opener), (other,) = second.last.closing_step || second.last.opening_step ? [second, first] : [first, second]
-          step = opener.opening_step || opener.closing_step or next
-          (waiting[[key, step]] ||= []).concat(last_steps(other))
-        end
+      # Steps that nothing about this piece changes are shared with others.
+      # @param waits [Array<String>, nil] for steps of other components @param told [Boolean] whether it says how much line stays bare
+      def on_piece(step, waits, told)
+        step = step.with(after: (step.after + waits).uniq) if waits
+        told ? step.with(values: step.values.merge(slack: @bend.slack)) : step
       end
 
       # @return [Array<Array(Array(String, Construction::End))>] pairs of component and its end that meet, on the path and hung
       def all_meetings
         on_path = @path.each_cons(2).map { |(a_key, a), (b_key, b)| [[a_key, facing(a_key, a)], [b_key, b.ends[:first]]] }
-        hung = @design.hung.flat_map do |component|
+        hung = @hung.flat_map do |component|
           parent, anchors = @standing.hanging(component)
           anchors.uniq(&:item).map { |anchor|
             [[parent, Construction::End.new(item: anchor.item)], [component.key, @work_ups.fetch(component.key).ends[:first]]]
@@ -168,30 +148,6 @@ module Core
       # The end of a component on the path that faces its next.
       def facing(key, work_up)
         @drawn.leading?(key) ? work_up.ends[:first] : work_up.ends[:last]
-      end
-
-      # @return [Array<String>] components made apart that a step needs: it puts them on, or begins work where no step says so
-      def made_before(work_up, step)
-        work_up.parts.select { |use| use.part.made? }.select { |use|
-          taking = work_up.steps.select { |other| other.adds.include?(use.role) }
-          taking.any? ? taking.include?(step) : step.after.empty?
-        }.map { |use| use.part.made }.uniq
-      end
-
-      # @return [Array<String>] steps of a component that nothing else of it waits for
-      def last_steps(key)
-        steps = @work_ups.fetch(key).steps
-        (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
-      end
-
-      def options(others)
-        others.flat_map do |key, solutions|
-          made = @work_ups.fetch(key).lengths
-          solutions.map do |other|
-            inside = @blueprint.inside(on_line + (other.length - made.beaded), @bend)
-            other.with(length: inside, repeats: repeats - made.repeats + other.repeats, options: [])
-          end
-        end
       end
     end
   end

@@ -7,9 +7,10 @@ module Core
     # adjustable closure lets it out
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
+    # other_ways: Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Construction::OwnMeasure::Use]
     Piece = Value.define(:worn, :inside, :slack, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
-      :options, measurable: [].freeze) do
+      :other_ways, measurable: [].freeze) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
@@ -35,6 +36,11 @@ module Core
       # @return [Array<Construction::Shape>]
       def layout
         drawing.value
+      end
+
+      # @return [Array<Solution>]
+      def options
+        other_ways.value
       end
 
       # What it looks like after a step. @param steps [Array<Construction::StepUse>] all, in order @param step [Construction::StepUse] one

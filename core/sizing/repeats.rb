@@ -14,30 +14,45 @@ module Core
       def solve(fill, target)
         return out_of_reach(fill, target) unless reachable?(fill, target)
 
-        best, *others = candidates(fill, target).sort_by { |s| [s.deviation.abs, s.fillers, -s.length] }
-        best.with(options: others.first(3).freeze)
+        best, *others = nearest(fill, target, 1 + OPTIONS).map { |repeats, fillers| solution(fill, target, repeats, fillers) }
+        best.with(options: others.freeze)
       end
 
-      def candidates(fill, target)
-        room = fill.filler ? fill.filler.step * fill.filler.most : Measure::Length::ZERO
-        fewest = ((target - fill.base - room) / fill.step).floor - 1
-        most = ((target - fill.base) / fill.step).floor + 1
-        (fewest.clamp(fill.fewest, fill.most)..most.clamp(fill.fewest, fill.most)).flat_map do |repeats|
-          (0..(fill.filler ? fill.filler.most : 0)).map { |fillers| solution(fill, target, repeats, fillers) }
+      # Other ways that are told.
+      OPTIONS = 3
+
+      # @return [Array<(Integer, Integer)>] repeats and fillers, the best first
+      def nearest(fill, target, number)
+        most_fillers = fill.filler ? fill.filler.most : 0
+        room = target.nm - fill.base.nm
+        fewest = (room - (filler_step(fill) * most_fillers)).div(fill.step.nm) - 1
+        most = room.div(fill.step.nm) + 1
+        ways = []
+        fewest.clamp(fill.fewest, fill.most).upto(most.clamp(fill.fewest, fill.most)) do |repeats|
+          0.upto(most_fillers) { |fillers| ways << [(length(fill, repeats, fillers) - target.nm).abs, fillers, -repeats] }
         end
+        ways.min(number).map { |_, fillers, negative| [-negative, fillers] }
       end
 
       def solution(fill, target, repeats, fillers)
-        length = fill.base + (fill.step * repeats)
-        length += fill.filler.step * fillers if fillers.positive?
+        length = Measure::Length.new(length(fill, repeats, fillers))
         Solution.new(repeats: repeats, fillers: fillers, length: length, deviation: length - target, target: target)
+      end
+
+      # @return [Integer] nanometres
+      def length(fill, repeats, fillers)
+        fill.base.nm + (fill.step.nm * repeats) + (filler_step(fill) * fillers)
+      end
+
+      def filler_step(fill)
+        fill.filler ? fill.filler.step.nm : 0
       end
 
       # Half a step short of the fewest repeats still counts as near enough.
       def reachable?(fill, target)
-        return false unless fill.step.positive?
-
-        (target + (fill.step / 2)).between?(fill.base + (fill.step * fill.fewest), fill.base + (fill.step * (fill.most + 1)))
+        step = fill.step.nm
+        room = target.nm - fill.base.nm + ((step + 1) / 2)
+        step.positive? && room.between?(step * fill.fewest, step * (fill.most + 1))
       end
 
       def out_of_reach(fill, target)
@@ -53,7 +68,7 @@ module Core
           cures: [Cause.new(code: :take_out, values: { by: least - target }),
           Cause.new(code: :wear_longer, values: { by: least - target })])
       end
-      private_class_method :candidates, :solution, :reachable?, :out_of_reach
+      private_class_method :nearest, :solution, :length, :filler_step, :reachable?, :out_of_reach
     end
   end
 end

@@ -7,6 +7,8 @@ module Core
     class Stretch
       # A length below this is none.
       NOTHING = 1e-6
+      CLOSE_ENOUGH = 1e-6
+      MOST_ROUNDS = 40
 
       # span: the angle at the body's middle from hole to hole · gap: bare line that the bend needs · run: what lies between the two
       attr_reader :from, :to, :run, :span, :gap
@@ -19,24 +21,25 @@ module Core
         @run = run
         @bare = bare
         @touching = touching
+        @bends_freely = bare || joints.none? { |one, other| opens?(one, other) }
+        @gap = 0.0
+        # How much of a shortage a wider gap takes away, for each millimetre.
+        @closing = 1.0
       end
 
       def bare?
         @bare
       end
 
-      # How far the line bends on leaving the one and on reaching the other, by length alone. @param around [Float] radius of the line
-      def guess(around)
-        @leaving = (from.half + (run.zero? ? to.half : run / 2)) / around
-        @arriving = (to.half + (run.zero? ? from.half : run / 2)) / around
-      end
-
       # Both parts stand already. @param rest [Float] how far bare line on the body is from its middle
       def lay(rest)
-        @gap = bare? ? 0.0 : openings
-        length = run + gap
-        @span = Stretch.span(length, from.distance, to.distance, bare? && rest)
-        bend(length)
+        @rest = rest
+        @bends_freely ? needed_at(0.0) : settle
+      end
+
+      # How far it is from the body's middle, at an angle from where it begins. @param rest [Float] see #lay
+      def height(angle, rest)
+        Stretch.height(from.distance, to.distance, span, angle, bare? && rest)
       end
 
       # @return [Float] the angle from the middle of one to the middle of the other
@@ -52,15 +55,32 @@ module Core
             return touch(near, rest) + touch(far, rest) + ((length - tangent(near, rest) - tangent(far, rest)) / rest)
           end
 
-          Math.acos((((near**2) + (far**2) - (length**2)) / (2 * near * far)).clamp(-1.0, 1.0))
+          angle_of(((near**2) + (far**2) - (length**2)) / (2 * near * far))
+        end
+
+        # How far the line between two points is from the body's middle, at an angle from the first. @param rest see .span
+        def height(near, far, span, angle, rest)
+          if rest && span > touch(near, rest) + touch(far, rest)
+            down, up = touch(near, rest) - angle, touch(far, rest) - (span - angle)
+            return down.positive? ? rest / Math.cos(down) : up.positive? ? rest / Math.cos(up) : rest
+          end
+
+          near * far * Math.sin(span) / ((near * Math.sin(angle)) + (far * Math.sin(span - angle)))
         end
 
         # The angle between a point so far out and where its tangent touches a circle.
         def touch(distance, rest)
-          Math.acos((rest / distance).clamp(-1.0, 1.0))
+          angle_of(rest / distance)
         end
 
         private
+
+        # Rounding may carry a cosine beyond its bounds.
+        def angle_of(cosine)
+          return 0.0 if cosine > 1
+
+          cosine < -1 ? Math::PI : Math.acos(cosine)
+        end
 
         def tangent(distance, rest)
           Math.sqrt([(distance**2) - (rest**2), 0.0].max)
@@ -68,6 +88,34 @@ module Core
       end
 
       private
+
+      # The wider the gap, the less the line bends, and the less gap it needs: finds the one that is as wide as it needs to be, by secant
+      # steps from the last one found, halving where they leave what is known to hold it.
+      def settle
+        gap, low, high = @gap, 0.0, Float::INFINITY
+        last = short = nil
+        MOST_ROUNDS.times do
+          before, short = short, needed_at(gap) - gap
+          break if short.abs < CLOSE_ENOUGH
+
+          short.positive? ? low = gap : high = gap
+          @closing = (before - short) / (gap - last) if last && before != short
+          last = gap
+          gap += short / @closing
+          gap = (low + [high, 2 * last].min) / 2 unless gap.between?(low, high)
+        end
+      end
+
+      # Lays it with such a gap. @return [Float] the gap that the line's bend then needs
+      def needed_at(gap)
+        @gap = gap
+        length = run + gap
+        @span = Stretch.span(length, from.distance, to.distance, bare? && @rest)
+        return 0.0 if @bends_freely
+
+        bend(length)
+        openings
+      end
 
       # How far the line bends where it leaves the one and where it enters the other.
       def bend(length)
@@ -78,13 +126,23 @@ module Core
         @arriving = to.lean + Stretch.touch(to.distance, foot)
       end
 
+      # @return [Array<(Solid, Solid)>] those that touch where the line bends
+      def joints
+        @touching ? [[@from, @to]] : [[@from, @after], [@before, @to]]
+      end
+
+      # What meets at a point bends freely.
+      def opens?(one, other)
+        one.profile != :pointed && other.profile != :pointed
+      end
+
       def openings
         @touching ? opening(from, to, @leaving) : opening(from, @after, @leaving) + opening(@before, to, @arriving)
       end
 
       # Line between the holes of two that touch where it bends so far.
       def opening(one, other, angle)
-        return 0.0 if one.profile == :pointed || other.profile == :pointed || angle <= 0
+        return 0.0 if angle <= 0 || !opens?(one, other)
         return mixed(one, other, angle) if one.profile != other.profile
 
         half = angle / 2

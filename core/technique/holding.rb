@@ -3,16 +3,12 @@
 module Core
   module Technique
     # Which tools somebody has while they do each thing on their list. What a step keeps stays with the piece until the step that frees it.
-    # held: {tool key => number} while it is done · takes: what of that is fetched for it · gives: what is put back when it is done
-    Holding = Value.define(:held, :takes, :gives) do
-      # @return [Hash{String=>Integer}] what was there before it began
-      def kept
-        held.filter_map { |tool, number| (rest = number - takes.fetch(tool, 0)).positive? && [tool, rest] }.to_h
-      end
-    end
+    # held: {tool key => number} while it is done · takes: what of that is fetched for it · kept: what was there before it began
+    # gives: what is put back when it is done
+    Holding = Value.define(:held, :takes, :kept, :gives)
 
     class Holding
-      NONE = new(held: {}.freeze, takes: {}.freeze, gives: {}.freeze)
+      NONE = new(held: {}.freeze, takes: {}.freeze, kept: {}.freeze, gives: {}.freeze)
 
       # @param list [Array<(Construction::StepUse, Array<String>)>] steps with the tools each needs, in order
       # @return [Array<Holding>]
@@ -23,7 +19,8 @@ module Core
           before = kept.transform_values(&:first)
           held = before.merge(needs) { |_, here, needed| [here, needed].max }
           kept = kept.reject { |_, (_, till)| till == step.key }.merge(keeping(step, needs, list.drop(index + 1)))
-          new(held: held, takes: less(held, before), gives: less(held, kept.transform_values(&:first)))
+          takes = less(held, before)
+          new(held: held, takes: takes, kept: less(held, takes), gives: less(held, kept.transform_values(&:first)))
         end
       end
 

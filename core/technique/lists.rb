@@ -28,13 +28,15 @@ module Core
       private
 
       def build(attendee, steps)
-        spared, done = steps.map { |step| [step, spared(attendee, step)] }.partition { |_, reason| reason }
-        practised = {}
-        items = done.flat_map do |step, _|
+        spared, practised, items = [], {}, []
+        steps.each do |step|
+          why = spared(attendee, step)
+          next spared << [step, why] if why
+
           skill, reason = worked(attendee, step)
-          practice = practice(attendee, skill) unless practised[skill.key]
+          items.concat(practice(attendee, skill)) unless practised[skill.key]
           practised[skill.key] = true
-          [practice, Item.new(kind: :step, step: step, skill: skill, reason: reason)].compact
+          items << Item.new(kind: :step, step: step, skill: skill, reason: reason)
         end
         List.new(items: holding(items) + extra(attendee, steps), spared: spared)
       end
@@ -42,8 +44,8 @@ module Core
       # What is done only when there is time holds no tool that others need. Lists of one design mostly differ in numbers, not in their
       # steps.
       def holding(items)
-        holdings = @holdings[items.map { |item| [item.step.key, item.step.keeps, item.skill.key] }] ||=
-          Holding.along(items.map { |item| [item.step, item.skill.tools] })
+        alike = items.each_with_object([]) { |item, keys| keys.push(item.step.key, item.step.keeps, item.skill.key) }
+        holdings = @holdings[alike] ||= Holding.along(items.map { |item| [item.step, item.skill.tools] })
         items.zip(holdings).map { |item, holding| item.with(holding: holding) }
       end
 
@@ -63,11 +65,11 @@ module Core
 
       # Before a first use, on scrap.
       def practice(attendee, skill)
-        return if !@choices.practice || skill.practice_minutes.zero? || Familiarity.of(attendee, skill, @on) >= Familiarity::KNOWN
+        return [] if !@choices.practice || skill.practice_minutes.zero? || Familiarity.of(attendee, skill, @on) >= Familiarity::KNOWN
 
-        Item.new(kind: :practice, step: Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1,
+        [Item.new(kind: :practice, step: Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1,
           text: :practice, values: { what: skill.practice, technique: skill.name }),
-          skill: skill, reason: skill.level > attendee.level + 1 ? :far_above : :new)
+          skill: skill, reason: skill.level > attendee.level + 1 ? :far_above : :new)]
       end
 
       def extra(attendee, steps)

@@ -17,14 +17,16 @@ module Core
       DECLARED = 1e-3
       LAST_PART = 0.8
       MOST_SETS = 300
-      BEAM = 12
+      # Sets and last steps of one size that are followed, and to how many they are cut, once it is not exact.
+      MOST_FOLLOWED = 60
+      BEAM = 24
       # Of two ways to have done the same steps, one that costs this much more can never become the better one.
       BEYOND_HOPE = WEIGHTS[:changes] + WEIGHTS[:hurried] + 0.5
 
-      # Where a search stands. done: bits of steps · ready: indexes of those whose needs are done · last: index · levels: how many of each
-      # level are done, packed ten bits a level
-      # seconds: of them · before: the state it came from, so that the way here need not be copied
-      State = Struct.new(:done, :ready, :last, :levels, :seconds, :cost, :before) do
+      # Where a search stands. done: bits of steps · ready: indexes of those whose needs are done · last: index · ahead: for each level,
+      # how far a step of it would be misplaced before all that is still to do, so many bits a level
+      # seconds: of those done · before: the state it came from, so that the way here need not be copied
+      State = Struct.new(:done, :ready, :last, :ahead, :seconds, :cost, :before) do
         # @return [Array<Integer>] indexes in order
         def path
           state = self
@@ -36,15 +38,12 @@ module Core
           indexes
         end
       end
-      # A step that may come next.
-      Move = Struct.new(:state, :index, :cost)
-      LEVEL_BITS = 10
-      LEVEL_MASK = (1 << LEVEL_BITS) - 1
 
       # @param minutes [#call, nil] see Order.of @param school [Symbol] one of Teaching::SCHOOLS
       def initialize(steps, table, minutes = nil, school: :gentle)
         @steps = steps
         @school = school
+        @counted = school == :gentle ? :harder_first : :misplaced
         @ends = steps.each_index.select { |i| steps[i].adds.intersect?(ENDS) }.sum { |i| 1 << i }
         skills = steps.map { |step| table.technique(step.technique) }
         @levels = skills.map(&:level)
@@ -59,20 +58,28 @@ module Core
         @needs = steps.map { |step| mask(step.after) }
         @rather = steps.map { |step| mask(step.rather_after) }
         @unlocks = steps.each_index.map { |i| @needs.each_index.select { |other| @needs[other][i] == 1 } }
-        @start = State.new(0, @needs.each_index.select { |i| @needs[i].zero? }, nil, 0, 0.0, 0.0, nil)
+        @bits = steps.each_index.map { |i| 1 << i }
+        @step_bits = steps.size.bit_length
+        @level_bits = (steps.size * @hardest).bit_length
+        @level_mask = (1 << @level_bits) - 1
+        @before = (0..@hardest).map { |level| before(level) }
+        @in_any_case = steps.each_index.map { |i| misplaced_in_any_case(i) }
+        @following = {}
+        @start = State.new(0, @needs.each_index.select { |i| @needs[i].zero? }, nil, @levels.sum { |level| @before[level] }, 0.0, 0.0, nil)
       end
 
       # @return [Order]
       def best
         states = [@start]
         exact = true
+        step_mask = (1 << @step_bits) - 1
         @steps.size.times do |placed|
-          moves = moves(states, placed)
-          if moves.size > MOST_SETS
+          costs, from = moves(states, placed)
+          if costs.size > (exact ? MOST_SETS : MOST_FOLLOWED)
             exact = false
-            moves = moves.min_by(BEAM, &:cost)
+            costs = costs.min_by(BEAM) { |_, cost| cost }
           end
-          states = moves.map { |move| follow(move.state, move.index, move.cost) }
+          states = costs.map { |move, cost| follow(from[move], move & step_mask, cost) }
         end
         told(states.min_by(&:cost).path, exact)
       end
@@ -96,78 +103,99 @@ module Core
         path.rindex { |other| @needs[index][other] == 1 }.then { |at| at ? at + 1 : 0 }
       end
 
-      # @return [Array<Move>] the cheapest way to each set of steps done and last step
+      # The cheapest way to each set of steps done and last step, each a move: bits of what is done then, with the step in the last ones.
+      # @return [(Hash{Integer=>Float}, Hash{Integer=>State})] what each move costs, and the state it starts from
       def moves(states, placed)
-        found = {}
-        cheapest = {}
+        costs, from, cheapest = {}, {}, {}
+        declared = @steps.each_index.map { |i| DECLARED * (placed - i).abs }
         states.each do |state|
+          following = following(state.last)
           state.ready.each do |i|
-            cost = state.cost + points(state, i) + (DECLARED * (placed - i).abs)
-            done = state.done | (1 << i)
+            cost = state.cost + (following[i] + points(state, i)) + declared[i]
+            done = state.done | @bits[i]
             least = cheapest[done]
             next if least && cost > least + BEYOND_HOPE
 
             cheapest[done] = cost if least.nil? || cost < least
-            known = found[at = (done << LEVEL_BITS) | i]
-            found[at] = Move.new(state, i, cost) if known.nil? || cost < known.cost
+            known = costs[move = (done << @step_bits) | i]
+            next unless known.nil? || cost < known
+
+            costs[move] = cost
+            from[move] = state
           end
         end
-        raise Order::Cycle.new(stuck(states.first)) if found.empty?
+        raise Order::Cycle.new(stuck(states.first)) if costs.empty?
 
-        found.values
+        [costs, from]
       end
 
       def follow(state, index, cost)
-        done = state.done | (1 << index)
-        ready = state.ready - [index]
+        done = state.done | @bits[index]
+        ready = state.ready.dup
+        ready.delete(index)
         @unlocks[index].each { |other| ready << other if @needs[other] & done == @needs[other] }
-        State.new(done, ready, index, state.levels + (1 << (LEVEL_BITS * @levels[index])), state.seconds + @seconds[index], cost, state)
+        State.new(done, ready, index, state.ahead - @before[@levels[index]], state.seconds + @seconds[index], cost, state)
       end
 
-      # What putting this step next costs.
+      # What putting this step next costs, whatever comes right before it.
       def points(state, index)
-        last = state.last
-        points = (WEIGHTS[:harder_first] * harder(state, index)) + (WEIGHTS[:misplaced] * misplaced(state, index))
+        points = WEIGHTS[@counted] * (misplaced(state, index) - @in_any_case[index])
         points += WEIGHTS[:late] if late?(state, index)
-        points += WEIGHTS[:changes] if last && @tools[last] != @tools[index]
-        points += WEIGHTS[:hurried] if last && hurried?(last, index)
-        points += WEIGHTS[:against] * against(state, index) if @rather[index].positive?
-        points
+        @rather[index].zero? ? points : points + (WEIGHTS[:against] * against(state, index))
       end
 
-      # How far above this step's level those lie that were done before it, added up.
-      def harder(state, index)
-        return 0 unless @school == :gentle
+      # @param last [Integer, nil] step just done @return [Array<Integer>] what putting each of the steps right after it costs
+      def following(last)
+        @following[last] ||= @steps.each_index.map do |index|
+          next 0 if last.nil?
 
-        level = @levels[index]
-        above = state.levels >> (LEVEL_BITS * (level + 1))
-        sum = 0
-        distance = 1
-        while above.positive?
-          sum += distance * (above & LEVEL_MASK)
-          above >>= LEVEL_BITS
-          distance += 1
+          (@tools[last] == @tools[index] ? 0 : WEIGHTS[:changes]) + (hurried?(last, index) ? WEIGHTS[:hurried] : 0)
         end
-        sum
       end
 
-      # What goes against the other schools: easier work before harder while all are fresh, ends that wait, or ends that do not.
-      def misplaced(state, index)
+      # @return [Integer] what a step of this level, while it is to do, adds to State#ahead: how far each level lies above it, or below it
+      #   where the hardest should come while all are fresh
+      def before(level)
+        (0..@hardest).sum { |other| levels_misplaced(other, level) << (@level_bits * other) }
+      end
+
+      # @return [Integer] by how many levels a step is misplaced before another
+      def levels_misplaced(level, other)
         case @school
-        when :hardest then easier(state, index)
-        when :ends_early then @ends[index] == 1 ? (state.done & ~@ends).digits(2).sum : 0
-        when :ends_late then @ends[index] == 1 ? 0 : (state.done & @ends).digits(2).sum
+        when :gentle then [level - other, 0].max
+        when :hardest then [other - level, 0].max
         else 0
         end
       end
 
-      # How far below this step's level those lie that were done before it, added up.
-      def easier(state, index)
-        (1...@levels[index]).sum { |level| (@levels[index] - level) * ((state.levels >> (LEVEL_BITS * level)) & LEVEL_MASK) }
+      # What waits for a step comes after it in every order. @return [Integer]
+      def misplaced_in_any_case(index)
+        followers(index).sum { |other| levels_misplaced(@levels[index], @levels[other]) }
+      end
+
+      # @return [Array<Integer>] all that wait for a step, and for those that do
+      def followers(index)
+        found = []
+        waiting = @unlocks[index]
+        until waiting.empty?
+          found |= waiting
+          waiting = waiting.flat_map { |other| @unlocks[other] }.uniq - found
+        end
+        found
+      end
+
+      # What goes against the school: by how many levels work comes before what is to do and should come first, ends that wait, or ends
+      # that do not.
+      def misplaced(state, index)
+        case @school
+        when :ends_early then @ends[index] == 1 ? (state.done & ~@ends).digits(2).sum : 0
+        when :ends_late then @ends[index] == 1 ? 0 : (state.done & @ends).digits(2).sum
+        else (state.ahead >> (@level_bits * @levels[index])) & @level_mask
+        end
       end
 
       def late?(state, index)
-        @levels[index] >= @hardest && state.seconds >= @late_from
+        state.seconds >= @late_from && @levels[index] >= @hardest
       end
 
       def hurried?(last, index)
@@ -196,8 +224,7 @@ module Core
         sums = Order::Cost::FIELDS.to_h { |name| [name, 0] }
         path.each do |index|
           last = state.last
-          sums[:harder_first] += harder(state, index)
-          sums[:misplaced] += misplaced(state, index)
+          sums[@counted] += misplaced(state, index)
           sums[:late] += 1 if late?(state, index)
           sums[:changes] += 1 if last && @tools[last] != @tools[index]
           sums[:hurried] += 1 if last && hurried?(last, index)

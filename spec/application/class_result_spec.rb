@@ -64,7 +64,9 @@ RSpec.describe Application::ClassResult do
 
   it 'has a digest for every part of every class, also when its kits are ordered, received, packed and taken' do
     kits = kit_stock
-    every = -> { studio.classes.all.each { |one| described_class::PARTS.each { |part| expect(results.of(one.id).digest(part)).to be_a(String) } } }
+    every = -> {
+      studio.classes.all.product(described_class::PARTS) { |one, part| expect(results.of(one.id).digest(part)).to be_a(String) }
+    }
     every.call
     results.of(id).supply.order.by_supplier.each_key { |supplier| kits.order(id, supplier) }
     every.call

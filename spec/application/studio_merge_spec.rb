@@ -48,7 +48,8 @@ RSpec.describe Application::StudioMerge do
     expect(lines.transform_values(&:size)).to eq(about['counts'])
     expect(lines['classes'].map { |one| one['class']['title'] }).to match_array(source.classes.all.map { |one| one.state.workshop.title })
     expect(lines['classes'].sum { |one| one['attendees'].size }).to eq(source.classes.all.sum { |one| one.state.attendees.size })
-    schemas = %w[studio.v1 class.v1].map { |name| JSON.parse(files["schemas/#{name}.schema.json"]) }.to_h { |schema| [schema['$id'], schema] }
+    schemas = %w[studio.v1 class.v1].map { |name| JSON.parse(files["schemas/#{name}.schema.json"]) }
+      .to_h { |schema| [schema['$id'], schema] }
     whole = JSONSchemer.schema(schemas['urn:eager-bench:studio:v1'], ref_resolver: ->(uri) { schemas[uri.to_s] }, regexp_resolver: 'ecma')
     wrong = lines.flat_map { |kind, all| all.reject { |data| whole.ref("#/$defs/#{kind}").valid?(data) }.map { kind } }
     expect([wrong, files.values.join.include?('password')]).to eq([[], false])

@@ -382,7 +382,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect(first).to be_within(1e-6).of(sample_table.part('crimp').along.to_mm + 10)
     end
 
-    it 'sets a lip on both sides of each bar on every row, uses the outer holes of a wider bar, and hangs all loops of an end in one ring' do
+    it 'sets a lip on both sides of each bar on every row, uses the outer holes of a wider bar, hangs all loops of an end in one ring' do
       work_up = built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last)
       lips = work_up.layout.count { |shape| shape.role == :lip }
       expect([lips, counts(work_up).slice('bar_3', 'open_ring'), work_up.steps.map(&:key).last(4)]).to eq(

@@ -18,7 +18,9 @@ RSpec.describe Core::Technique::Holding do
   }.each do |what, (list, expected)|
     it "says who has what where #{what}" do
       found = described_class.along(list.map { |key, tools, keeps| [step(key, keeps || {}), tools] })
-      said = found.map { |one| [one.held, one.takes, one.gives].map { |tools| tools.map { |tool, number| "#{tool} #{number}" }.join(',') }.join('|') }
+      said = found.map { |one|
+        [one.held, one.takes, one.gives].map { |tools| tools.map { |tool, number| "#{tool} #{number}" }.join(',') }.join('|')
+      }
       expect(said).to eq(expected)
     end
   end

@@ -6,7 +6,8 @@ RSpec.describe Core::Supply::Leftovers do
   # @return [Core::Supply::Stock] with so many of each part, and one bar of line of so many millimetres
   def stock(parts:, line:, **own)
     counts = plan.needs.to_h { |need| [need.part.key, parts] }.merge(own.transform_keys(&:to_s))
-    Core::Supply::Stock.new(parts: counts, lines: plan.line_totals.keys.to_h { |one| [one.key, line.transform_keys { |length| mm(length) }] })
+    lines = plan.line_totals.keys.to_h { |one| [one.key, line.transform_keys { |length| mm(length) }] }
+    Core::Supply::Stock.new(parts: counts, lines: lines)
   end
 
   def found(stock)

@@ -283,7 +283,8 @@ RSpec.describe Core::Live do
     # then on. What each has shown of their pace is not learnt from here, which is worth less than 2 %.
     it 'agrees with /usr/bin/python3 bench/session_reference.py 6000 11 FROM, mean and 95 % quantile within 2 and 3 %' do
       minutes = ->(p, s) { 1.0 + (((p * 7) + (s * 3)) % 11 / 5.0) }
-      work = ->(p, s) { Core::Session::Model::Work.new(minutes: minutes.(p, s), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s, label: s) }
+      work = ->(p, s) { Core::Session::Model::Work.new(minutes: minutes.(p, s), tools: { "t#{(s + p) % 6}" => 1 }, help: 0.2, slot: s,
+        label: s) }
       whole = Core::Session::Model.new(people: Array.new(12) { |p|
         Core::Session::Model::Person.new(key: p.to_s, tasks: Array.new(25) { |s| work.(p, s) })
       }, tools: { 't0' => 4, 't1' => 4, 't2' => 3, 't3' => 6, 't4' => 5, 't5' => 4 }, demonstrations: [], helpers: 1, minutes: 200,

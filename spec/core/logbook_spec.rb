@@ -15,7 +15,7 @@ RSpec.describe Core::Logbook::TimeLearning do
 
   # Conjugate normal model with known variances, in closed form (Gelman et al., Bayesian Data Analysis, 2.5).
   [[1, 1, 1.0], [6, 1, 1.0], [6, 3, 1.0], [6, 3, 0.25]].each do |number, classes, weight|
-    it "weighs #{number} tries in each of #{classes} classes, each counting #{weight}, against what was known before, as the closed form does" do
+    it "weighs #{number} tries in each of #{classes} classes, each counting #{weight}, against what was known, as the closed form does" do
       spread = (0.05 + Math.log(1 + (between**2))) / number
       precision = weight * classes / ((0.15**2) + spread)
       expected = precision * Math.log(1.5) / (precision + (1 / (0.3**2)))
@@ -139,7 +139,7 @@ RSpec.describe Core::Logbook::Learnt do
     expect(off.sum { |one| one[1] }).to be < off.sum(&:last) / 2
   end
 
-  it 'reads a class as it went: who called, what was lost, how long pieces came out, whether all were in time; not what nobody wrote down' do
+  it 'reads a class as it went: who called, what was lost, how long pieces came out, whether all were in time; nothing else' do
     studio = Demo::HiddenStudio.new(paces: {}, losses: { 'crimp' => 0.4 }, help: 0.9, longer: 6.0)
     told = held(studio, 1)
     expect(told.calls.first.called).to be > told.calls.first.expected

@@ -29,7 +29,8 @@ RSpec.describe 'Pieces made of pieces' do
         stack: pattern('seed'))]
       hung = hung.first(random.rand(0..2))
       piece = fit(design(inner, *([outer] if outer), strung(pattern: pattern({ fill: unit })), *hung), random.rand(150..220))
-      drawn = piece.layout.select { |shape| shape.role != :line && shape.item.is_a?(Core::Catalogue::Part) }.map { |shape| shape.item.key }.tally
+      drawn = piece.layout.select { |shape| shape.role != :line && shape.item.is_a?(Core::Catalogue::Part) }
+        .map { |shape| shape.item.key }.tally
       expect(drawn.except('crimp')).to eq(counts(piece).except('crimp'))
       wires = piece.work_ups.values.flat_map(&:cuts).select { |cut| cut.line.key == 'wire_20' }.sum(&:count)
       expect(wires).to eq(counts(piece).fetch('round_6', 0) + (hung.size == 2 ? counts(piece)['drop'] : 0))
@@ -99,7 +100,9 @@ RSpec.describe 'Pieces made of pieces' do
     it 'agrees with trying every order of a row' do
       opens = { 'ring' => false, 'open_ring' => true, 'clasp' => false, 'extender' => false }
       opens.keys.product(opens.keys, opens.keys).each do |row|
-        possible = row.each_cons(2).to_a.permutation.any? { |order| order.all? { |pair| pair.uniq.size == 1 || pair.any? { |part| opens[part] } } }
+        possible = row.each_cons(2).to_a.permutation.any? { |order|
+          order.all? { |pair| pair.uniq.size == 1 || pair.any? { |part| opens[part] } }
+        }
         found = findings(strung, component('end', :findings, parts: pattern(*row)))
         expect([row, found.none?(&:wrong?)]).to eq([row, possible])
       end

@@ -328,7 +328,8 @@ RSpec.describe Core::Session do
     end
 
     it('says so where a step takes no time') do
-      table = sample_table.with(techniques: sample_table.techniques.merge('stringing' => sample_table.technique('stringing').with(seconds: 0)))
+      at_once = sample_table.technique('stringing').with(seconds: 0)
+      table = sample_table.with(techniques: sample_table.techniques.merge('stringing' => at_once))
       expect(described_class::Modelling.new(Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table),
         described_class::Calibration.new).model).to have_attributes(code: :no_minutes)
     end
@@ -339,7 +340,7 @@ RSpec.describe Core::Session do
       }, minutes: 240), runs: 20).finishes.size).to eq(60)
     }
 
-    it 'proposes changes, tries them on the same random numbers and finds a combination that reaches the target, confirmed on those of the forecast' do
+    it 'proposes changes, tries them on the same random numbers and finds a combination that reaches the target, confirmed on others' do
       asked = inputs(people, minutes: 52)
       shares = []
       found = described_class::LeverSearch.new(asked, target: 0.9, confirming: 0...600) { |share| shares << share }.call

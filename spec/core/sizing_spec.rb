@@ -64,6 +64,26 @@ RSpec.describe Core::Sizing do
       end
     end
 
+    # What the thickness takes differs from one number of repeats to the next, so that the one that seems nearest need not be.
+    it 'makes what comes nearest of all that is made at any size near it' do
+      beyond = Array.new(30) { design(random_front) }.flat_map do |whole|
+        blueprint = Core::Sizing::Blueprint.new(whole, sample_table)
+        pieces = (150..200).map { |worn| blueprint.fit(mm(worn), Core::Construction::Maker.new) }.grep(Core::Sizing::Piece)
+        pieces.map { |piece| piece.deviation.abs - pieces.map { |other| (other.inside - piece.worn).abs }.min }
+      end
+      expect(beyond.tally).to eq(mm(0) => beyond.size)
+    end
+
+    it 'tells of the other ways the very size that they come to where they are made' do
+      off = Array.new(6) { design(random_front) }.flat_map do |whole|
+        blueprint = Core::Sizing::Blueprint.new(whole, sample_table)
+        pieces = (140..220).step(4).map { |worn| blueprint.fit(mm(worn), Core::Construction::Maker.new) }.grep(Core::Sizing::Piece)
+        made = pieces.to_h { |piece| [piece.repeats, piece.inside] }
+        pieces.flat_map(&:options).filter_map { |other| made[other.repeats] && (other.length - made[other.repeats]) }
+      end
+      expect(off.tally).to eq(mm(0) => off.size)
+    end
+
     it 'agrees with trying every number of repeats' do
       60.times do
         fill = Core::Sizing::Fill.new(base: mm(rng.rand(0..60)), step: mm(rng.rand(2..40)), height: mm(3), most: 400)
@@ -112,10 +132,18 @@ RSpec.describe Core::Sizing do
   it 'offers ways to close the gap, best first by deviation, then by change to the design' do
     piece = fit(bracelet(pattern: pattern({ fill: ['round_12'] })), 176)
     offers = Core::Sizing::NearerSizes.for(piece, sample_table)
-    expect(offers.map { |o| [o.deviation.abs, o.change] }).to eq(offers.map { |o| [o.deviation.abs, o.change] }.sort)
+    order = offers.map { |offer| [(offer.deviation.abs.to_mm * 2).round, offer.change] }
+    expect(order).to eq(order.sort)
     expect(offers.map(&:code)).to include(:as_designed, :rings, :extender)
     ring = offers.find { |o| o.code == :rings }
     expect(ring.deviation).to eq(ring.inside - piece.worn)
+  end
+
+  it 'tells of no two ways in the same words, where two that fill come to as many repeats' do
+    whole = design(strung, component('rest', :strung, line: 'cable', crimp: 'crimp', pattern: pattern({ fill: ['round_6'] })))
+    ways = Core::Sizing::NearerSizes.for(fit(whole, 190), sample_table).map { |offer| [offer.code, offer.repeats, offer.count] }
+    expect(ways).to eq(ways.uniq)
+    expect(ways.size).to be > 2
   end
 
   it 'shares what is added, and what a closure lets out, among the turns round the body' do

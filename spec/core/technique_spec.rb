@@ -50,6 +50,20 @@ RSpec.describe Core::Technique do
       end
     end
 
+    # The same search with no bound on the sets is the exact one above.
+    it 'is as good as the best of all, or nearly, where there are too many sets of steps for an exact search' do
+      rng = Random.new(5)
+      beyond = Array.new(10) { random_steps(rng, 12) }.product(%i[gentle ends_late]).map do |steps, school|
+        wide, narrow = [1 << 30, 0].map do |most|
+          stub_const("#{described_class}::OrderSearch::MOST_SETS", most)
+          described_class::Order.of(steps, table, school: school)
+        end
+        expect([wide.exact, narrow.exact]).to eq([true, false])
+        points(narrow.cost) - points(wide.cost)
+      end
+      expect([beyond.count(&:zero?), beyond.max]).to match([be >= 18, be <= 2 * described_class::OrderSearch::WEIGHTS[:changes]])
+    end
+
     # Two ends, two other things, nothing that must come first: each school puts them its own way, and says so.
     {
       gentle: [%w[a c b d], :easier_first], hardest: [%w[b d a c], :harder_first], ends_early: [%w[a b c d], :end_first],
@@ -63,6 +77,16 @@ RSpec.describe Core::Technique do
         expect(order.steps.map(&:key)).to eq(expected)
         expect(order.reasons.map(&:code)).to include(reason)
       end
+    end
+
+    it 'places each of more than a thousand steps once' do
+      steps = (0...1100).map { |i| step("s#{i}", table.techniques.keys[i % 7], after: i % 8 == 7 ? [] : ["s#{i + 1}"]) }.first(1096)
+      stub_const("#{described_class}::OrderSearch::MOST_SETS", 1)
+      stub_const("#{described_class}::OrderSearch::BEAM", 1)
+      stub_const("#{described_class}::OrderSearch::MOST_FOLLOWED", 1)
+      order = described_class::Order.of(steps, table).steps.map(&:key)
+      expect(order.sort).to eq(steps.map(&:key).sort)
+      expect(steps.reject { |one| one.after.all? { |before| order.index(before) < order.index(one.key) } }).to be_empty
     end
 
     # TSort is Ruby's own.

@@ -67,7 +67,8 @@ RSpec.describe Store::WorkedOut do
     expect(studio.revision).to eq(revision)
     studio.close
     again = Store::Studio.new(path)
-    expect([again.worked_out['x'], again.worked_out['y']]).to eq([{ 'chance' => 0.5 }, nil])
+    expect([again.worked_out['x'], again.worked_out['y'], described_class.new(again.database, rules: 'others')['x']])
+      .to eq([{ 'chance' => 0.5 }, nil, nil])
     again.close
   end
 end

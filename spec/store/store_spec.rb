@@ -93,7 +93,8 @@ RSpec.describe Store do
   it 'brings in a class whose parts differ from its own without changing either plan' do
     inputs = inputs_of(id)
     own = inputs.table.parts['round_6_frost']
-    other = inputs.with(table: inputs.table.with(parts: inputs.table.parts.merge('round_6_frost' => own.with(along: Core::Measure::Length.mm(7)))))
+    parts = inputs.table.parts.merge('round_6_frost' => own.with(along: Core::Measure::Length.mm(7)))
+    other = inputs.with(table: inputs.table.with(parts: parts))
     before = plan_of(id).needs.map(&:count)
     brought = plan_of(studio.import(other))
     expect(brought.people.map { |p| p.piece.on_line }).to eq(other.plan.people.map { |p| p.piece.on_line })

@@ -26,7 +26,8 @@ RSpec.describe 'The class page', type: :feature do
     expect(page).to have_css('h1', text: 'First light').and have_text('Nobody sits here yet')
     press 'n'
     expect(page).to have_css('h1', text: 'People for First light')
-    paste "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\n"
+    paste "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\n" \
+          "Tomasz Okonjo\t7 1/2 in\t2\tleft-handed\nNoor Bellweather\t17,2\t2\tnickel allergy\n"
     press :tab, :tab, :enter
     expect(page).to have_text('Read as 158 mm').and have_text('Read as 172 mm')
     click_on_key 'Add 3 people'

@@ -83,7 +83,8 @@ RSpec.describe Web::Routes::Gauge, type: :request do
         ['', *saved.design.colourways.keys].map { |name| Core::Sizing::Blueprint.new(saved.design,
           table.in_colourway(saved.design.colourways.fetch(name, {}))).fit_usual }
       end
-      seen = pieces.grep(Core::Sizing::Piece).flat_map { |piece| check.piece(piece) }.group_by(&:rule).transform_values { |all| all.map(&:status).uniq }
+      seen = pieces.grep(Core::Sizing::Piece).flat_map { |piece| check.piece(piece) }.group_by(&:rule)
+        .transform_values { |all| all.map(&:status).uniq }
       expect(seen.keys + [:suits_person]).to match_array(Core::Fit::Check::KEYS)
       expect(seen.values).to all(include(:fits).and(satisfy { |statuses| statuses.size > 1 }))
       three = %i[lines_through_hole

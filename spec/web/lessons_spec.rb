@@ -13,7 +13,8 @@ RSpec.describe Web::Routes::Learning, type: :request do
 
   # What it is about, and where the studio keeps what it plans with.
   {
-    'time/stringing' => ['Stringing', ->(studio) { studio.catalogue.table.technique('stringing').seconds }, ->(value) { "#{format('%g', value)} s" }],
+    'time/stringing' => ['Stringing', ->(studio) { studio.catalogue.table.technique('stringing').seconds },
+      ->(value) { "#{format('%g', value)} s" }],
     'loss/crimp' => ['Crimps', ->(studio) { studio.settings.calibration.losses.fetch('crimp', Core::Bill::Loss.usual(:crimp)) },
                      ->(value) { "#{format('%.1f', value * 100)} of 100" }],
     'people/between' => ['How much people of one level differ', ->(studio) { studio.settings.calibration.between },
@@ -58,7 +59,8 @@ RSpec.describe Web::Routes::Learning, type: :request do
     measuring = studio.catalogue.table.technique('measuring').name
     taught = studio.live_events.taught.keys
     expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size} classes")
-    send_form("/classes/#{taught.first}/note", teaches: '0', taken: '', remark: 'Too loud', revision: studio.classes.find(taught.first).revision.to_s)
+    send_form("/classes/#{taught.first}/note", teaches: '0', taken: '', remark: 'Too loud',
+      revision: studio.classes.find(taught.first).revision.to_s)
     expect(studio.classes.find(taught.first).state.workshop.note).to eq(Core::Logbook::Note.new(remark: 'Too loud', teaches: false))
     expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size - 1} classes")
     expect(page).to include('left out')

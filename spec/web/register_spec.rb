@@ -122,7 +122,8 @@ RSpec.describe Web::Routes::Courses, type: :request do
     before = studio.classes.all.size
     send_form('/classes/1/course', projects: chosen, gap: '14', once: 'a' * 32)
     made = studio.classes.all.select { |one| one.state.workshop.title.include?('evening') }
-    expect([studio.classes.all.size - before, made.map { |one| one.state.workshop.title[/\d of 3/] }.sort]).to eq([3, ['1 of 3', '2 of 3', '3 of 3']])
+    parts = made.map { |one| one.state.workshop.title[/\d of 3/] }.sort
+    expect([studio.classes.all.size - before, parts]).to eq([3, ['1 of 3', '2 of 3', '3 of 3']])
     last = made.max_by { |one| one.state.workshop.date }.state
     expect(last.attendees.first.experience.size).to be > studio.classes.find(1).state.attendees.first.experience.size
   end

@@ -217,7 +217,9 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       options = -> { get("/drafts/#{id}") && Nokogiri::HTML(page).css('#compose-settings option') }
       %i[lines parts].each do |kind|
         names = studio.catalogue.table.public_send(kind).transform_values(&:name)
-        chosen, other = [true, false].map { |on| names.key(options.call.find { |one| names.value?(one.text) && one.key?('selected') == on }.text) }
+        chosen, other = [true, false].map { |on|
+          names.key(options.call.find { |one| names.value?(one.text) && one.key?('selected') == on }.text)
+        }
         [chosen, other].each { |key| send_form("/stockroom/#{kind}/#{key}/hide", away: '1') }
         expect(options.call.map(&:text)).to include(names[chosen]).and(satisfy { |shown| !shown.include?(names[other]) })
       end

@@ -130,7 +130,8 @@ RSpec.describe Web::Routes::Supplies, type: :request do
 
   it 'shows what a price list was taken for before it saves anything' do
     before = studio.market.all.offers.size
-    path = read_list(list: "name,unit,content,price\n\"2 mm crimp tube, silver tone\",pieces,77,1.50\nsomething else,pieces,5,1\nbad,pieces,0,1\n")
+    path = read_list(list: "name,unit,content,price\n\"2 mm crimp tube, silver tone\",pieces,77,1.50\n" \
+                           "something else,pieces,5,1\nbad,pieces,0,1\n")
     expect([page, studio.market.all.offers.size]).to match([a_string_including('Sure: <b>1</b>', 'something else', 'above 0'), before])
     send_form(path, 'item[3]': 'clasp_12_steel')
     added = studio.market.all.offers.select { |offer| [77, 5].include?(offer.amount) }.to_h { |offer| [offer.amount, offer.item] }

@@ -40,21 +40,25 @@ RSpec.describe 'A walk through every page', type: :feature do
     const wide = document.documentElement.scrollWidth - document.documentElement.clientWidth;
     const things = [...document.querySelectorAll('a[href], button, input, select, textarea, summary')].filter(thing => {
       const box = thing.getBoundingClientRect();
-      return box.width > 1 && box.height > 1 && thing.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true }) && !thing.closest('svg');
+      const shown = thing.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true });
+      return box.width > 1 && box.height > 1 && shown && !thing.closest('svg');
     });
     // What a scrolling part hides cannot be clicked.
     const boxes = things.map(thing => {
       let { left, right, top, bottom } = thing.getBoundingClientRect();
       for (let at = thing.parentElement; at; at = at.parentElement) if (getComputedStyle(at).overflowX !== 'visible') {
         const box = at.getBoundingClientRect();
-        left = Math.max(left, box.left); right = Math.min(right, box.right); top = Math.max(top, box.top); bottom = Math.min(bottom, box.bottom);
+        left = Math.max(left, box.left); right = Math.min(right, box.right);
+        top = Math.max(top, box.top); bottom = Math.min(bottom, box.bottom);
       }
       return { left, right, top, bottom };
     });
     const meet = [];
     for (let i = 0; i < things.length; i++) for (let j = i + 1; j < things.length; j++) {
       if (things[i].contains(things[j]) || things[j].contains(things[i])) continue;
-      const fixed = thing => { for (let at = thing; at; at = at.parentElement) if (/sticky|fixed/.test(getComputedStyle(at).position)) return true; };
+      const fixed = thing => {
+        for (let at = thing; at; at = at.parentElement) if (/sticky|fixed/.test(getComputedStyle(at).position)) return true;
+      };
       const x = Math.min(boxes[i].right, boxes[j].right) - Math.max(boxes[i].left, boxes[j].left);
       const y = Math.min(boxes[i].bottom, boxes[j].bottom) - Math.max(boxes[i].top, boxes[j].top);
       if (x > 2 && y > 2 && fixed(things[i]) === fixed(things[j])) meet.push(
@@ -66,7 +70,8 @@ RSpec.describe 'A walk through every page', type: :feature do
   # axe-core's own verdicts (WCAG 2.2 AA and its best practices), light and dark; colours are all that dark mode changes.
   axe_source = File.read(Dir[File.join(Gem.loaded_specs.fetch('axe-core-api').full_gem_path, '**', 'axe.min.js')].first)
   # A colour that is still changing is no colour.
-  still = "\nconst still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets = [still];"
+  still = "\nconst still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); " \
+          'document.adoptedStyleSheets = [still];'
   audit = <<~JS
     const [options, done] = arguments;
     axe.run(document, { resultTypes: ['violations'], ...options })

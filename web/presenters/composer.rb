@@ -151,7 +151,7 @@ module Web
       # @return [Integer] the measure it is drawn at, in whole millimetres
       def size
         range = SIZES[design.body] or return 0
-        @asked_size.zero? ? Core::Sizing::Blueprint::USUAL_MM.fetch(design.body) : @asked_size.clamp(range.begin, range.end)
+        @asked_size.zero? ? Core::Sizing::SizeSearch::USUAL_MM.fetch(design.body) : @asked_size.clamp(range.begin, range.end)
       end
 
       def measure

@@ -22,13 +22,23 @@ module Core
 
         def judge(component, line, strands, uses)
           join = Construction::Join.new(kind: :weight, inner: line, outer: line, at: 0.0, passes: strands, component: component)
-          unknown = uses.map(&:part).uniq.reject { |part| Catalogue::Mass.milligrams(part) }
+          unknown, grams = weight(uses)
           return found(join, :unknown, :mass_missing, missing: unknown.map { |part|
             [part, :material]
           }, values: { name: unknown.first.name }) if unknown.any?
           return ask(join, line, :rated_load_grams) unless line.rated_load_grams
 
-          weigh(join, line, strands, uses.sum { |use| Catalogue::Mass.milligrams(use.part) * use.count } / 1000)
+          weigh(join, line, strands, grams)
+        end
+
+        # @param uses [Array<Construction::PartUse>] which people share who make the same
+        # @return [(Array<Catalogue::Part>, Float)] those of unknown weight, grams of all where there are none
+        def weight(uses)
+          @weights ||= {}.compare_by_identity
+          @weights[uses] ||= begin
+            unknown = uses.map(&:part).uniq.reject { |part| Catalogue::Mass.milligrams(part) }
+            [unknown, unknown.empty? ? uses.sum { |use| Catalogue::Mass.milligrams(use.part) * use.count } / 1000 : nil]
+          end
         end
 
         def weigh(join, line, strands, grams)

@@ -17,10 +17,9 @@ module Core
         MAGNETS_FROM = 14
         METALS = %i[brass copper].freeze
 
-        # @param attendee [People::Attendee] @param piece [Sizing::Piece] @param cautions [Array<Symbol>] of the steps they do
-        # @param design [Project::Design]
+        # @param attendee [People::Attendee] @param piece [Sizing::Piece] @param design [Project::Design]
         # @return [Array<Finding>] empty when there is nothing to look out for
-        def for(attendee, piece, cautions, design)
+        def for(attendee, piece, design)
           needs = attendee.needs
           return [] if needs == People::Needs.new
 
@@ -35,7 +34,7 @@ module Core
            other(needs),
            magnets(needs, parts),
            small_parts(needs, parts),
-           watched(needs, cautions)].compact
+           watched(needs, piece.steps)].compact
         end
 
         private
@@ -121,8 +120,8 @@ module Core
           short < CYLINDER_WIDTH && long < CYLINDER_DEPTH
         end
 
-        def watched(needs, cautions)
-          seen = WATCHED & cautions
+        def watched(needs, steps)
+          seen = WATCHED & steps.flat_map { |step| step.cautions + @table.technique(step.technique).cautions }
           about(:watch, :minor_watched, values: { work: seen.map { |c| c.to_s.tr('_', ' ') }.join(', ') }) if needs.minor? && seen.any?
         end
       end

@@ -26,17 +26,24 @@ module Core
         def on(piece)
           piece.work_ups.flat_map do |key, work_up|
             wires = work_up.cuts.map(&:line).select { |line| line.kind == :wire }.uniq
+            next [] if wires.empty?
+
             steps = work_up.steps.select { |step| USUAL.key?(step.technique) }
             wires.product(steps).select { |wire, step| step.line.nil? || step.line == wire }
               .map { |wire, step| [wire, step.technique, step.wires] }.uniq
-              .map { |wire, technique, wires| judge(wire, technique, key, wires) }
+              .map { |found| judged[[key, *found]] ||= judge(key, *found) }
           end
         end
 
         private
 
+        # Pieces of one design mostly differ in how much there is, not in its wires.
+        def judged
+          @judged ||= {}
+        end
+
         # Several wires twisted together bend like one of their thickness times the root of their number (equal area).
-        def judge(wire, technique, component, wires)
+        def judge(component, wire, technique, wires)
           thick, thin = USUAL.fetch(technique).map { |gauge| Measure::Gauge.diameter(gauge, :awg) }
           join = Construction::Join.new(kind: :wire, inner: wire, outer: wire, at: 0.0, component: component)
           together = wire.thickness * Math.sqrt(wires)

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # One component of a blueprint with its construction. What it made at one length serves whoever gets that length again: people of
+    # different sizes often differ in one component only.
+    class Member
+      # Lengths whose work is remembered.
+      MOST = 500
+
+      attr_reader :component, :construction
+
+      # @param component [Project::Component] @param construction [Construction::Base]
+      def initialize(component, construction)
+        @component = component
+        @construction = construction
+        @rows = Memo.new(MOST)
+        @work_ups = Memo.new(MOST)
+        @placed = Memo.new(MOST, by_identity: true)
+      end
+
+      def key
+        component.key
+      end
+
+      # @return [Boolean] whether it takes up the length that is left
+      def fills?
+        !construction.fill.nil?
+      end
+
+      # @return [Solution, OutOfReach, nil] at its own length, nil where it is fixed
+      def own_solution
+        construction.solve(component.own_length) if fills?
+      end
+
+      # @param solution [Solution, nil] nil where it is fixed @return [Array<Construction::Element>] all that is on the path, in order
+      def row(solution)
+        @rows.fetch(solution&.made) { construction.on_line(solution) }
+      end
+
+      # @param steps [Array<Construction::StepUse>] of a work-up @return [Array<Construction::StepUse>] with keys "component/step"
+      def placed(steps)
+        @placed.fetch(steps) { steps.map { |step| step.within(key) } }
+      end
+
+      # @param solution [Solution, nil] nil where it is fixed @param maker [Construction::Maker]
+      # @return [Construction::WorkUp]
+      def work_up(solution, maker)
+        worn_by = [maker.measure, maker.wraps] if construction.class.cut_to_body?
+        @work_ups.fetch([solution&.made, maker.tails, maker.by_line, worn_by]) { construction.make(solution, maker) }
+      end
+    end
+  end
+end

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # Which steps of a piece wait for steps of its other components. Steps are named "component/step".
+    class Precedence
+      # @param standing [Standing] @param work_ups [Hash{String=>Construction::WorkUp}] of the whole piece
+      # @param meetings [Array<Array(Array(String, Construction::End))>] pairs of component and its end that meet
+      def initialize(design, standing, work_ups, meetings)
+        @design = design
+        @standing = standing
+        @work_ups = work_ups
+        @meetings = meetings
+        @waits = Hash.new { |waits, step| waits[step] = [] }
+      end
+
+      # @return [Hash{String=>Array<String>}] step to those it waits for; nil for one that waits for none
+      def across
+        hold_open
+        hang_on_finished
+        use_what_is_made
+        @waits.default = nil
+        @waits
+      end
+
+      private
+
+      # What hangs on a component must be on before the step that closes it.
+      def hold_open
+        @design.hung.each do |component|
+          place, anchors = @standing.hanging(component)
+          anchors.filter_map(&:closing_step).uniq.each { |closing| @waits["#{place}/#{closing}"].concat(all_steps(component.key)) }
+        end
+      end
+
+      # What opens to hang in something waits until that is finished. Only parts meet so: a line is closed where it hangs.
+      def hang_on_finished
+        @meetings.each do |first, second|
+          next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
+
+          (key, opener), (other,) = second.last.closing_step || second.last.opening_step ? [second, first] : [first, second]
+          step = opener.opening_step || opener.closing_step or next
+          @waits["#{key}/#{step}"].concat(last_steps(other))
+        end
+      end
+
+      # What is made apart is there before a step puts it on, or before work begins where no step says so.
+      def use_what_is_made
+        @work_ups.each do |key, work_up|
+          work_up.parts.select { |use| use.part.made? }.each do |use|
+            taking = work_up.steps.select { |step| step.adds.include?(use.role) }
+            taking = work_up.steps.select { |step| step.after.empty? } if taking.empty?
+            taking.each { |step| @waits["#{key}/#{step.key}"].concat(last_steps(use.part.made)) }
+          end
+        end
+      end
+
+      def all_steps(key)
+        @work_ups.fetch(key).steps.map { |step| "#{key}/#{step.key}" }
+      end
+
+      # @return [Array<String>] steps of a component that nothing else of it waits for
+      def last_steps(key)
+        steps = @work_ups.fetch(key).steps
+        (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
+      end
+    end
+  end
+end

@@ -1,0 +1,186 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # Finds what is made for a size: how long each component that fills comes out, and how the whole lies round the body. What the
+    # thickness of the parts takes depends on what is made, and the other way round: both are found in turns.
+    class SizeSearch
+      # Rounds until a length holds; two are the rule.
+      ROUNDS = 8
+      CLOSE_ENOUGH = Measure::Length.mm(0.5)
+      # What the thickness takes may differ so much between two ways.
+      CLOSE_BY = Measure::Length.mm(2)
+      # Ways to lie that are remembered.
+      MOST_BENDS = 500
+
+      # A usual adult's measures in millimetres, to show a design before anybody is sized (from memory).
+      USUAL_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
+
+      # @param members [Members] of the design
+      def initialize(design, members)
+        @design = design
+        @path = members.path
+        @hung = members.hung
+        @leading = design.leading.map(&:key)
+        @bends = Memo.new(MOST_BENDS)
+        filling, @fixed = @path.partition(&:fills?)
+        @filling = filling.partition { |member| !member.construction.stretches? }.flatten(1)
+      end
+
+      # Half way between two ways to make it, each may lie so that the other seems nearer, or so that itself does: the nearest of all
+      # that were tried is made, and the next best is tried where it comes close.
+      # @param worn [Measure::Length] the inside that is asked for
+      # @return [(Hash{Member=>Solution}, Bend), (OutOfReach, Bend)]
+      def call(worn)
+        bend = first_guess
+        # The latest first: of equals it was told for the truest length.
+        tried = []
+        ROUNDS.times do
+          solutions = solve(around(worn, bend))
+          return [solutions, bend] if solutions.is_a?(OutOfReach)
+
+          settled = tried.any? && alike?(solutions, tried.first.first)
+          bend = bend_of(solutions) unless settled
+          tried.unshift([solutions, bend])
+          break if settled
+        end
+        nearest([*tried, *next_best(worn, *nearest(tried, worn))], worn)
+      end
+
+      # @param repeats [Integer] of all that fills in the piece that is made of the solutions
+      # @return [Array<Solution>] the other ways within reach, each with its repeats of all that fills, and as long as the inside that it
+      #   comes to
+      def others(solutions, repeats)
+        @path.select { |member| solutions.key?(member) }.flat_map do |member|
+          made = solutions[member]
+          made.options.map do |other|
+            whole = solutions.merge(member => other)
+            other.with(length: inside(on_line(whole), bend_of(whole)), repeats: repeats - made.repeats + other.repeats)
+          end
+        end
+      end
+
+      # @return [Measure::Length] along the line, for an inside length
+      def around(worn, bend)
+        ((worn + bend.allowance) * @design.wraps) + @design.overlap
+      end
+
+      # @return [Measure::Length] inside length of a path this long; the inverse of #around
+      def inside(on_line, bend)
+        ((on_line - @design.overlap) / @design.wraps) - bend.allowance
+      end
+
+      def fixed_length
+        @fixed_length ||= Measure::Length.sum(@fixed.map { |member| member.construction.fixed_length })
+      end
+
+      def drawn_in
+        @drawn_in ||= Measure::Length.sum(@path.map { |member| member.construction.drawn_in })
+      end
+
+      # @return [Measure::Length] of the body
+      def usual
+        Measure::Length.mm(USUAL_MM.fetch(@design.body))
+      end
+
+      # @return [Array] what of the solutions is made, whatever length was asked for
+      def signature(solutions)
+        solutions.values.map(&:made)
+      end
+
+      private
+
+      # @param tried [Array<(Hash{Member=>Solution}, Bend)>]
+      def nearest(tried, worn)
+        tried.min_by { |solutions, bend| off(solutions, worn, bend) }
+      end
+
+      # @return [Measure::Length] how far from the size asked for
+      def off(solutions, worn, bend)
+        (on_line(solutions) + drawn_in - around(worn, bend)).abs
+      end
+
+      # The same with the next best length of what fills last.
+      # @return [Array<(Hash{Member=>Solution}, Bend)>] none where there is no other, or where it is much farther off
+      def next_best(worn, solutions, bend)
+        last = @filling.last
+        return [] if last.nil? || solutions[last].options.empty?
+
+        other = solutions.merge(last => solutions[last].next_best)
+        off(other, worn, bend) - off(solutions, worn, bend) > CLOSE_BY ? [] : [[other, bend_of(other)]]
+      end
+
+      # What the thickness takes at a usual size is close to what it takes at any.
+      def first_guess
+        @first_guess ||= begin
+          solutions = @design.body == :own ? nil : solve(around(usual + @design.added_ease, many_small_parts))
+          solutions.is_a?(Hash) ? bend_of(solutions) : many_small_parts
+        end
+      end
+
+      # The limit of many small parts: the line runs at the tallest part that repeats, 2π times its height longer (circle geometry).
+      def many_small_parts
+        tallest = @filling.map { |member| member.construction.fill.height }.max
+        @design.flat? || tallest.nil? ? Bend.new : Bend.new(allowance: tallest * (2 * Math::PI))
+      end
+
+      # Several that fill share what is left; each takes up what those before it left over, and what can stretch comes last.
+      # @return [Hash{Member=>Solution}, OutOfReach]
+      def solve(target)
+        left = target - fixed_length - drawn_in
+        return ends_too_long(target, left) if @filling.any? && !left.positive?
+
+        solutions = {}.compare_by_identity
+        @filling.each_with_index do |member, i|
+          found = solutions[member] = member.construction.solve(left / (@filling.size - i))
+          return found if found.is_a?(OutOfReach)
+
+          left -= member.construction.path_length(found)
+        end
+        @hung.each { |member| solutions[member] = member.own_solution }
+        solutions.values.grep(OutOfReach).first || solutions.delete_if { |_, found| found.nil? }
+      end
+
+      def alike?(some, others)
+        some.all? do |member, solution|
+          other = others.fetch(member)
+          solution.repeats == other.repeats && solution.fillers == other.fillers && (solution.length - other.length).abs < CLOSE_ENOUGH
+        end
+      end
+
+      # A piece with a size of its own is not closed round anything. Whoever makes the same shares what was worked out.
+      def bend_of(solutions)
+        return Bend.new if @design.body == :own
+
+        @bends.fetch(signature(solutions)) { bent(solutions) }
+      end
+
+      def bent(solutions)
+        line = ClosedLine.new(row(solutions), wraps: @design.wraps, overlap: @design.overlap)
+        return Bend.new(slack: line.slack) if @design.flat?
+
+        Bend.new(allowance: inside(on_line(solutions), Bend.new) - line.inside, slack: line.slack)
+      end
+
+      # @return [Measure::Length] of the whole path
+      def on_line(solutions)
+        fixed_length + Measure::Length.sum(@filling.map { |member| member.construction.path_length(solutions.fetch(member)) })
+      end
+
+      # @return [Array<Construction::Element>] all that is on the path, in order
+      def row(solutions)
+        @path.flat_map do |member|
+          elements = member.row(solutions[member])
+          @leading.include?(member.key) ? elements.reverse : elements
+        end
+      end
+
+      # @return [OutOfReach] the components of fixed length leave nothing for the rest
+      def ends_too_long(target, left)
+        by = { by: Measure::Length.mm(1) - left }
+        OutOfReach.new(target: target, causes: [Cause.new(code: :ends_too_long, values: { ends: target - left, target: target })],
+          cures: [Cause.new(code: :take_out, values: by), Cause.new(code: :wear_longer, values: by)])
+      end
+    end
+  end
+end
