@@ -16,8 +16,11 @@ module Core
       # Replications drawn at once.
       BLOCK = 100
       OWN = 'own'
-      # A number is two bytes.
-      BLANK = ("\0" * (BLOCK * EACH * 2)).freeze
+      # A number is two bytes, the lower first. They stay bytes until one is needed: all of a class then lie close together.
+      BYTES = 2
+      # Where each number of a replication begins.
+      PLACES = Array.new(EACH) { |number| number * BYTES }.freeze
+      BLANK = ("\0" * (BLOCK * EACH * BYTES)).freeze
 
       # @param model [Model] @param drawn [Memo, nil] what models of the same seed share that are run on the same replications
       def self.of(model, seed, drawn: nil)
@@ -38,31 +41,29 @@ module Core
       end
 
       # @param replication [Integer]
-      # @return [(Array<Array<Array<Integer>>>, Integer)] for each person and slot, numbers from 0 to 65535, and the place of this
-      # replication's
-      #   first among them
+      # @return [(Array<Array<String>>, Integer)] for each person and slot, its bytes, and where this replication's begin in each
       def at(replication)
         block, place = replication.divmod(BLOCK)
         draw(block) unless @block == block
-        [@numbers, place * EACH]
+        [@bytes, place * EACH * BYTES]
       end
 
       private
 
       def draw(block)
         @block = block
-        @numbers = @streams.map do |slots|
+        @bytes = @streams.map do |slots|
           slots.map do |stream|
             counter = stream + [block << 32].pack('Q>')
-            @drawn ? @drawn.fetch(counter) { numbers(counter) } : numbers(counter)
+            @drawn ? @drawn.fetch(counter) { bytes(counter) } : bytes(counter)
           end
         end
       end
 
-      # @param counter [String] 16 bytes, where the stream begins @return [Array<Integer>]
-      def numbers(counter)
+      # @param counter [String] 16 bytes, where the stream begins
+      def bytes(counter)
         @cipher.iv = counter
-        @cipher.update(BLANK).unpack('v*')
+        @cipher.update(BLANK)
       end
     end
   end
