@@ -42,6 +42,13 @@ module Studios
     results_of(studio).of(id).inputs
   end
 
+  # What is worked out for every project is worked out sooner.
+  # @param keys [Array<String>] of the projects that stay, beside those that classes are planned with
+  def leave_projects(*keys)
+    planned = studio.database[:classes].select(:project_version_id)
+    studio.database[:project_versions].exclude(project_key: keys).exclude(id: planned).delete
+  end
+
   # @return [Application::KitStock]
   def kit_stock
     Application::KitStock.new(studio, results_of(studio))

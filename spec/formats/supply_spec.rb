@@ -62,12 +62,12 @@ RSpec.describe Formats do
     expect([rows.first.offer.item, rows.first.certainty, rows.last.problem]).to eq(['clasp_12_steel', :sure, [:row_twice, { first: 2 }]])
   end
 
-  it 'reads fifty thousand lines and says how far it is' do
+  it 'reads twenty thousand lines and says how far it is' do
     reached = []
-    list = prices(head + (1..50_000).map { |i|
+    list = prices(head + (1..20_000).map { |i|
       "A#{i},2 mm crimp tube silver tone,pieces,#{i},1.20,EUR\n"
     }.join) { |share| reached << share }
-    expect([list.usable.size, reached.size, reached]).to match([50_000, 100, reached.sort])
+    expect([list.usable.size, reached.size, reached]).to match([20_000, 40, reached.sort])
   end
 
   it 'reads the made-up list whole, with some rows in doubt' do
@@ -88,12 +88,13 @@ RSpec.describe Formats do
   describe 'on paper, read back' do
     it 'has a handout for each person with their own numbers' do
       shares = []
-      pages = text_of(Formats::Pdf::Handouts.new(plan, span: 260.0) { |share| shares << share }.render)
-      plan.people.each do |person|
+      few = plan.with(people: plan.people.first(4))
+      pages = text_of(Formats::Pdf::Handouts.new(few, span: 260.0) { |share| shares << share }.render)
+      few.people.each do |person|
         text = pages.find { |page| page.include?(person.attendee.name) }
         expect(text).to include('Step by step', "#{person.bead_count} beads", Formats::LengthPrint.call(person.cuts.first.length, :mm))
       end
-      expect(shares.size).to eq(12)
+      expect(shares.size).to eq(4)
     end
 
     def changed(person, **about)

@@ -16,9 +16,12 @@ module Browser
              --disable-sync
              --hide-scrollbars].freeze
 
+  # Milliseconds that a script may take; axe looks long at a long page when the machine is busy.
+  SCRIPT = 180_000
+
   def self.register(name)
     Capybara.register_driver(name) do |app|
-      options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium')
+      options = Selenium::WebDriver::Chrome::Options.new(binary: '/usr/bin/chromium', timeouts: { script: SCRIPT })
       [*FLAGS, "--user-data-dir=#{Dir.mktmpdir}"].each { |flag| options.add_argument(flag) }
       Capybara::Selenium::Driver.new(app, browser: :chrome, options: options,
         service: Selenium::WebDriver::Service.chrome(path: '/usr/bin/chromedriver'))

@@ -14,8 +14,8 @@ RSpec.describe Hostile do
   it 'gets no answer 500, and loses nothing' do
     driver = Hostile::Driver.new(app, Random.new(11))
     document = JSON.generate(Formats::ClassDocument.write(inputs_of(1), market: studio.market.all, stock: studio.ledger.stock))
-    driver.requests(300)
-    driver.files(document, 30)
+    driver.requests(200)
+    driver.files(document, 20)
     expect(driver.failures).to eq([])
     expect(studio.database.fetch('PRAGMA integrity_check').single_value).to eq('ok')
     expect(studio.database.fetch('PRAGMA foreign_key_check').all).to eq([])

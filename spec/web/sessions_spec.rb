@@ -105,6 +105,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
   end
 
   it 'tells how long each project takes, filled in as it is worked out' do
+    leave_projects('night_page')
     get '/projects'
     expect(page).to include('being worked out')
     app_settings.project_times.known(app_settings.results.now.library).wait(60)
