@@ -18,6 +18,8 @@ module Studios
   at_exit { RUNNER.close }
   # Forecasts end after fewer runs, so that the specs do not wait for two cores.
   STAGES = [60, 200].freeze
+  # Seconds until what is worked out beside the pages must be there, however busy the machine.
+  PATIENCE = 240
   # The day on which the demo's classes are all to come.
   TODAY = Date.new(2026, 11, 27)
 
@@ -57,7 +59,7 @@ module Studios
   # @return [Application::ClassResult] of a class whose forecast is done
   def result_of(studio, id = studio.classes.coming(Studios::TODAY).first.id)
     results = results_of(studio)
-    @forecasts.ask(id, results.of(id).model)&.wait(90)
+    @forecasts.ask(id, results.of(id).model)&.wait(Studios::PATIENCE)
     results.of(id)
   end
 

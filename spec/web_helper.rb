@@ -31,7 +31,7 @@ module Requests
   # Waits until what the pages asked for is worked out.
   def settle(id = 1)
     results = app_settings.results
-    app_settings.forecasts.ask(id, results.of(id).model)&.wait(90)
+    app_settings.forecasts.ask(id, results.of(id).model)&.wait(Studios::PATIENCE)
   end
 
   # @return [#results, #forecasts, #runner] what the application was given

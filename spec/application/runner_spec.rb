@@ -23,7 +23,7 @@ RSpec.describe Application::Work::Runner do
   it 'works in another process, tells how far it is, and answers as this process would' do
     shares = []
     job = runner.submit(task(20, 40), changed: ->(one) { shares << one.percent })
-    expect(job.wait(30)).to be(true)
+    expect(job.wait(Studios::PATIENCE)).to be(true)
     expect([job.state.found.chance, job.state.running, job.state.error]).to eq([task(20, 40).call(->(_) {}).chance, false, nil])
     expect(shares).to include(50).and(satisfy { |all| all == all.sort })
     expect(runner.pids).to all(satisfy { |pid| pid != Process.pid && alive?(pid) })
@@ -33,7 +33,7 @@ RSpec.describe Application::Work::Runner do
     job = runner.submit(task(40, 2000))
     job.first_news(30)
     runner.pids.each { |pid| Process.kill(:KILL, pid) }
-    expect([job.wait(120), job.state.error]).to eq([true, nil])
+    expect([job.wait(Studios::PATIENCE), job.state.error]).to eq([true, nil])
     expect(runner.pids.size).to be <= 2
   end
 
@@ -42,14 +42,14 @@ RSpec.describe Application::Work::Runner do
     jobs.first.first_news(30)
     runner.drop([:forecast, 1])
     expect(jobs.map { |job| job.state.running }).to all(be(false))
-    expect(jobs.map { |job| job.wait(20) }).to all(be(true))
+    expect(jobs.map { |job| job.wait(Studios::PATIENCE) }).to all(be(true))
     expect(jobs.map(&:result)).to all(be_nil)
-    expect(runner.submit(task(20)).wait(30)).to be(true)
+    expect(runner.submit(task(20)).wait(Studios::PATIENCE)).to be(true)
   end
 
   it 'does not stop the next piece of work with a stop that came too late' do
     first = runner.submit(task(20))
-    first.wait(30)
+    first.wait(Studios::PATIENCE)
     worker = Application::Work::Child.new
     [['a', task(20)], ['a', Application::Work::Worker::STOP], ['b', task(30)]].each { |message| worker.send(message) }
     ended = []
@@ -65,9 +65,9 @@ RSpec.describe Application::Work::Runner do
       job.first_news(30)
       runner.instance_variable_get(:@threads).each { |thread| thread[:process]&.kill }
       job.stop
-      expect(job.wait(30)).to be(true)
+      expect(job.wait(Studios::PATIENCE)).to be(true)
     end
-    expect(Array.new(4) { runner.submit(task(20)) }.map { |job| [job.wait(30), job.state.error] }).to all(eq([true, nil]))
+    expect(Array.new(4) { runner.submit(task(20)) }.map { |job| [job.wait(Studios::PATIENCE), job.state.error] }).to all(eq([true, nil]))
   end
 
   it 'serves first what somebody looks at' do
@@ -77,7 +77,7 @@ RSpec.describe Application::Work::Runner do
     submit = ->(name, urgent) { runner.submit(task(20), urgent: urgent, changed: ->(job) { begun << name if job.running? }) }
     jobs = [submit.('later', false), submit.('later still', false), submit.('now', true)]
     busy.first.stop
-    jobs.each { |job| job.wait(60) }
+    jobs.each { |job| job.wait(Studios::PATIENCE) }
     busy.last.stop
     expect(begun.pop).to eq('now')
   end
@@ -93,6 +93,6 @@ RSpec.describe Application::Work::Runner do
   it 'says what went wrong in the work itself' do
     broken = Application::Tasks::Simulate.new(model: nil, stages: [1])
     job = runner.submit(broken)
-    expect([job.wait(30), job.failed?, job.state.error]).to match([true, true, a_string_including('NoMethodError')])
+    expect([job.wait(Studios::PATIENCE), job.failed?, job.state.error]).to match([true, true, a_string_including('NoMethodError')])
   end
 end

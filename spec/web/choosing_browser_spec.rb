@@ -9,7 +9,7 @@ RSpec.describe 'Choosing a project for a group', type: :feature do
     visit '/classes/1'
     click_on 'Compare projects for this group'
     expect(page).to have_css('.choosing li', minimum: 1)
-    expect(page).to have_no_css('[data-poll]', wait: 90)
+    expect(page).to have_no_css('[data-poll]', wait: Studios::PATIENCE)
     rows = all('.choosing li').size
     expect([rows, all('.choosing .piece-name b').first.text]).to eq([studio.projects.newest.size, 'Night Page bookmark'])
     expect(find('.choosing li', text: 'Slow Orbit cuff')).to have_text('Not for Noor Bellweather').and have_text('a seat')

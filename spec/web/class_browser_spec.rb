@@ -168,7 +168,7 @@ RSpec.describe 'The class page', type: :feature do
     open_studio
     visit '/classes/1'
     click_on 'Work out the forecast' if page.has_button?('Work out the forecast', wait: 2)
-    expect(page).to have_css('.ribbon-wrap', wait: 90).and have_no_css('.working-on', wait: 90)
+    expect(page).to have_css('.ribbon-wrap', wait: Studios::PATIENCE).and have_no_css('.working-on', wait: Studios::PATIENCE)
     ['', '/kits', '/evening', '/afterwards'].each do |place|
       visit "/classes/1#{place}"
       expect([place, evaluate_script('document.documentElement.scrollHeight / 800')]).to match([place, be <= 3])

@@ -104,10 +104,12 @@ RSpec.describe Web::Routes::Composer, type: :request do
     }
     people = (0..3).map { |i| Core::People::Attendee.new(key: '0', name: "Person #{i}", level: i + 1,
       measures: sizes.transform_values { |all| mm(all[i]) }) }
-    studio.projects.newest.each do |saved|
-      id = studio.classes.create(Store::ClassState.new(workshop: workshop(title: saved.design.name),
-        project_version_id: saved.id, attendees: people))
-      plan = plan_of(id)
+    state = Store::ClassState.new(workshop: workshop(title: 'All there is'), project_version_id: studio.projects.newest.first.id,
+      attendees: people)
+    id = studio.classes.create(state)
+    studio.projects.newest.each_with_index do |saved, revision|
+      studio.classes.edit(id, revision, 'choose') { |before| before.with(project_version_id: saved.id) } if revision.positive?
+      plan = app_settings.results.of(id).plan
       get "/classes/#{id}/print"
       expect([saved.design.key, page.scan('class="kit-print"').size, page.scan('class="piece"').size]).to eq([saved.design.key, 4, 4])
       expect([saved.design.key, plan.people.count(&:fitted?)]).to eq([saved.design.key, 4])

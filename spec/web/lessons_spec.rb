@@ -6,7 +6,7 @@ require_relative '../web_helper'
 RSpec.describe Web::Routes::Learning, type: :request do
   def learnt
     get '/techniques/learnt'
-    app_settings.lessons.ask.wait(20)
+    app_settings.lessons.ask.wait(Studios::PATIENCE)
     get '/techniques/learnt'
     Nokogiri::HTML(page).css('tbody tr').to_h { |row| [row.at('th').text, row.css('td').map { |cell| cell.text.strip }] }
   end

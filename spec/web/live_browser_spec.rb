@@ -25,7 +25,7 @@ RSpec.describe 'Live', type: :feature do
     tap_on 'Not here', 'Soledad Quill'
     expect(page).to have_css('.live-card', text: /Soledad Quill.*Not here/m)
     click_on 'Start the class'
-    expect(page).to have_text('min left').and have_text(/Everybody finishes in \d+ of 100/, wait: 90)
+    expect(page).to have_text('min left').and have_text(/Everybody finishes in \d+ of 100/, wait: Studios::PATIENCE)
     tap_on 'Next', 'Ilse Marrow'
     expect(page).to have_css('#card-1', text: '2 of')
     link = let_phones_in
@@ -36,7 +36,7 @@ RSpec.describe 'Live', type: :feature do
       tap_on 'Needs me', 'Tomasz Okonjo'
       expect(page).to have_css('.needs li', text: 'Tomasz Okonjo called')
     end
-    expect(page).to have_css('.needs li', text: 'Tomasz Okonjo called', wait: 90)
+    expect(page).to have_css('.needs li', text: 'Tomasz Okonjo called', wait: Studios::PATIENCE)
     expect(page).to be_axe_clean
     small = 'one => one.checkVisibility() && one.getBoundingClientRect().height < 48'
     expect(page.evaluate_script("[...document.querySelectorAll('.btn-tap')].filter(#{small}).length")).to eq(0)
@@ -70,7 +70,7 @@ RSpec.describe 'Live', type: :feature do
       click_on 'Used by Ilse Marrow'
     end
     expect(page).to have_text('Spares used:')
-    expect(page).to have_text(/Everybody finishes in \d+ of 100, now \d+/, wait: 90)
+    expect(page).to have_text(/Everybody finishes in \d+ of 100, now \d+/, wait: Studios::PATIENCE)
     click_on 'Leave it out', match: :first
     expect(page).to have_css('.taps li', text: 'Left out by everybody', visible: :all)
     find('#new-fold summary').click
@@ -86,7 +86,7 @@ RSpec.describe 'Live', type: :feature do
       expect(page).to have_field('Name', with: 'Quillon Farrow')
       click_on 'Give a seat and a kit'
     end
-    expect(page).to have_css('.live-card', text: 'Quillon Farrow', wait: 90)
+    expect(page).to have_css('.live-card', text: 'Quillon Farrow', wait: Studios::PATIENCE)
     find('#tools-fold summary').click
     click_on 'One is back', match: :first
     expect(page).to have_css('#tools-fold li', text: /1 of|all back/)
@@ -104,7 +104,7 @@ RSpec.describe 'Live', type: :feature do
     visit '/classes/1/live'
     click_on 'Try it first, on a practice evening'
     expect(page).to have_text('This is a practice evening')
-    expect(page).to have_css('.live-clock', text: /18:3[1-9]/, wait: 90)
+    expect(page).to have_css('.live-clock', text: /18:3[1-9]/, wait: Studios::PATIENCE)
     expect(@studio.live_events.of(1)).to eq([])
   end
 
@@ -125,7 +125,9 @@ RSpec.describe 'Live', type: :feature do
     within_window(other) { tap_on 'Next', 'Tomasz Okonjo' }
     server, = Hostile::Stops.serve(folder, port: port)
     [current_window, other].each do |window|
-      within_window(window) { expect(page).to have_css('#card-1', text: '3 of', wait: 90).and have_css('#card-2', text: '2 of', wait: 90) }
+      within_window(window) do
+        { 1 => '3 of', 2 => '2 of' }.each { |card, step| expect(page).to have_css("#card-#{card}", text: step, wait: Studios::PATIENCE) }
+      end
     end
     within_window(other) { other.close }
     Process.kill(:TERM, server)

@@ -108,7 +108,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     leave_projects('night_page')
     get '/projects'
     expect(page).to include('being worked out')
-    app_settings.project_times.known(app_settings.results.now.library).wait(60)
+    app_settings.project_times.known(app_settings.results.now.library).wait(Studios::PATIENCE)
     get '/projects'
     expect(page).to include('In a group, half of the classes', 'Alone:')
   end

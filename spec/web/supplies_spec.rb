@@ -112,7 +112,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
 
   # Follows a piece of work to its end.
   def finished(path)
-    Studios::RUNNER.find(path[%r{[^/]+\z}]).wait(90)
+    Studios::RUNNER.find(path[%r{[^/]+\z}]).wait(Studios::PATIENCE)
     get path
   end
 
