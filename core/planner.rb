@@ -13,6 +13,7 @@ module Core
       @table = table.standing_in(workshop.teaching.stand_ins)
       @fitter = Fitter.new(workshop, design, attendees, table, open_rings: open_rings, fittings: fittings)
       @orders = {}
+      @takes = Hash.new { |known, skill| known[skill] = Technique::PracticeBag.takes(skill) }.compare_by_identity
       # The steps of pieces that are made alike, in order.
       @ordered = {}.compare_by_identity
       begin_lists
@@ -56,7 +57,6 @@ module Core
     private
 
     def begin_lists
-      @held = {}.compare_by_identity
       @times = Session::StepTime.new(@calibration, on: @workshop.date, poor_light: @workshop.session.poor_light)
       @lists = Technique::Lists.new(@table, @workshop.teaching, @workshop.date)
     end
@@ -111,13 +111,13 @@ module Core
       bag = practice_bag(list, own.piece)
       PersonPlan.new(own: own, needs: bag.parts.empty? ? own.needs : Bill::Need.sum([*own.needs, *bag.parts]),
         cuts: bag.cuts.empty? ? own.cuts : own.cuts + Cutting::CutNeed.from(bag.cuts), practice: bag,
-        tools: held_at_once(list), tasks: tasks(list, own.attendee), spared: list.spared)
+        tools: list.tools, tasks: tasks(list, own.attendee), spared: list.spared)
     end
 
     # What they practise with, out of the parts and lines of the piece.
     def practice_bag(list, piece)
       practised = list.items.each_index.select { |i| list.items[i].kind == :practice }
-      Technique::PracticeBag.new(practised.map { |i| [list.items[i].skill, list.items[i + 1].step] }, piece)
+      Technique::PracticeBag.new(practised.map { |i| [@takes[list.items[i].skill], list.items[i + 1].step] }, piece)
     end
 
     # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
@@ -156,13 +156,6 @@ module Core
 
     def teaching
       @workshop.teaching
-    end
-
-    # @return [Hash{String=>Integer}] how many of each tool one attendee's steps need at once, at the most
-    def held_at_once(list)
-      @held[list] ||= list.items.each_with_object({}) do |item, most|
-        item.holding.held.each { |tool, number| most[tool] = [most.fetch(tool, 0), number].max }
-      end
     end
 
     def tasks(list, attendee)

@@ -19,8 +19,11 @@ module Core
       # @return [Hash{Catalogue::Part=>Spares}]
       def self.of(people, confidence: CONFIDENCE, learnt: {})
         by_part = Hash.new { |parts, part| parts[part] = [] }
+        lost = Hash.new { |parts, part|
+          parts[part] = Hash.new { |levels, level| levels[level] = Loss.probability(part, level, learnt) }
+        }.compare_by_identity
         people.each do |person|
-          person.needs.each { |need| by_part[need.part] << { Loss.probability(need.part, person.attendee.level, learnt) => need.count } }
+          person.needs.each { |need| by_part[need.part] << { lost[need.part][person.attendee.level] => need.count } }
         end
         each = confidence**(1.0 / [by_part.size, 1].max)
         # Many bags hold as many of something that is lost as easily.

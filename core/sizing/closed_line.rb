@@ -51,7 +51,7 @@ module Core
         MOST_ROUNDS.times do |round|
           line.lay(@radius)
           now = [@radius, line.angle - full_turn]
-          @radius = [nearer(now, last), now.first / 4].max
+          @radius = [nearer(now, last, (@row.total + line.slack) / line.angle), now.first / 4].max
           last = now
           found = (@radius - now.first).abs < CLOSE_ENOUGH
           # Laid by their lengths alone at first, parts may have seemed to stand that do not.
@@ -67,9 +67,10 @@ module Core
 
       # The next radius to try: in proportion to the angle at first, then by the secant through the last two.
       # @param now [(Float, Float)] radius and how much more than a full turn it makes
-      def nearer(now, last)
+      # @param bend [Float] how far from the body's middle the line runs on average
+      def nearer(now, last, bend)
         radius, over = now
-        return radius + ((radius + @row.tallest) * over / @turns) if last.nil? || (over - last[1]).abs < 1e-12
+        return radius + (bend * over / @turns) if last.nil? || (over - last[1]).abs < 1e-12
 
         step = over * (radius - last[0]) / (over - last[1])
         radius - step.clamp(-radius / 2, radius)

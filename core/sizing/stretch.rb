@@ -37,9 +37,10 @@ module Core
         @bends_freely ? needed_at(0.0) : settle
       end
 
-      # How far it is from the body's middle, at an angle from where it begins. @param rest [Float] see #lay
-      def height(angle, rest)
-        Stretch.height(from.distance, to.distance, span, angle, bare? && rest)
+      # @param height [Float] from the body's middle @param angle [Float] from where it begins @param rest [Float] see #lay
+      # @return [Boolean] whether it is farther out there
+      def above?(height, angle, rest)
+        Stretch.above?(height, from.distance, to.distance, span, angle, bare? && rest)
       end
 
       # @return [Float] the angle from the middle of one to the middle of the other
@@ -58,7 +59,19 @@ module Core
           angle_of(((near**2) + (far**2) - (length**2)) / (2 * near * far))
         end
 
-        # How far the line between two points is from the body's middle, at an angle from the first. @param rest see .span
+        # Whether the line between two points is farther from the body's middle than a height, at an angle from the first. Most are told
+        # without trigonometry: a straight line is nowhere farther out than in proportion between its ends, and nowhere nearer than the
+        # nearer end times the cosine of half the span, which is at least 1 - span²/8.
+        # @param rest see .span
+        def above?(height, near, far, span, angle, rest)
+          if !rest && angle >= 0 && angle <= span
+            return false if near + ((far - near) * angle / span) <= height
+            return true if (near < far ? near : far) * (1 - (span * span / 8)) > height
+          end
+          height(near, far, span, angle, rest) > height
+        end
+
+        # @return [Float] how far that line is from the body's middle
         def height(near, far, span, angle, rest)
           if rest && span > touch(near, rest) + touch(far, rest)
             down, up = touch(near, rest) - angle, touch(far, rest) - (span - angle)

@@ -97,7 +97,7 @@ module Core
         (from + 1).upto(after - 1) do |place|
           angle = per_length * (@row.upto[place] - gone + (@row.along[place] / 2.0))
           middles[place] = start + angle
-          standing << place if stretch.height(angle, @radius + @row.skin) < @radius + @solids[place].height - TOUCHING
+          standing << place unless stretch.above?(@radius + @solids[place].height - TOUCHING, angle, @radius + @row.skin)
         end
       end
 
@@ -121,8 +121,8 @@ module Core
         span = middles[after] - other.lean - start
         return false if span >= Math::PI
 
-        Stretch.height(one.distance, other.distance, span, middles[place] - start,
-          @row.bare_between?(before, after) && (@radius + @row.skin)) > top
+        Stretch.above?(top, one.distance, other.distance, span, middles[place] - start,
+          @row.bare_between?(before, after) && (@radius + @row.skin))
       end
     end
   end

@@ -24,6 +24,13 @@ module Core
         end
       end
 
+      # @param all [Array<Holding>] @return [Hash{String=>Integer}] tool key => number held at one moment at the most
+      def self.most(all)
+        all.each_with_object({}) do |holding, most|
+          holding.held.each { |tool, number| most[tool] = [most.fetch(tool, 0), number].max }
+        end
+      end
+
       # What is kept for a step that this maker does not do is not kept.
       def self.keeping(step, needs, rest)
         step.keeps.filter_map { |tool, till| needs.key?(tool) && rest.any? { |other, _| other.key == till } && [tool,

@@ -8,7 +8,8 @@ module Core
       # for the common way · holding: Holding, the tools
       Item = Value.define(:kind, :step, :skill, reason: nil, holding: Holding::NONE)
       # items: [Item] · spared: [(Construction::StepUse, reason)] steps this attendee does not do
-      List = Value.define(:items, :spared)
+      # tools: {tool key => number} held at one moment at the most
+      List = Value.define(:items, :spared, :tools)
 
       # @param table [Catalogue::Table] @param choices [Teaching] @param on [Date]
       def initialize(table, choices, on)
@@ -28,25 +29,31 @@ module Core
       private
 
       def build(attendee, steps)
-        spared, practised, items = [], {}, []
+        spared, practised, rows = [], {}, []
         steps.each do |step|
           why = spared(attendee, step)
           next spared << [step, why] if why
 
           skill, reason = worked(attendee, step)
-          items.concat(practice(attendee, skill)) unless practised[skill.key]
+          rows << practice(attendee, skill) unless practised[skill.key]
           practised[skill.key] = true
-          items << Item.new(kind: :step, step: step, skill: skill, reason: reason)
+          rows << [:step, step, skill, reason]
         end
-        List.new(items: holding(items) + extra(attendee, steps), spared: spared)
+        rows.compact!
+        holdings, tools = holdings(rows)
+        items = rows.zip(holdings).map do |(kind, step, skill, reason), holding|
+          Item.new(kind: kind, step: step, skill: skill, reason: reason, holding: holding)
+        end
+        List.new(items: items + extra(attendee, steps), spared: spared, tools: tools)
       end
 
       # What is done only when there is time holds no tool that others need. Lists of one design mostly differ in numbers, not in their
       # steps.
-      def holding(items)
-        alike = items.each_with_object([]) { |item, keys| keys.push(item.step.key, item.step.keeps, item.skill.key) }
-        holdings = @holdings[alike] ||= Holding.along(items.map { |item| [item.step, item.skill.tools] })
-        items.zip(holdings).map { |item, holding| item.with(holding: holding) }
+      # @param rows [Array<(Symbol, Construction::StepUse, Skill, Symbol)>] @return [(Array<Holding>, Hash{String=>Integer})] one a row, and
+      #   the most of each tool
+      def holdings(rows)
+        alike = rows.each_with_object([]) { |(_, step, skill), keys| keys.push(step.key, step.keeps, skill.key) }
+        @holdings[alike] ||= Holding.along(rows.map { |_, step, skill| [step, skill.tools] }).then { |all| [all, Holding.most(all)] }
       end
 
       # @return [Symbol, nil] why the attendee does not do it
@@ -64,12 +71,13 @@ module Core
       end
 
       # Before a first use, on scrap.
+      # @return [(Symbol, Construction::StepUse, Skill, Symbol), nil]
       def practice(attendee, skill)
-        return [] if !@choices.practice || skill.practice_minutes.zero? || Familiarity.of(attendee, skill, @on) >= Familiarity::KNOWN
+        return if !@choices.practice || skill.practice_minutes.zero? || Familiarity.of(attendee, skill, @on) >= Familiarity::KNOWN
 
-        [Item.new(kind: :practice, step: Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1,
-          text: :practice, values: { what: skill.practice, technique: skill.name }),
-          skill: skill, reason: skill.level > attendee.level + 1 ? :far_above : :new)]
+        on_scrap = Construction::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1, text: :practice,
+          values: { what: skill.practice, technique: skill.name })
+        [:practice, on_scrap, skill, skill.level > attendee.level + 1 ? :far_above : :new]
       end
 
       def extra(attendee, steps)

@@ -44,6 +44,7 @@ module Core
         @steps = steps
         @school = school
         @counted = school == :gentle ? :harder_first : :misplaced
+        @weight = WEIGHTS[@counted]
         @ends = steps.each_index.select { |i| steps[i].adds.intersect?(ENDS) }.sum { |i| 1 << i }
         skills = steps.map { |step| table.technique(step.technique) }
         @levels = skills.map(&:level)
@@ -62,6 +63,7 @@ module Core
         @step_bits = steps.size.bit_length
         @level_bits = (steps.size * @hardest).bit_length
         @level_mask = (1 << @level_bits) - 1
+        @shifts = @levels.map { |level| @level_bits * level }
         @before = (0..@hardest).map { |level| before(level) }
         @in_any_case = steps.each_index.map { |i| misplaced_in_any_case(i) }
         @following = {}
@@ -139,7 +141,7 @@ module Core
 
       # What putting this step next costs, whatever comes right before it.
       def points(state, index)
-        points = WEIGHTS[@counted] * (misplaced(state, index) - @in_any_case[index])
+        points = @weight * (misplaced(state, index) - @in_any_case[index])
         points += WEIGHTS[:late] if late?(state, index)
         @rather[index].zero? ? points : points + (WEIGHTS[:against] * against(state, index))
       end
@@ -190,7 +192,7 @@ module Core
         case @school
         when :ends_early then @ends[index] == 1 ? (state.done & ~@ends).digits(2).sum : 0
         when :ends_late then @ends[index] == 1 ? 0 : (state.done & @ends).digits(2).sum
-        else (state.ahead >> (@level_bits * @levels[index])) & @level_mask
+        else (state.ahead >> @shifts[index]) & @level_mask
         end
       end
 

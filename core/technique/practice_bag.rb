@@ -20,7 +20,13 @@ module Core
         nil
       end
 
-      # @param practised [Array<(Skill, Construction::StepUse)>] techniques with the first step that uses them @param piece [Sizing::Piece]
+      # @param skill [Skill] @return [Array<Takes>] what practising it takes, as far as it reads
+      def self.takes(skill)
+        skill.practice_takes.filter_map { |text| read(text) }
+      end
+
+      # @param practised [Array<(Array<Takes>, Construction::StepUse)>] what each technique takes, with the first step that uses it
+      # @param piece [Sizing::Piece]
       def initialize(practised, piece)
         @practised = practised
         @piece = piece
@@ -28,7 +34,7 @@ module Core
 
       # @return [Array<Construction::PartUse>] of kinds the piece has; what is made apart is not practised with
       def parts
-        takes.filter_map do |one, step|
+        @parts ||= takes.filter_map do |one, step|
           use = one.length.nil? && uses(step).find { |known| known.part.kind == one.kind }
           use && Construction::PartUse.new(part: use.part, count: one.count, role: :practice)
         end
@@ -36,7 +42,7 @@ module Core
 
       # @return [Array<Construction::Cut>] of the line that the step works, or its component's first
       def cuts
-        takes.filter_map do |one, step|
+        @cuts ||= takes.filter_map do |one, step|
           line = one.length && line_of(step) or next
           Construction::Cut.new(line: line, count: 1, role: :practice, body: one.length, consumption: Measure::Length::ZERO,
             tails: Measure::Length::ZERO)
@@ -47,9 +53,7 @@ module Core
 
       # @return [Array<(Takes, Construction::StepUse)>]
       def takes
-        @takes ||= @practised.flat_map do |skill, step|
-          skill.practice_takes.filter_map { |text| PracticeBag.read(text) }.map { |one| [one, step] }
-        end
+        @takes ||= @practised.flat_map { |takes, step| takes.map { |one| [one, step] } }
       end
 
       def work_up(step)

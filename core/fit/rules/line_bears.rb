@@ -36,9 +36,15 @@ module Core
         def weight(uses)
           @weights ||= {}.compare_by_identity
           @weights[uses] ||= begin
-            unknown = uses.map(&:part).uniq.reject { |part| Catalogue::Mass.milligrams(part) }
-            [unknown, unknown.empty? ? uses.sum { |use| Catalogue::Mass.milligrams(use.part) * use.count } / 1000 : nil]
+            unknown = uses.map(&:part).uniq.reject { |part| milligrams(part) }
+            [unknown, unknown.empty? ? uses.sum { |use| milligrams(use.part) * use.count } / 1000 : nil]
           end
+        end
+
+        # Pieces of one design are made of the same parts.
+        def milligrams(part)
+          @milligrams ||= Hash.new { |known, one| known[one] = Catalogue::Mass.milligrams(one) }.compare_by_identity
+          @milligrams[part]
         end
 
         def weigh(join, line, strands, grams)
