@@ -23,7 +23,7 @@ module Core
           parts[part] = Hash.new { |levels, level| levels[level] = Loss.probability(part, level, learnt) }
         }.compare_by_identity
         people.each do |person|
-          person.needs.each { |need| by_part[need.part] << { lost[need.part][person.attendee.level] => need.count } }
+          person.needs.each { |need| by_part[need.part] << [lost[need.part][person.attendee.level], need.count] }
         end
         each = confidence**(1.0 / [by_part.size, 1].max)
         # Many bags hold as many of something that is lost as easily.
@@ -31,12 +31,13 @@ module Core
         by_part.to_h { |part, uses| [part, of_part(part, uses, each, enough)] }
       end
 
-      # @param uses [Array<Hash>] each person's @param enough [Hash] (uses, confidence) to spares
+      # @param uses [Array<(Float, Integer)>] each person's: probability to lose one, and how many @param enough [Hash] (uses, confidence)
+      #   to spares
       def self.of_part(part, uses, confidence, enough)
-        together = uses.each_with_object(Hash.new(0)) { |one, all| one.each { |probability, count| all[probability] += count } }
+        together = uses.each_with_object(Hash.new(0)) { |(probability, count), all| all[probability] += count }
         bag = confidence**(1.0 / uses.size)
-        new(part: part, needed: uses.sum { |one| one.each_value.sum }, shared: enough[[together, confidence]],
-          bagged: uses.tally.sum { |one, times| enough[[one, bag]] * times })
+        new(part: part, needed: uses.sum(&:last), shared: enough[[together, confidence]],
+          bagged: uses.tally.sum { |(probability, count), times| enough[[{ probability => count }, bag]] * times })
       end
       private_class_method :of_part
     end

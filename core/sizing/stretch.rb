@@ -4,6 +4,8 @@ module Core
   module Sizing
     # The line from the middle of one part that stands on the body to the middle of the next, with what it carries between them; in
     # millimetres. Wherever the same parts stand and lie, it runs alike: one stretch is laid for all of these places.
+    #
+    # This and TautLine are laid many times for every piece: they loop by while, since each round of a block is a call.
     class Stretch
       # A length below this is none.
       NOTHING = 1e-6
@@ -96,7 +98,8 @@ module Core
         end
 
         def tangent(distance, rest)
-          Math.sqrt([(distance**2) - (rest**2), 0.0].max)
+          square = (distance**2) - (rest**2)
+          square > 0 ? Math.sqrt(square) : 0.0
         end
       end
 
@@ -107,15 +110,16 @@ module Core
       def settle
         gap, low, high = @gap, 0.0, Float::INFINITY
         last = short = nil
-        MOST_ROUNDS.times do
+        rounds = 0
+        while (rounds += 1) <= MOST_ROUNDS
           before, short = short, needed_at(gap) - gap
-          break if short.abs < CLOSE_ENOUGH
+          return if short.abs < CLOSE_ENOUGH
 
-          short.positive? ? low = gap : high = gap
+          short > 0 ? low = gap : high = gap
           @closing = (before - short) / (gap - last) if last && before != short
           last = gap
           gap += short / @closing
-          gap = (low + [high, 2 * last].min) / 2 unless gap.between?(low, high)
+          gap = (low + (high < 2 * last ? high : 2 * last)) / 2 if gap < low || gap > high
         end
       end
 
@@ -159,7 +163,9 @@ module Core
         return mixed(one, other, angle) if one.profile != other.profile
 
         half = angle / 2
-        one.profile == :round ? rolled(one, half) + rolled(other, half) : 2 * [one.height, other.height].min * Math.sin(half)
+        return rolled(one, half) + rolled(other, half) if one.profile == :round
+
+        2 * (one.height < other.height ? one.height : other.height) * Math.sin(half)
       end
 
       # A ball, or an ellipse of revolution, against a face that leans so far.
@@ -171,7 +177,8 @@ module Core
       # The ball rolls on the other's face up to its edge, then the edge opens.
       def mixed(one, other, angle)
         ball, face = one.profile == :round ? [one, other] : [other, one]
-        rolls = [angle, Math.atan(face.height * ball.half / (ball.height**2))].min
+        edge = Math.atan(face.height * ball.half / (ball.height**2))
+        rolls = angle < edge ? angle : edge
         rolled(ball, rolls) + (face.height * Math.sin(angle - rolls))
       end
     end

@@ -30,8 +30,11 @@ module Core
         @radius = radius
         @on_body.each { |solid| solid.stand_on(radius) }
         @angle = @slack = 0.0
-        @counts.each do |stretch, times|
-          stretch.lay(radius + @row.skin)
+        rest = radius + @row.skin
+        place = -1
+        while (stretch = @kinds[place += 1])
+          stretch.lay(rest)
+          times = @counts[stretch]
           @angle += stretch.turn * times
           @slack += stretch.gap * times
         end
@@ -55,18 +58,27 @@ module Core
 
       # @return [Array<Float>] about where the middle of each part lies, by length alone
       def spread
-        first = @row.along.first
-        @row.along.each_with_index.map { |along, place|
-          (@row.upto[place] + ((along - first) / 2.0)) / LineRow::MM * @angle / @row.total
-        }.push(@angle)
+        along, upto, total = @row.along, @row.upto, @row.total
+        first = along.first
+        middles = []
+        place = -1
+        while (length = along[place += 1])
+          middles << ((upto[place] + ((length - first) / 2.0)) / LineRow::MM * @angle / total)
+        end
+        middles << @angle
       end
 
       # The line between those that stand: each Stretch with how often it is there.
       def stretch_out
-        @stretches = @standing.each_with_index.map { |from, i| stretch(from, @standing[i + 1] || @row.size) }
+        @stretches = []
         @counts = Hash.new(0).compare_by_identity
-        @stretches.each { |stretch| @counts[stretch] += 1 }
-        @on_body = @counts.keys.map(&:from).uniq
+        i = -1
+        while (from = @standing[i += 1])
+          @stretches << (stretch = stretch(from, @standing[i + 1] || @row.size))
+          @counts[stretch] += 1
+        end
+        @kinds = @counts.keys
+        @on_body = @kinds.map(&:from).uniq
       end
 
       def stretch(from, after)
@@ -78,7 +90,8 @@ module Core
       def press
         middles, standing = Array.new(@row.size + 1), []
         angle = 0.0
-        @standing.each_with_index do |from, i|
+        i = -1
+        while (from = @standing[i += 1])
           stretch = @stretches[i]
           middles[from] = angle
           standing << from
@@ -92,23 +105,29 @@ module Core
 
       # @param start [Float] angle at which the stretch begins @param middles, standing [Array] that it adds to
       def press_between(from, after, stretch, start, middles, standing)
+        upto, along = @row.upto, @row.along
         per_length = stretch.span / @row.run(from, after)
-        gone = @row.upto[from] + @row.along[from]
-        (from + 1).upto(after - 1) do |place|
-          angle = per_length * (@row.upto[place] - gone + (@row.along[place] / 2.0))
+        gone = upto[from] + along[from]
+        rest = @radius + @row.skin
+        place = from
+        while (place += 1) < after
+          angle = per_length * (upto[place] - gone + (along[place] / 2.0))
           middles[place] = start + angle
-          standing << place unless stretch.above?(@radius + @solids[place].height - TOUCHING, angle, @radius + @row.skin)
+          standing << place unless stretch.above?(@radius + @solids[place].height - TOUCHING, angle, rest)
         end
       end
 
       # Takes out those that the line between their neighbours passes above.
       def lift(middles)
         @row.kinds.each { |solid| solid.stand_on(@radius) }
-        @standing = @standing.each_with_object([]) do |place, kept|
+        kept = []
+        i = -1
+        while (place = @standing[i += 1])
           kept.pop while kept.size > 1 && lifted?(kept[-2], kept[-1], place, middles)
           kept << place
         end
-        @standing.pop while @standing.size > 2 && lifted?(@standing[-2], @standing[-1], @row.size, middles)
+        kept.pop while kept.size > 2 && lifted?(kept[-2], kept[-1], @row.size, middles)
+        @standing = kept
       end
 
       def lifted?(before, place, after, middles)

@@ -16,12 +16,13 @@ module Core
         SMALL_PARTS_UNTIL = 3
         MAGNETS_FROM = 14
         METALS = %i[brass copper].freeze
+        NOTHING_NEEDED = People::Needs.new
 
         # @param attendee [People::Attendee] @param piece [Sizing::Piece] @param design [Project::Design]
         # @return [Array<Finding>] empty when there is nothing to look out for
         def for(attendee, piece, design)
           needs = attendee.needs
-          return [] if needs == People::Needs.new
+          return [] if needs == NOTHING_NEEDED
 
           @attendee = attendee
           parts = piece.parts.map(&:part).uniq
