@@ -60,7 +60,11 @@ module Core
       # @param of_spares [Array<Float>] chances of losing 0, 1, 2 ... of so many spares
       # @return [Float] chance that of the uses and these spares no more are lost than there are spares
       def enough(number, of_spares)
-        of_spares.each_with_index.sum { |chance, lost| lost > number ? 0.0 : chance * at_most[[number - lost, at_most.size - 1].min] }
+        last = at_most.size - 1
+        of_spares.first(number + 1).each_with_index.sum do |chance, lost|
+          left = number - lost
+          chance * at_most[left < last ? left : last]
+        end
       end
 
       # @return [Array<Float>] chance of losing at most 0, 1, 2 ...
@@ -71,9 +75,9 @@ module Core
       def convolve(first, second)
         sums = Array.new(first.size + second.size - 1, 0.0)
         first.each_with_index do |a, i|
-          second.each do |b|
-            sums[i] += a * b
-            i += 1
+          j = -1
+          while (b = second[j += 1])
+            sums[i + j] += a * b
           end
         end
         sums.pop while sums.last < NEGLIGIBLE

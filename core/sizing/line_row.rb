@@ -19,13 +19,12 @@ module Core
         @alike, @sorts = {}, {}.compare_by_identity
         @skin = @widest = 0.0
         place(elements)
-        @total = elements.sum { |element| element.along.nm } / MM
         @kinds = @alike.values
         @tallest = @kinds.map(&:height).max || @skin
         return if size.zero?
 
         begin_with_tallest
-        @upto, @bare_upto = sums(@along.each_index.map { |place| @along[place] + @bare[place] }), sums(@bare)
+        add_up
         note_neighbours
       end
 
@@ -69,24 +68,31 @@ module Core
 
       # Bare line before the first part belongs after the last.
       def place(elements)
-        first = elements.index { |element| !element.bare? } || 0
-        elements.rotate(first).each do |element|
+        total = before_first = 0
+        elements.each do |element|
           solid = @sorts.fetch(element) { @sorts[element] = measure(element) }
+          total += (along = element.along.nm)
           if solid
             @solids << solid
-            @along << element.along.nm
+            @along << along
             @bare << 0
-          elsif @bare.any?
-            @bare[-1] += element.along.nm
+          elsif @bare.empty?
+            before_first += along
+          else
+            @bare[-1] += along
           end
         end
+        @bare[-1] += before_first unless @bare.empty?
+        @total = total / MM
       end
 
       # @return [Solid, nil] the sort of part that it is; nil where it is bare
       def measure(element)
-        @widest = [@widest, element.width.to_mm].max
+        width = element.width.to_mm
+        @widest = width if width > @widest
         if element.bare?
-          @skin = [@skin, element.height.to_mm].max
+          height = element.height.to_mm
+          @skin = height if height > @skin
           nil
         else
           @alike[[element.along.nm, element.height.nm, element.profile]] ||= Solid.of(element, @alike.size)
@@ -100,17 +106,28 @@ module Core
         @solids << @solids.first
       end
 
-      # @return [Array<Integer>] of all before each place, and before the first once more
-      def sums(lengths)
-        upto = 0
-        [0, *lengths.map { |length| upto += length }]
+      # What lies before each place, and before the first once more.
+      def add_up
+        @upto, @bare_upto = [upto = 0], [bare_upto = 0]
+        place = -1
+        while (along = @along[place += 1])
+          @upto << (upto += along + @bare[place])
+          @bare_upto << (bare_upto += @bare[place])
+        end
       end
 
       # The kinds of each place and the next, and of each and the one before, as one number.
       def note_neighbours
-        @pairs = @kinds.size**2
-        @leaving = @along.each_index.map { |place| (@solids[place].number * @kinds.size) + @solids[place + 1].number }
-        @arriving = [nil, *@leaving]
+        kinds = @kinds.size
+        @pairs = kinds * kinds
+        @leaving, @arriving = [], [nil]
+        number = @solids.first.number
+        place = 0
+        while (solid = @solids[place += 1])
+          pair = (number * kinds) + (number = solid.number)
+          @leaving << pair
+          @arriving << pair
+        end
       end
     end
   end

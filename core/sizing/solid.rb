@@ -9,8 +9,8 @@ module Core
     class Solid
       attr_reader :number, :half, :height, :profile
       # While it stands on the body: how far its hole's ends are from the middle of the body, and the angle there from its own middle to
-      # them.
-      attr_reader :distance, :lean
+      # them. For bare line that leaves it: how long it runs until it lies on the body, and over which angle.
+      attr_reader :distance, :lean, :tangent, :down
 
       # @param element [Construction::Element]
       def self.of(element, number)
@@ -22,12 +22,18 @@ module Core
         @half = half
         @height = height
         @profile = profile
+        @distance = @lean = @tangent = @down = 0.0
       end
 
-      # @param radius [Float] of the body
-      def stand_on(radius)
+      # @param radius [Float] of the body @param rest [Float, nil] how far bare line on it is from its middle; nil where there is none
+      def stand_on(radius, rest)
         @distance = Math.hypot(radius + height, half)
         @lean = Math.atan(half / (radius + height))
+        return unless rest
+
+        square = (@distance * @distance) - (rest * rest)
+        @tangent = square > 0 ? Math.sqrt(square) : 0.0
+        @down = rest < @distance ? Math.acos(rest / @distance) : 0.0
       end
     end
   end

@@ -33,16 +33,16 @@ module Core
         @bare
       end
 
-      # Both parts stand already. @param rest [Float] how far bare line on the body is from its middle
+      # Both parts stand already. @param rest [Float, nil] see Solid#stand_on
       def lay(rest)
-        @rest = rest
+        @rest = bare? ? rest : nil
         @bends_freely ? needed_at(0.0) : settle
       end
 
-      # @param height [Float] from the body's middle @param angle [Float] from where it begins @param rest [Float] see #lay
+      # @param height [Float] from the body's middle @param angle [Float] from where it begins
       # @return [Boolean] whether it is farther out there
-      def above?(height, angle, rest)
-        Stretch.above?(height, from.distance, to.distance, span, angle, bare? && rest)
+      def above?(height, angle)
+        Stretch.above?(height, from, to, span, angle, @rest)
       end
 
       # @return [Float] the angle from the middle of one to the middle of the other
@@ -51,55 +51,52 @@ module Core
       end
 
       class << self
-        # The angle at the body's middle under a straight run between two points so far from it, or under one down to the body, along it
-        # and up again. @param rest [Float, false] how far bare line on the body is from its middle; false where it stays straight
-        def span(length, near, far, rest)
-          if rest && length > tangent(near, rest) + tangent(far, rest)
-            return touch(near, rest) + touch(far, rest) + ((length - tangent(near, rest) - tangent(far, rest)) / rest)
-          end
+        # The angle at the body's middle under a straight run between two parts that stand, or under one down to the body, along it and up
+        # again. @param rest [Float, nil] how far bare line on the body is from its middle; nil where it stays straight
+        def span(length, one, other, rest)
+          free = rest ? length - one.tangent - other.tangent : 0.0
+          return one.down + other.down + (free / rest) if free > 0
 
-          angle_of(((near**2) + (far**2) - (length**2)) / (2 * near * far))
+          near, far = one.distance, other.distance
+          angle_of(((near * near) + (far * far) - (length * length)) / (2 * near * far))
         end
 
-        # Whether the line between two points is farther from the body's middle than a height, at an angle from the first. Most are told
-        # without trigonometry: a straight line is nowhere farther out than in proportion between its ends, and nowhere nearer than the
-        # nearer end times the cosine of half the span, which is at least 1 - span²/8.
+        # Whether the line between two that stand is farther from the body's middle than a height, at an angle from the first. Most are
+        # told without trigonometry: between them it is nowhere farther out than in proportion to their ends, and where it is straight
+        # nowhere nearer than the nearer end times the cosine of half the span, which is at least 1 - span²/8.
         # @param rest see .span
-        def above?(height, near, far, span, angle, rest)
-          if !rest && angle >= 0 && angle <= span
+        def above?(height, one, other, span, angle, rest)
+          near, far = one.distance, other.distance
+          if angle >= 0 && angle <= span
             return false if near + ((far - near) * angle / span) <= height
-            return true if (near < far ? near : far) * (1 - (span * span / 8)) > height
+            return true if !rest && (near < far ? near : far) * (1 - (span * span / 8)) > height
           end
-          height(near, far, span, angle, rest) > height
-        end
-
-        # @return [Float] how far that line is from the body's middle
-        def height(near, far, span, angle, rest)
-          if rest && span > touch(near, rest) + touch(far, rest)
-            down, up = touch(near, rest) - angle, touch(far, rest) - (span - angle)
-            return down.positive? ? rest / Math.cos(down) : up.positive? ? rest / Math.cos(up) : rest
-          end
-
-          near * far * Math.sin(span) / ((near * Math.sin(angle)) + (far * Math.sin(span - angle)))
+          height(one, other, span, angle, rest) > height
         end
 
         # The angle between a point so far out and where its tangent touches a circle.
-        def touch(distance, rest)
-          angle_of(rest / distance)
+        def touch(distance, radius)
+          angle_of(radius / distance)
         end
 
         private
+
+        # How far that line is from the body's middle.
+        def height(one, other, span, angle, rest)
+          if rest && span > one.down + other.down
+            down, up = one.down - angle, other.down - (span - angle)
+            return down > 0 ? rest / Math.cos(down) : up > 0 ? rest / Math.cos(up) : rest
+          end
+
+          near, far = one.distance, other.distance
+          near * far * Math.sin(span) / ((near * Math.sin(angle)) + (far * Math.sin(span - angle)))
+        end
 
         # Rounding may carry a cosine beyond its bounds.
         def angle_of(cosine)
           return 0.0 if cosine > 1
 
           cosine < -1 ? Math::PI : Math.acos(cosine)
-        end
-
-        def tangent(distance, rest)
-          square = (distance**2) - (rest**2)
-          square > 0 ? Math.sqrt(square) : 0.0
         end
       end
 
@@ -127,7 +124,7 @@ module Core
       def needed_at(gap)
         @gap = gap
         length = run + gap
-        @span = Stretch.span(length, from.distance, to.distance, bare? && @rest)
+        @span = Stretch.span(length, from, to, @rest)
         return 0.0 if @bends_freely
 
         bend(length)
@@ -177,7 +174,7 @@ module Core
       # The ball rolls on the other's face up to its edge, then the edge opens.
       def mixed(one, other, angle)
         ball, face = one.profile == :round ? [one, other] : [other, one]
-        edge = Math.atan(face.height * ball.half / (ball.height**2))
+        edge = Math.atan(face.height * ball.half / (ball.height * ball.height))
         rolls = angle < edge ? angle : edge
         rolled(ball, rolls) + (face.height * Math.sin(angle - rolls))
       end

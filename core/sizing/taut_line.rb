@@ -28,9 +28,9 @@ module Core
       # Lays all out at this radius. Who stands stays as it is.
       def lay(radius)
         @radius = radius
-        @on_body.each { |solid| solid.stand_on(radius) }
         @angle = @slack = 0.0
-        rest = radius + @row.skin
+        rest = rest_at(radius)
+        @on_body.each { |solid| solid.stand_on(radius, rest) }
         place = -1
         while (stretch = @kinds[place += 1])
           stretch.lay(rest)
@@ -55,6 +55,11 @@ module Core
       end
 
       private
+
+      # @return [Float, nil] how far bare line on a body of this radius is from its middle
+      def rest_at(radius)
+        @row.bare? ? radius + @row.skin : nil
+      end
 
       # @return [Array<Float>] about where the middle of each part lies, by length alone
       def spread
@@ -108,18 +113,18 @@ module Core
         upto, along = @row.upto, @row.along
         per_length = stretch.span / @row.run(from, after)
         gone = upto[from] + along[from]
-        rest = @radius + @row.skin
         place = from
         while (place += 1) < after
           angle = per_length * (upto[place] - gone + (along[place] / 2.0))
           middles[place] = start + angle
-          standing << place unless stretch.above?(@radius + @solids[place].height - TOUCHING, angle, rest)
+          standing << place unless stretch.above?(@radius + @solids[place].height - TOUCHING, angle)
         end
       end
 
       # Takes out those that the line between their neighbours passes above.
       def lift(middles)
-        @row.kinds.each { |solid| solid.stand_on(@radius) }
+        rest = rest_at(@radius)
+        @row.kinds.each { |solid| solid.stand_on(@radius, rest) }
         kept = []
         i = -1
         while (place = @standing[i += 1])
@@ -134,14 +139,14 @@ module Core
         one, other = @solids[before], @solids[after]
         top = @radius + @solids[place].height + TOUCHING
         # A line that is straight is nowhere higher than at its ends.
-        return false if one.distance <= top && other.distance <= top && !@row.bare_between?(before, after)
+        bare = @row.bare_between?(before, after)
+        return false if one.distance <= top && other.distance <= top && !bare
 
         start = middles[before] + one.lean
         span = middles[after] - other.lean - start
         return false if span >= Math::PI
 
-        Stretch.above?(top, one.distance, other.distance, span, middles[place] - start,
-          @row.bare_between?(before, after) && (@radius + @row.skin))
+        Stretch.above?(top, one, other, span, middles[place] - start, bare ? @radius + @row.skin : nil)
       end
     end
   end
