@@ -48,7 +48,8 @@ module Core
           @spent.fill(0)
           @dry_at.clear
           @pace = @paces[own(PACE) >> COARSE_BITS]
-          @moments.set(@number, [@begins, late].max)
+          late = late_by
+          @moments.set(@number, late > @begins ? late : @begins)
         end
 
         # Their moment has come.
@@ -137,7 +138,7 @@ module Core
         end
 
         # @return [Integer] ticks
-        def late
+        def late_by
           return 0 unless own(LATE) < @model.late_share * Spread::STEPS
 
           Engine.ticks(-Math.log(1 - own(LATENESS).fdiv(Spread::STEPS)) * @model.late_minutes)
