@@ -47,8 +47,8 @@ module Core
       # @return [Engine] itself, with what came of it
       def run(draws, observer = nil)
         begin_again(*draws, observer)
-        all_that_comes
-        all_that_comes while @showings.held_up?(@moments.now) || @tools.shared?(@moments.now)
+        pass_all_moments
+        pass_all_moments while @showings.begin_held_up(@moments.now) || @tools.share(@moments.now)
         self
       end
 
@@ -78,7 +78,7 @@ module Core
         @people.each { |person| person.begin_again(bytes[person.number], first, observer) }
       end
 
-      def all_that_comes
+      def pass_all_moments
         while (number = @moments.pass)
           @actors[number].happens(@moments.now)
         end

@@ -24,7 +24,7 @@ module Core
           @calls = []
         end
 
-        # @param showings [#helper_taken?] what goes before single calls
+        # @param showings [#take_helper] what goes before single calls
         def serve_first(showings)
           @first = showings
         end
@@ -53,7 +53,7 @@ module Core
         def leave(instructor, now)
           @instructor = true if instructor
           @free += 1
-          return if @first.helper_taken?(now)
+          return if @first.take_helper(now)
 
           @calls.shift&.attended(now)
         end

@@ -78,7 +78,7 @@ module Core
           return waits(DONE, now) if step.nil?
           return comes_to_see(@showings[step.showing], now) if step.showing && !@showings[step.showing].seen_by?(self)
           return if step.needs_dry && waits_for_drying?(step, now)
-          return works(now) if @tools.taken?(step)
+          return works(now) if @tools.take(step)
 
           @tools.wait(self)
           waits(TOOLS, now)

@@ -96,7 +96,7 @@ module Core
         end
 
         # @return [Boolean] whether a demonstration that is due begins, now that a helper is free
-        def helper_taken?(now)
+        def take_helper(now)
           return false if @showing || @due.empty?
 
           begins(@due.shift, now)
@@ -105,7 +105,7 @@ module Core
 
         # Nothing is going on but somebody waits for a demonstration that others, waiting elsewhere, hold up: it begins without them.
         # @return [Boolean] whether one does
-        def held_up?(now)
+        def begin_held_up(now)
           showing = @all.reject { |one| one.shown? || one.there.empty? }.max_by { |one| one.there.size } or return false
           is_due(showing, now)
           true

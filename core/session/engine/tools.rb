@@ -19,7 +19,7 @@ module Core
 
         # All that a step needs at once, or nothing.
         # @param step [Step] @return [Boolean] whether it is taken
-        def taken?(step)
+        def take(step)
           tool = step.tool or return true
           left = @free[tool] - step.held
           return false if left < 0 || (step.more && step.more.any? { |other, held| @free[other] < held })
@@ -41,7 +41,7 @@ module Core
           step.gives_more&.each { |tool, number| @free[tool] += number }
           place = 0
           while (person = @waiting[place])
-            if taken?(person.step)
+            if take(person.step)
               @waiting.delete_at(place)
               person.works(now)
             else
@@ -52,7 +52,7 @@ module Core
 
         # Nobody can go on because each keeps what another waits for: the first to come borrows it from a neighbour.
         # @return [Boolean] whether somebody does
-        def shared?(now)
+        def share(now)
           person = @waiting.shift or return false
           step = person.step
           @free[step.tool] -= step.held
