@@ -67,11 +67,12 @@ module Core
         # @param rest see .span
         def above?(height, one, other, span, angle, rest)
           near, far = one.distance, other.distance
+          bent = rest && span > one.down + other.down
           if angle >= 0 && angle <= span
             return false if near + ((far - near) * angle / span) <= height
-            return true if !rest && (near < far ? near : far) * (1 - (span * span / 8)) > height
+            return true if !bent && (near < far ? near : far) * (1 - (span * span / 8)) > height
           end
-          height(one, other, span, angle, rest) > height
+          (bent ? bent_height(one, other, span, angle, rest) : straight_height(near, far, span, angle)) > height
         end
 
         # The angle between a point so far out and where its tangent touches a circle.
@@ -81,14 +82,15 @@ module Core
 
         private
 
-        # How far that line is from the body's middle.
-        def height(one, other, span, angle, rest)
-          if rest && span > one.down + other.down
-            down, up = one.down - angle, other.down - (span - angle)
-            return down > 0 ? rest / Math.cos(down) : up > 0 ? rest / Math.cos(up) : rest
-          end
+        # How far a line that lies on the body is from its middle, on the way down, on the body, or on the way up.
+        def bent_height(one, other, span, angle, rest)
+          down, up = one.down - angle, other.down - (span - angle)
+          return rest / Math.cos(down) if down > 0
 
-          near, far = one.distance, other.distance
+          up > 0 ? rest / Math.cos(up) : rest
+        end
+
+        def straight_height(near, far, span, angle)
           near * far * Math.sin(span) / ((near * Math.sin(angle)) + (far * Math.sin(span - angle)))
         end
 
