@@ -61,7 +61,7 @@ module Core
           angle_of(((near * near) + (far * far) - (length * length)) / (2 * near * far))
         end
 
-        # Whether the line between two that stand is farther from the body's middle than a height, at an angle from the first. Most are
+        # Whether the line between two that stand is farther from the body's middle than a height, at an angle from the first. Half are
         # told without trigonometry: between them it is nowhere farther out than in proportion to their ends, and where it is straight
         # nowhere nearer than the nearer end times the cosine of half the span, which is at least 1 - span²/8.
         # @param rest see .span
