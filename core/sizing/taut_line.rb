@@ -32,7 +32,7 @@ module Core
         rest = rest_at(radius)
         @on_body.each { |solid| solid.stand_on(radius, rest) }
         place = -1
-        while (stretch = @kinds[place += 1])
+        while (stretch = @distinct[place += 1])
           stretch.lay(rest)
           times = @counts[stretch]
           @angle += stretch.turn * times
@@ -73,7 +73,7 @@ module Core
         middles << @angle
       end
 
-      # The line between those that stand: each Stretch with how often it is there.
+      # The line between those that stand: each Stretch once, with how often it is there.
       def stretch_out
         @stretches = []
         @counts = Hash.new(0).compare_by_identity
@@ -82,8 +82,8 @@ module Core
           @stretches << (stretch = stretch(from, @standing[i + 1] || @row.size))
           @counts[stretch] += 1
         end
-        @kinds = @counts.keys
-        @on_body = @kinds.map(&:from).uniq
+        @distinct = @counts.keys
+        @on_body = @distinct.map(&:from).uniq
       end
 
       def stretch(from, after)
