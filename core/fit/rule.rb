@@ -39,6 +39,10 @@ module Core
         found(join, :unknown, :measure_missing, missing: [[item, measure]], values: { name: item.name, measure: measure })
       end
 
+      def scales
+        @scales ||= Catalogue::Scales.new
+      end
+
       # @return [Measure::Length] across n lines side by side in one hole
       def bundle(line, passes)
         line.pulled * Measure::Bundle.ratio(passes)

@@ -54,7 +54,7 @@ module Core
       # @param school [Symbol] one of Teaching::SCHOOLS
       # @return [Order] @raise [Cycle] @raise [UnknownKey] for a technique the table lacks
       def self.of(steps, table, by_hand: [], minutes: nil, school: :gentle)
-        search = OrderSearch.new(steps, table, minutes, school: school)
+        search = OrderSearch.new(OrderRules.new(steps, table, minutes, school: school))
         by_hand.empty? ? search.best : search.by_hand(by_hand)
       end
     end

@@ -33,7 +33,7 @@ RSpec.describe Core::Technique do
   end
 
   def points(cost)
-    described_class::OrderSearch::WEIGHTS.sum { |name, weight| cost.public_send(name) * weight }
+    described_class::OrderRules::WEIGHTS.sum { |name, weight| cost.public_send(name) * weight }
   end
 
   describe 'the order' do
@@ -55,13 +55,13 @@ RSpec.describe Core::Technique do
       rng = Random.new(5)
       beyond = Array.new(10) { random_steps(rng, 12) }.product(%i[gentle ends_late]).map do |steps, school|
         wide, narrow = [1 << 30, 0].map do |most|
-          stub_const("#{described_class}::OrderSearch::MOST_SETS", most)
+          stub_const("#{described_class}::OrderSearch::MOST_WAYS", most)
           described_class::Order.of(steps, table, school: school)
         end
         expect([wide.exact, narrow.exact]).to eq([true, false])
         points(narrow.cost) - points(wide.cost)
       end
-      expect([beyond.count(&:zero?), beyond.max]).to match([be >= 18, be <= 2 * described_class::OrderSearch::WEIGHTS[:changes]])
+      expect([beyond.count(&:zero?), beyond.max]).to match([be >= 18, be <= 2 * described_class::OrderRules::WEIGHTS[:changes]])
     end
 
     # Two ends, two other things, nothing that must come first: each school puts them its own way, and says so.
@@ -81,7 +81,7 @@ RSpec.describe Core::Technique do
 
     it 'places each of more than a thousand steps once' do
       steps = (0...1100).map { |i| step("s#{i}", table.techniques.keys[i % 7], after: i % 8 == 7 ? [] : ["s#{i + 1}"]) }.first(1096)
-      stub_const("#{described_class}::OrderSearch::MOST_SETS", 1)
+      stub_const("#{described_class}::OrderSearch::MOST_WAYS", 1)
       stub_const("#{described_class}::OrderSearch::BEAM", 1)
       stub_const("#{described_class}::OrderSearch::MOST_FOLLOWED", 1)
       order = described_class::Order.of(steps, table).steps.map(&:key)

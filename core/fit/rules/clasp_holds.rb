@@ -13,7 +13,7 @@ module Core
         # @param piece [Sizing::Piece] @return [Array<Finding>] one for each kind of magnetic clasp
         def on(piece)
           clasps = piece.parts.map(&:part).select { |part| part.magnetic && part.kind == :clasp }.uniq
-          clasps.any? ? clasps.map { |clasp| judge(clasp, piece) } : []
+          clasps.map { |clasp| judge(clasp, piece) }
         end
 
         private
@@ -23,10 +23,8 @@ module Core
           return ask(join, clasp, :holds_grams) unless clasp.holds_grams
 
           bought = piece.parts.reject { |use| use.part.made? }
-          unknown = bought.map(&:part).uniq.find { |part| Catalogue::Mass.milligrams(part).nil? }
-          return ask(join, unknown, :material) if unknown
-
-          weigh(join, clasp, bought.sum { |use| Catalogue::Mass.milligrams(use.part) * use.count } / 1000)
+          unknown = scales.unknown(bought).first
+          unknown ? ask(join, unknown, :material) : weigh(join, clasp, scales.grams(bought))
         end
 
         def weigh(join, clasp, grams)

@@ -35,16 +35,7 @@ module Core
         # @return [(Array<Catalogue::Part>, Float)] those of unknown weight, grams of all where there are none
         def weight(uses)
           @weights ||= {}.compare_by_identity
-          @weights[uses] ||= begin
-            unknown = uses.map(&:part).uniq.reject { |part| milligrams(part) }
-            [unknown, unknown.empty? ? uses.sum { |use| milligrams(use.part) * use.count } / 1000 : nil]
-          end
-        end
-
-        # Pieces of one design are made of the same parts.
-        def milligrams(part)
-          @milligrams ||= Hash.new { |known, one| known[one] = Catalogue::Mass.milligrams(one) }.compare_by_identity
-          @milligrams[part]
+          @weights[uses] ||= scales.unknown(uses).then { |unknown| [unknown, unknown.empty? ? scales.grams(uses) : nil] }
         end
 
         def weigh(join, line, strands, grams)
