@@ -12,9 +12,13 @@ module Core
     class ClosedLine
       # In millimetres.
       CLOSE_ENOUGH = 3e-4
-      MOST_ROUNDS = 60
-      # Where two ways to lie take turns, what stood once stands from here on.
-      LIFTING_ROUNDS = 30
+      MOST_ROUNDS = 200
+      # How often it is looked who stands. Where two ways to lie take turns, what stood once stands from here on.
+      MOST_CHANGES = 40
+      LIFTING_CHANGES = 20
+      # Where the search begins: as if the line lay so much of its parts' average height above the body, for it is longer than they are
+      # (from trying thousands of rows).
+      BEGINNING = 0.9
 
       # @param elements [Array<Construction::Element>] @param overlap [Measure::Length] that lies on the rest
       def initialize(elements, wraps: 1, overlap: Measure::Length::ZERO)
@@ -22,8 +26,8 @@ module Core
         @wraps = wraps
         @turns = 2 * Math::PI * wraps * @row.total / [@row.total - overlap.to_mm, 1e-9].max
         @slack = 0.0
-        @radius = (@row.total / @turns) - @row.tallest
-        bends? ? close : @radius = [@radius, 0.0].max
+        @radius = 0.0
+        bends? ? close : @radius = [(@row.total / @turns) - @row.tallest, 0.0].max
       end
 
       # @return [Measure::Length] once round the body
@@ -45,24 +49,26 @@ module Core
 
       # Finds the radius at which the line makes a full turn, and who stands there.
       def close
-        @radius = [@radius, @row.tallest / 4].max
+        @radius = [(@row.total / @turns) - (@row.height * BEGINNING), @row.tallest / 4].max
         line = TautLine.new(@row, @radius, @turns)
+        (0..MOST_CHANGES).each do |changes|
+          turn_fully(line)
+          break if @row.level? || !line.settle(@radius, lifting: changes < LIFTING_CHANGES)
+        end
+        @slack = line.slack
+      end
+
+      # Finds the radius for those who stand.
+      def turn_fully(line)
         last = nil
-        MOST_ROUNDS.times do |round|
+        MOST_ROUNDS.times do
           line.lay(@radius)
           now = [@radius, line.angle - full_turn]
           @radius = [nearer(now, last, (@row.total + line.slack) / line.angle), now.first / 4].max
+          return if (@radius - now.first).abs < CLOSE_ENOUGH
+
           last = now
-          found = (@radius - now.first).abs < CLOSE_ENOUGH
-          # Laid by their lengths alone at first, parts may have seemed to stand that do not.
-          next unless found || round.zero?
-
-          changed = !@row.level? && line.settle(@radius, lifting: round < LIFTING_ROUNDS)
-          break if found && !changed
-
-          last = nil if changed
         end
-        @slack = line.slack
       end
 
       # The next radius to try: in proportion to the angle at first, then by the secant through the last two.

@@ -9,9 +9,10 @@ module Core
 
       # solids: by place, and the first once more · kinds: [Solid], each once · along: of the line that each takes
       # upto: all before each place, and before the first once more
-      # total: in millimetres · tallest, skin: heights of the line above the skin, at the tallest part and where it is bare
+      # total: in millimetres · tallest, skin, height: of the line above the skin, at the tallest part, where it is bare, and on average, by
+      # length
       # widest: across the skin
-      attr_reader :solids, :kinds, :along, :upto, :total, :tallest, :skin, :widest
+      attr_reader :solids, :kinds, :along, :upto, :total, :tallest, :skin, :height, :widest
 
       # @param elements [Array<Construction::Element>] in order
       def initialize(elements)
@@ -106,14 +107,17 @@ module Core
         @solids << @solids.first
       end
 
-      # What lies before each place, and before the first once more.
+      # What lies before each place, and before the first once more, and how high it lies.
       def add_up
         @upto, @bare_upto = [upto = 0], [bare_upto = 0]
+        high = 0.0
         place = -1
         while (along = @along[place += 1])
           @upto << (upto += along + @bare[place])
           @bare_upto << (bare_upto += @bare[place])
+          high += (along * @solids[place].height) + (@bare[place] * @skin)
         end
+        @height = high / upto
       end
 
       # The kinds of each place and the next, and of each and the one before, as one number.

@@ -61,18 +61,19 @@ module Core
           angle_of(((near * near) + (far * far) - (length * length)) / (2 * near * far))
         end
 
-        # Whether the line between two that stand is farther from the body's middle than a height, at an angle from the first. Half are
-        # told without trigonometry: between them it is nowhere farther out than in proportion to their ends, and where it is straight
-        # nowhere nearer than the nearer end times the cosine of half the span, which is at least 1 - span²/8.
+        # Whether the line between two that stand is farther from the body's middle than a height, at an angle from the first.
         # @param rest see .span
         def above?(height, one, other, span, angle, rest)
           near, far = one.distance, other.distance
-          bent = rest && span > one.down + other.down
-          if angle >= 0 && angle <= span
-            return false if near + ((far - near) * angle / span) <= height
-            return true if !bent && (near < far ? near : far) * (1 - (span * span / 8)) > height
+          if rest && span > one.down + other.down
+            # Between them it is nowhere farther out than in proportion to their ends.
+            inside = angle >= 0 && angle <= span
+            return false if inside && near + ((far - near) * angle / span) <= height
+
+            bent_height(one, other, span, angle, rest) > height
+          else
+            straight_above?(height, near, far, span, angle)
           end
-          (bent ? bent_height(one, other, span, angle, rest) : straight_height(near, far, span, angle)) > height
         end
 
         # The angle between a point so far out and where its tangent touches a circle.
@@ -90,8 +91,20 @@ module Core
           up > 0 ? rest / Math.cos(up) : rest
         end
 
-        def straight_height(near, far, span, angle)
-          near * far * Math.sin(span) / ((near * Math.sin(angle)) + (far * Math.sin(span - angle)))
+        # Nearly all are told without trigonometry: one over the distance, u, is a sine of the angle, so u'' = -u; it lies above the line
+        # between its ends by at least half its least value, and at most half its greatest, times the angles to both ends. The line is
+        # nowhere nearer than the nearer end times the cosine of half the span, which is at least 1 - span²/8.
+        def straight_above?(height, near, far, span, angle)
+          if angle >= 0 && angle <= span && span < 2
+            lower = near < far ? near : far
+            higher = near < far ? far : near
+            wanted = near * far / height
+            even = far + ((near - far) * angle / span)
+            bulge = angle * (span - angle) / 2
+            return false if even + (lower * bulge) >= wanted
+            return true if even + (higher * bulge / (1 - (span * span / 8))) < wanted
+          end
+          near * far * Math.sin(span) / ((near * Math.sin(angle)) + (far * Math.sin(span - angle))) > height
         end
 
         # Rounding may carry a cosine beyond its bounds.
