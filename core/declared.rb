@@ -5,9 +5,8 @@ module Core
   module Declared
     # @param attribute [Symbol] what the name is called
     def declares(attribute)
-      define_singleton_method(attribute) do |name = nil|
-        name ? instance_variable_set(:"@#{attribute}", name) : instance_variable_get(:"@#{attribute}")
-      end
+      variable = :"@#{attribute}"
+      define_singleton_method(attribute) { |name = nil| name ? instance_variable_set(variable, name) : instance_variable_get(variable) }
     end
   end
 end

@@ -7,9 +7,19 @@ module Core
       # @param uses [Array<#part, #count>] @param times [Integer]
       # @return [Array<Need>] one a part that is bought, in bagging order then by name; the counts sum to the uses' counts × times
       def self.sum(uses, times: 1)
-        uses.reject { |use| use.part.made? }.group_by(&:part).map { |part, same| Need.new(part: part, count: same.sum(&:count) * times) }
-          .sort_by { |need| [Catalogue::Part::KINDS.index(need.part.kind) || 99, need.part.name] }
+        needs = counts(uses).map { |part, count| Need.new(part: part, count: count * times) }
+        by_kind = needs.sort_by { |need| need.part.name }.group_by { |need| need.part.kind }
+        by_kind.sort_by { |kind, _| Catalogue::Part::KINDS.index(kind) || Catalogue::Part::KINDS.size }.flat_map(&:last)
       end
+
+      # Uses of one part mostly name one object.
+      # @return [Hash{Catalogue::Part=>Integer}] of those that are bought
+      def self.counts(uses)
+        same = Hash.new(0).compare_by_identity
+        uses.each { |use| same[use.part] += use.count unless use.part.made? }
+        same.each_with_object(Hash.new(0)) { |(part, count), all| all[part] += count }
+      end
+      private_class_method :counts
     end
   end
 end

@@ -57,6 +57,12 @@ module Core
           techniques << Technique::Skill.new(key: key, **about)
         end
 
+        # @param step [String] its key @return [Symbol] wording key
+        def step_text(step)
+          @step_texts ||= {}
+          @step_texts[step] ||= :"#{key}_#{step}"
+        end
+
         # @return [Array<Technique::Skill>] that a studio which lacks them gets
         def techniques
           @techniques ||= []
@@ -181,7 +187,7 @@ module Core
 
       # Words for a step stand under the construction's key.
       def step(key, technique, repeats, **rest)
-        StepUse.new(key: key, technique: technique, repeats: repeats, text: :"#{self.class.key}_#{key}", **rest)
+        StepUse.new(key: key, technique: technique, repeats: repeats, text: self.class.step_text(key), **rest)
       end
 
       def count(part, number, role)

@@ -86,7 +86,7 @@ module Core
         solution = super
         return solution if chart || solution.is_a?(Sizing::OutOfReach)
 
-        solution.with(repeats: 0, length: target, deviation: Measure::Length::ZERO, options: [].freeze)
+        solution.with(repeats: 0, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
       end
 
       def stretches?

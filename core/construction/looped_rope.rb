@@ -42,7 +42,7 @@ module Core
       def solve(target)
         solution = super
         solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO,
-          options: [].freeze)
+          other_ways: Lazy::NOTHING)
       end
 
       def stretches?

@@ -30,7 +30,7 @@ module Core
         solution = super
         return solution if parts.fills? || solution.is_a?(Sizing::OutOfReach)
 
-        solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO, options: [].freeze)
+        solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
       end
 
       def stretches?

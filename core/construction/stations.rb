@@ -39,7 +39,7 @@ module Core
       # Gaps stretch or shrink so that the target is met exactly.
       def solve(target)
         solution = super
-        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(length: target, deviation: Measure::Length::ZERO, options: [].freeze)
+        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
       end
 
       def stretches?

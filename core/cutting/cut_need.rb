@@ -12,10 +12,10 @@ module Core
       #   saved
       # @return [Array<CutNeed>] equal cuts joined, longest first
       def self.from(cuts, times: 1, off_reel: ->(_line) { false })
-        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, _), same|
+        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, length), same|
           cut = same.first
           tails = off_reel.call(line) ? cut.tails / 2 : cut.tails
-          exact = cut.length - cut.tails + tails
+          exact = length - cut.tails + tails
           new(line: line, role: role, count: same.sum(&:count) * times, exact: exact,
             length: cut.measured_to * (exact / cut.measured_to).ceil,
             body: cut.body, slack: cut.slack, consumption: cut.consumption, tails: tails)

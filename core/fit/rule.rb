@@ -58,15 +58,16 @@ module Core
       # @return [Array<Catalogue::Part>] of the same kind and form, with as many holes, nearest in size and material first, that pass the
       # block
       def others(part, &block)
-        @table.parts.values.select { |other|
-          alike = other.kind == part.kind && other.form == part.form && other.lines == part.lines
-          alike && other.key != part.key && !other.made? && block.call(other)
-        }
-          .sort_by { |other|
-          [(other.along - part.along).abs,
-           (other.outer - part.outer).abs,
-           other.material == part.material ? 0 : 1]
-        }.first(3)
+        @others ||= {}.compare_by_identity
+        (@others[part] ||= alike(part)).select(&block).first(3)
+      end
+
+      # @return [Array<Catalogue::Part>] nearest first
+      def alike(part)
+        alike = @table.parts.values.select do |other|
+          other.kind == part.kind && other.form == part.form && other.lines == part.lines && other.key != part.key && !other.made?
+        end
+        alike.sort_by { |other| [(other.along - part.along).abs, (other.outer - part.outer).abs, other.material == part.material ? 0 : 1] }
       end
 
       # @return [Cure]

@@ -9,16 +9,23 @@ module Core
       # @param rows [Hash{String=>Array<Segment>}]
       # @return [Hash{String=>Integer}] tool key => most at once; what ends at a minute is free for what begins then
       def most(rows)
-        taken, freed = Array.new(2) { Hash.new { |hash, key| hash[key] = [] } }
-        rows.each_value do |segments|
-          segments.each do |segment|
-            segment.tools.each do |tool|
-              taken[tool] << segment.from
-              freed[tool] << segment.to
-            end
+        taken, freed = {}, {}
+        by_tools(rows).each do |tools, segments|
+          from, to = segments.map(&:from), segments.map(&:to)
+          tools.each do |tool|
+            (taken[tool] ||= []).concat(from)
+            (freed[tool] ||= []).concat(to)
           end
         end
         taken.to_h { |tool, minutes| [tool, peak(minutes.sort, freed[tool].sort)] }
+      end
+
+      # People hold the same tools at the same steps: most lists of tools are one object.
+      # @return [Hash{Array<String>=>Array<Segment>}]
+      def by_tools(rows)
+        found = {}.compare_by_identity
+        rows.each_value { |segments| segments.each { |segment| (found[segment.tools] ||= []) << segment } }
+        found
       end
 
       def peak(taken, freed)
@@ -28,7 +35,7 @@ module Core
           before + 1 - free
         }.max
       end
-      private_class_method :peak
+      private_class_method :by_tools, :peak
     end
   end
 end

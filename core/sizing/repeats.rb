@@ -14,8 +14,8 @@ module Core
       def solve(fill, target)
         return out_of_reach(fill, target) unless reachable?(fill, target)
 
-        best, *others = nearest(fill, target, 1 + OPTIONS).map { |repeats, fillers| solution(fill, target, repeats, fillers) }
-        best.with(options: others.freeze)
+        best, *others = nearest(fill, target, 1 + OPTIONS)
+        solution(fill, target, best, Lazy.new { others.map { |other| solution(fill, target, other) } })
       end
 
       # Other ways that are told.
@@ -34,9 +34,12 @@ module Core
         ways.min(number).map { |_, fillers, negative| [-negative, fillers] }
       end
 
-      def solution(fill, target, repeats, fillers)
+      # @param way [(Integer, Integer)] repeats and fillers
+      def solution(fill, target, way, other_ways = Lazy::NOTHING)
+        repeats, fillers = way
         length = Measure::Length.new(length(fill, repeats, fillers))
-        Solution.new(repeats: repeats, fillers: fillers, length: length, deviation: length - target, target: target)
+        Solution.new(repeats: repeats, fillers: fillers, length: length, deviation: length - target, target: target,
+          other_ways: other_ways)
       end
 
       # @return [Integer] nanometres
