@@ -6,8 +6,8 @@ module Core
   # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Bill::Need], exactly the sum over kits · spares: {part =>
   # Bill::Spares} · order: Technique::Order, of the common steps · steps: [PlannedStep] · tools: [Technique::ToolNeed] · timetable:
   # Session::Timetable
-  # sample: PersonPlan at a usual size, for a class without sized people
-  Plan = Value.define(:workshop, :design, :people, :sample, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
+  # usual: Lazy of the PersonPlan at a usual size, for a class without sized people
+  Plan = Value.define(:workshop, :design, :people, :usual, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
     table: nil) do
     # @param supply [Supply::ClassSupply, nil] @param outlook [Session::Outlook, Session::Impossible, nil]
     def verdicts(supply = nil, outlook = nil)
@@ -17,6 +17,11 @@ module Core
     # @return [Array<Verdict>] what stands between the class and its evening, first thing first
     def in_the_way
       verdicts.select(&:in_the_way?)
+    end
+
+    # @return [PersonPlan] what somebody of a usual size makes
+    def sample
+      usual.value
     end
 
     # @return [Technique::Skill] of a step

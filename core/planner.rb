@@ -22,7 +22,7 @@ module Core
     # @return [Plan]
     def plan
       kits = people + extras
-      Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, sample: sample, steps: planned_steps,
+      Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, usual: Lazy.new { sample }, steps: planned_steps,
         needs: Bill::Need.sum(kits.flat_map(&:needs)), spares: Bill::Spares.of(kits.select(&:fitted?),
           confidence: supply.confidence.fdiv(100), learnt: @calibration.losses),
         tools: tool_needs, timetable: timetable, order: common_order, table: @table)
@@ -190,9 +190,10 @@ module Core
     # @return [Float] the mean of those at this level who are fitted
     def minutes_at(key, level)
       @minutes ||= people.group_by { |person| person.attendee.level }.transform_values do |same|
-        same.flat_map(&:tasks).group_by { |task| task.step.key }.transform_values { |tasks| tasks.sum(&:minutes) / tasks.size }
+        same.flat_map(&:tasks).group_by { |task| task.step.key }
       end
-      @minutes.fetch(level).fetch(key, 0.0)
+      tasks = @minutes.fetch(level)[key]
+      tasks ? tasks.sum(&:minutes) / tasks.size : 0.0
     end
   end
 end

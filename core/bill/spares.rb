@@ -18,28 +18,38 @@ module Core
       # @param people [Array<PersonPlan>] @param confidence [Float] @param learnt [Hash{String=>Float}] see Loss.probability
       # @return [Hash{Catalogue::Part=>Spares}]
       def self.of(people, confidence: CONFIDENCE, learnt: {})
-        by_part = Hash.new { |parts, part| parts[part] = [] }
-        lost = Hash.new { |parts, part|
-          parts[part] = Hash.new { |levels, level| levels[level] = Loss.probability(part, level, learnt) }
-        }.compare_by_identity
-        people.each do |person|
-          person.needs.each { |need| by_part[need.part] << [lost[need.part][person.attendee.level], need.count] }
-        end
+        by_part = bags(people, learnt)
         each = confidence**(1.0 / [by_part.size, 1].max)
         # Many bags hold as many of something that is lost as easily.
         enough = Hash.new { |known, (uses, share)| known[[uses, share]] = Losses.new(uses).spares(share) }
-        by_part.to_h { |part, uses| [part, of_part(part, uses, each, enough)] }
+        by_part.to_h { |part, bags| [part, of_part(part, bags, each, enough)] }
       end
 
-      # @param uses [Array<(Float, Integer)>] each person's: probability to lose one, and how many @param enough [Hash] (uses, confidence)
-      #   to spares
-      def self.of_part(part, uses, confidence, enough)
-        together = uses.each_with_object(Hash.new(0)) { |(probability, count), all| all[probability] += count }
-        bag = confidence**(1.0 / uses.size)
-        new(part: part, needed: uses.sum(&:last), shared: enough[[together, confidence]],
-          bagged: uses.tally.sum { |(probability, count), times| enough[[{ probability => count }, bag]] * times })
+      # @return [Hash{Catalogue::Part=>Hash{Float=>Hash{Integer=>Integer}}}] of each part: by the probability to lose one, how many bags
+      #   hold so many
+      def self.bags(people, learnt)
+        found = Hash.new { |parts, part| parts[part] = {} }
+        people.group_by { |person| person.attendee.level }.each do |level, same|
+          needs = same.flat_map(&:needs).group_by(&:part)
+          needs.each do |part, each|
+            found[part].merge!(Loss.probability(part, level, learnt) => each.map(&:count).tally) do |_, some, more|
+              some.merge(more) { |_, times, again| times + again }
+            end
+          end
+        end
+        found
       end
-      private_class_method :of_part
+
+      # @param enough [Hash] (uses, confidence) to spares
+      def self.of_part(part, bags, confidence, enough)
+        together = bags.transform_values { |counts| counts.sum { |count, times| count * times } }
+        bag = confidence**(1.0 / bags.values.sum { |counts| counts.values.sum })
+        bagged = bags.sum do |probability, counts|
+          counts.sum { |count, times| enough[[{ probability => count }, bag]] * times }
+        end
+        new(part: part, needed: together.values.sum, shared: enough[[together, confidence]], bagged: bagged)
+      end
+      private_class_method :bags, :of_part
     end
   end
 end

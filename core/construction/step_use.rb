@@ -15,8 +15,10 @@ module Core
       values: {}.freeze) do
       # @param component [String] its key @return [StepUse] with keys "component/step"
       def within(component)
-        placed = ->(other) { "#{component}/#{other}" }
-        with(key: placed.(key), after: after.map(&placed), rather_after: rather_after.map(&placed), keeps: keeps.transform_values(&placed))
+        start = "#{component}/"
+        with(key: start + key, after: after.map { |other| start + other },
+          rather_after: rather_after.empty? ? rather_after : rather_after.map { |other| start + other },
+          keeps: keeps.empty? ? keeps : keeps.transform_values { |other| start + other })
       end
     end
   end

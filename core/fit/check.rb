@@ -28,7 +28,7 @@ module Core
         }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
         @piece_rules = PIECE_RULES.map { |rule| rule.new(table, open_rings: open_rings) }
         @person_rule = Rules::SuitsPerson.new(table, open_rings: open_rings)
-        @judged = {}
+        @judged = {}.compare_by_identity
       end
 
       # @param piece [Sizing::Piece] @return [Array<Finding>] worst first; each kind of join once
@@ -53,7 +53,8 @@ module Core
 
       # @return [Array<Finding>] the same object for all joins that are alike
       def judged(join)
-        @judged[[join.kind, join.inner.key, join.outer.key, join.passes, join.component, join.in_place, join.loop]] ||=
+        alike = (@judged[join.inner] ||= {}.compare_by_identity)[join.outer] ||= {}
+        alike[[join.kind, join.passes, join.component, join.in_place, join.loop]] ||=
           @by_kind.fetch(join.kind, []).map { |rule| rule.call(join) }
       end
 

@@ -16,7 +16,9 @@ module Core
 
       # People hold the same tools at the same steps. @return [Hash{Hash=>Array<String>}] numbers of tools to each as often as it is held
       def tool_lists
-        Hash.new { |lists, tools| lists[tools] = tools.flat_map { |tool, number| [tool] * number } }.compare_by_identity
+        Hash.new { |lists, tools|
+          lists[tools] = tools.each_with_object([]) { |(tool, number), list| number.times { list << tool } }
+        }.compare_by_identity
       end
 
       def row(tasks, calibration, lists)
@@ -36,6 +38,8 @@ module Core
 
       # One attendee's segments as they are added.
       class Row
+        NO_TOOLS = [].freeze
+
         attr_reader :segments
 
         # @param lists [Hash] see Sum.tool_lists
@@ -49,7 +53,7 @@ module Core
         def add(kind, minutes, step = nil, tools = nil)
           return unless minutes.positive?
 
-          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: tools ? @lists[tools] : [].freeze)
+          @segments << Segment.new(kind: kind, from: @clock, to: @clock + minutes, step: step, tools: tools ? @lists[tools] : NO_TOOLS)
           @clock += minutes
         end
 

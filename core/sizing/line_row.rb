@@ -27,6 +27,7 @@ module Core
         begin_with_tallest
         add_up
         note_neighbours
+        @level = !bare? && @kinds.all? { |solid| solid.height == @tallest }
       end
 
       # @return [Integer] places
@@ -36,7 +37,7 @@ module Core
 
       # @return [Boolean] whether all are equally tall and nothing is bare, so that all stand
       def level?
-        @kinds.map(&:height).uniq.size <= 1 && !bare?
+        @level
       end
 
       def bare?

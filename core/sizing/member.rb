@@ -30,7 +30,7 @@ module Core
 
       # @return [Solution, OutOfReach, nil] at its own length, nil where it is fixed
       def own_solution
-        construction.solve(component.own_length) if fills?
+        @own_solution ||= construction.solve(component.own_length) if fills?
       end
 
       # @param solution [Solution, nil] nil where it is fixed @return [Array<Construction::Element>] all that is on the path, in order

@@ -188,7 +188,8 @@ module Core
 
       # The ball rolls on the other's face up to its edge, then the edge opens.
       def mixed(one, other, angle)
-        ball, face = one.profile == :round ? [one, other] : [other, one]
+        ball, face = one, other
+        ball, face = other, one if other.profile == :round
         edge = Math.atan(face.height * ball.half / (ball.height * ball.height))
         rolls = angle < edge ? angle : edge
         rolled(ball, rolls) + (face.height * Math.sin(angle - rolls))

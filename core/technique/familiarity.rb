@@ -9,6 +9,8 @@ module Core
       KNOWN = 0.5
       # From here on they can help a neighbour.
       SURE = 0.75
+      # What a level lets expect of a technique, by how many levels it lies above; all below nothing, all above everything.
+      EXPECTED = { -1 => 0.0, 0 => 0.5, 1 => 1.0 }.freeze
       # Half of what was practised is gone after so many days.
       HALF_LIFE_DAYS = 540.0
       # Doing it so many times, lately, makes two thirds of a master.
@@ -19,7 +21,7 @@ module Core
       # @param attendee [People::Attendee] @param skill [Skill] @param on [Date]
       # @return [Float]
       def of(attendee, skill, on)
-        expected = ((attendee.level - skill.level + 1) / 2.0).clamp(0.0, 1.0)
+        expected = EXPECTED.fetch(attendee.level - skill.level) { |above| above.positive? ? 1.0 : 0.0 }
         done = attendee.experience[skill.key] or return expected
 
         1 - ((1 - expected) * Math.exp(-done.times * fading(done.last, on) / TIMES))

@@ -38,7 +38,10 @@ module Core
       end
 
       def self.less(some, others)
-        some.filter_map { |tool, number| (rest = number - others.fetch(tool, 0)).positive? && [tool, rest] }.to_h
+        some.each_with_object({}) do |(tool, number), left|
+          more = number - others.fetch(tool, 0)
+          left[tool] = more if more.positive?
+        end
       end
       private_class_method :keeping, :less
     end

@@ -52,7 +52,7 @@ module Core
       # @param rows [Array<(Symbol, Construction::StepUse, Skill, Symbol)>] @return [(Array<Holding>, Hash{String=>Integer})] one a row, and
       #   the most of each tool
       def holdings(rows)
-        alike = rows.each_with_object([]) { |(_, step, skill), keys| keys.push(step.key, step.keeps, skill.key) }
+        alike = rows.flat_map { |_, step, skill| step.keeps.empty? ? [step.key, skill.key] : [step.key, skill.key, step.keeps] }
         @holdings[alike] ||= Holding.along(rows.map { |_, step, skill| [step, skill.tools] }).then { |all| [all, Holding.most(all)] }
       end
 
