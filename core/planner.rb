@@ -109,7 +109,7 @@ module Core
     def taught(own)
       list = @lists.for(own.attendee, @ordered[own.piece.steps] ||= ordered(own.piece.steps))
       bag = practice_bag(list, own.piece)
-      PersonPlan.new(own: own, needs: bag.parts.empty? ? own.needs : Bill::Need.sum([*own.needs, *bag.parts]),
+      PersonPlan.new(own: own, needs: bag.parts.empty? ? own.needs : Bill::Need.more(own.needs, bag.parts),
         cuts: bag.cuts.empty? ? own.cuts : own.cuts + Cutting::CutNeed.from(bag.cuts), practice: bag,
         tools: list.tools, tasks: tasks(list, own.attendee), spared: list.spared)
     end

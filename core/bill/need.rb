@@ -12,6 +12,14 @@ module Core
         by_kind.sort_by { |kind, _| Catalogue::Part::KINDS.index(kind) || Catalogue::Part::KINDS.size }.flat_map(&:last)
       end
 
+      # @param needs [Array<Need>] as #sum gives them @param uses [Array<#part, #count>] mostly of parts among them
+      # @return [Array<Need>] with these uses as well
+      def self.more(needs, uses)
+        more = counts(uses)
+        needs = needs.map { |need| (count = more.delete(need.part)) ? need.with(count: need.count + count) : need }
+        more.empty? ? needs : sum(needs + more.map { |part, count| new(part: part, count: count) })
+      end
+
       # Uses of one part mostly name one object.
       # @return [Hash{Catalogue::Part=>Integer}] of those that are bought
       def self.counts(uses)

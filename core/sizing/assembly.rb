@@ -14,7 +14,7 @@ module Core
         @design = blueprint.design
         @bend = bend
         @standing = Standing.new(@design, work_ups)
-        @drawn = LaidOut.new(@design, work_ups, @standing)
+        @drawn = LaidOut.new(blueprint, work_ups, @standing)
         @work_ups = loosened(@standing.work_ups)
         @path = blueprint.path_keys.map { |key| [key, work_ups.fetch(key)] }
         @hung = @design.hung

@@ -23,9 +23,10 @@ module Core
         end
       end
 
-      # @param work_ups [Hash{String=>Construction::WorkUp}] @param standing [Standing]
-      def initialize(design, work_ups, standing)
-        @design = design
+      # @param blueprint [Blueprint] @param work_ups [Hash{String=>Construction::WorkUp}] @param standing [Standing]
+      def initialize(blueprint, work_ups, standing)
+        @blueprint = blueprint
+        @design = blueprint.design
         @work_ups = work_ups
         @standing = standing
         @frames = {}
@@ -111,7 +112,7 @@ module Core
         beside = @design.hung.select { |other| other.hung_at == component.hung_at }
         return 0.0 if beside.size == 1
 
-        widths = beside.map { |other| @work_ups[other.key].layout.map { |shape| shape.reach * 2 }.max || 0.0 }
+        widths = beside.map { |other| @blueprint.member(other.key).width(@work_ups[other.key]) }
         at = beside.index(component)
         widths.first(at).sum + (widths[at] / 2) - (widths.sum / 2)
       end

@@ -17,6 +17,7 @@ module Core
         @rows = Memo.new(MOST)
         @work_ups = Memo.new(MOST)
         @placed = Memo.new(MOST, by_identity: true)
+        @widths = Memo.new(MOST, by_identity: true)
       end
 
       def key
@@ -41,6 +42,11 @@ module Core
       # @param steps [Array<Construction::StepUse>] of a work-up @return [Array<Construction::StepUse>] with keys "component/step"
       def placed(steps)
         @placed.fetch(steps) { steps.map { |step| step.within(key) } }
+      end
+
+      # @param work_up [Construction::WorkUp] of it @return [Float] how wide it is drawn, in millimetres
+      def width(work_up)
+        @widths.fetch(work_up) { work_up.layout.map { |shape| shape.reach * 2 }.max || 0.0 }
       end
 
       # @param solution [Solution, nil] nil where it is fixed @param maker [Construction::Maker]

@@ -16,6 +16,9 @@ module Core
       # A usual adult's measures in millimetres, to show a design before anybody is sized (from memory).
       USUAL_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
 
+      # What may be made. off: how far it is from the size asked for
+      Attempt = Struct.new(:solutions, :bend, :off)
+
       # @param members [Members] of the design
       def initialize(design, members)
         @design = design
@@ -39,12 +42,14 @@ module Core
           solutions = solve(around(worn, bend))
           return [solutions, bend] if solutions.is_a?(OutOfReach)
 
-          settled = tried.any? && alike?(solutions, tried.first.first)
+          settled = tried.any? && alike?(solutions, tried.first.solutions)
           bend = bend_of(solutions) unless settled
-          tried.unshift([solutions, bend])
+          tried.unshift(attempt(solutions, bend, worn))
           break if settled
         end
-        nearest([*tried, *next_best(worn, *nearest(tried, worn))], worn)
+        nearest = tried.min_by(&:off)
+        made = [nearest, next_best(worn, nearest)].compact.min_by(&:off)
+        [made.solutions, made.bend]
       end
 
       # @param repeats [Integer] of all that fills in the piece that is made of the solutions
@@ -90,24 +95,18 @@ module Core
 
       private
 
-      # @param tried [Array<(Hash{Member=>Solution}, Bend)>]
-      def nearest(tried, worn)
-        tried.min_by { |solutions, bend| off(solutions, worn, bend) }
-      end
-
-      # @return [Measure::Length] how far from the size asked for
-      def off(solutions, worn, bend)
-        (on_line(solutions) + drawn_in - around(worn, bend)).abs
+      def attempt(solutions, bend, worn)
+        Attempt.new(solutions, bend, (on_line(solutions) + drawn_in - around(worn, bend)).abs)
       end
 
       # The same with the next best length of what fills last.
-      # @return [Array<(Hash{Member=>Solution}, Bend)>] none where there is no other, or where it is much farther off
-      def next_best(worn, solutions, bend)
+      # @return [Attempt, nil] nil where there is no other, or where it is much farther off
+      def next_best(worn, nearest)
         last = @filling.last
-        return [] if last.nil? || solutions[last].options.empty?
+        return if last.nil? || nearest.solutions[last].options.empty?
 
-        other = solutions.merge(last => solutions[last].next_best)
-        off(other, worn, bend) - off(solutions, worn, bend) > CLOSE_BY ? [] : [[other, bend_of(other)]]
+        other = nearest.solutions.merge(last => nearest.solutions[last].next_best)
+        attempt(other, bend_of(other), worn) unless attempt(other, nearest.bend, worn).off - nearest.off > CLOSE_BY
       end
 
       # What the thickness takes at a usual size is close to what it takes at any.
