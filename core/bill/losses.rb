@@ -38,7 +38,7 @@ module Core
       def self.binomial(count, probability)
         odds = probability / (1 - probability)
         mode = (count * probability).floor
-        chance = at(0, count, probability)
+        chance = (1 - probability)**count
         chances = [chance]
         (1..count).each do |k|
           chance = chance < Float::MIN ? at(k, count, probability) : chance * (count - k + 1) / k * odds
@@ -61,8 +61,9 @@ module Core
       # @return [Float] chance that of the uses and these spares no more are lost than there are spares
       def enough(number, of_spares)
         last = at_most.size - 1
-        of_spares.first(number + 1).each_with_index.sum do |chance, lost|
-          left = number - lost
+        lost = -1
+        of_spares.first(number + 1).sum do |chance|
+          left = number - (lost += 1)
           chance * at_most[left < last ? left : last]
         end
       end

@@ -16,9 +16,8 @@ module Core
 
       # People hold the same tools at the same steps. @return [Hash{Hash=>Array<String>}] numbers of tools to each as often as it is held
       def tool_lists
-        Hash.new { |lists, tools|
-          lists[tools] = tools.each_with_object([]) { |(tool, number), list| number.times { list << tool } }
-        }.compare_by_identity
+        Hash.new { |lists, tools| lists[tools] = tools.each_with_object([]) { |(tool, number), list| list.fill(tool, list.size, number) } }
+          .compare_by_identity
       end
 
       def row(tasks, calibration, lists)

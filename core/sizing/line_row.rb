@@ -63,7 +63,7 @@ module Core
       # @return [Stretch] the line from one place to another
       def stretch(from, after)
         parts = @solids.values_at(from, from + 1, after - 1, after)
-        Stretch.new(parts, run(from, after) / MM, bare: bare_between?(from, after), touching: after == from + 1)
+        Stretch.new(parts, run(from, after) / MM, bare_between?(from, after), after == from + 1)
       end
 
       private

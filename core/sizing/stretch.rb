@@ -18,12 +18,12 @@ module Core
       # @param parts [Array<Solid>] that stands, its neighbour, the neighbour of the next that stands, and that one
       # @param run [Float] what lies between the two that stand @param bare [Boolean] whether any of it bends by itself
       # @param touching [Boolean] whether nothing that is solid lies between
-      def initialize(parts, run, bare:, touching:)
+      def initialize(parts, run, bare, touching)
         @from, @after, @before, @to = parts
         @run = run
         @bare = bare
         @touching = touching
-        @bends_freely = bare || joints.none? { |one, other| opens?(one, other) }
+        @bends_freely = bare || (touching ? !opens?(from, to) : !opens?(from, @after) && !opens?(@before, to))
         @gap = 0.0
         # How much of a shortage a wider gap takes away, for each millimetre.
         @closing = 1.0
@@ -153,11 +153,6 @@ module Core
         foot = from.distance * to.distance * Math.sin(span) / length
         @leaving = from.lean + Stretch.touch(from.distance, foot)
         @arriving = to.lean + Stretch.touch(to.distance, foot)
-      end
-
-      # @return [Array<(Solid, Solid)>] those that touch where the line bends
-      def joints
-        @touching ? [[@from, @to]] : [[@from, @after], [@before, @to]]
       end
 
       # What meets at a point bends freely.

@@ -38,10 +38,12 @@ module Core
       end
 
       def self.less(some, others)
-        some.each_with_object({}) do |(tool, number), left|
+        left = {}
+        some.each do |tool, number|
           more = number - others.fetch(tool, 0)
           left[tool] = more if more.positive?
         end
+        left
       end
       private_class_method :keeping, :less
     end

@@ -29,21 +29,22 @@ module Core
       private
 
       def build(attendee, steps)
-        spared, practised, rows = [], {}, []
+        spared, ways, practised, rows = [], {}, {}, []
         steps.each do |step|
           why = spared(attendee, step)
           next spared << [step, why] if why
 
-          skill, reason = worked(attendee, step)
+          skill, reason = ways[step.technique] ||= worked(attendee, step)
           rows << practice(attendee, skill) unless practised[skill.key]
           practised[skill.key] = true
           rows << [:step, step, skill, reason]
         end
         rows.compact!
         holdings, tools = holdings(rows)
-        items = rows.zip(holdings).map do |(kind, step, skill, reason), holding|
-          Item.new(kind: kind, step: step, skill: skill, reason: reason, holding: holding)
-        end
+        place = -1
+        items = rows.map { |kind, step, skill, reason|
+          Item.new(kind: kind, step: step, skill: skill, reason: reason, holding: holdings[place += 1])
+        }
         List.new(items: items + extra(attendee, steps), spared: spared, tools: tools)
       end
 
