@@ -12,12 +12,12 @@ module Core
     class ClosedLine
       # In millimetres.
       CLOSE_ENOUGH = 3e-4
-      MOST_ROUNDS = 200
-      # How often it is looked who stands. Where two ways to lie take turns, what stood once stands from here on.
+      MOST_ROUNDS = 40
+      # So often it may change who stands. Two ways to lie may take turns: after so many changes nothing is lifted any more.
       MOST_CHANGES = 40
       LIFTING_CHANGES = 20
-      # Where the search begins: as if the line lay so much of its parts' average height above the body, for it is longer than they are
-      # (from trying thousands of rows).
+      # The search begins as if the line lay at this share of its parts' average height: what must stay bare makes it longer than they are
+      # (found by trying thousands of rows; another only takes more rounds).
       BEGINNING = 0.9
 
       # @param elements [Array<Construction::Element>] @param overlap [Measure::Length] that lies on the rest
