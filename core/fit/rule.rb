@@ -5,6 +5,8 @@ module Core
     # What rules of one join share. A rule answers the kinds of join it judges and judges one.
     class Rule
       CLEARANCE = Passage::CLEARANCE
+      NONE = [].freeze
+      NOTHING = {}.freeze
 
       extend Declared
 
@@ -30,8 +32,11 @@ module Core
 
       private
 
-      def found(join, status, code, **rest)
-        Finding.new(rule: self.class.key, join: join, status: status, code: code, **rest)
+      # Its fields are named, since a rule is asked of every piece: handed on as they come, they would be packed and unpacked.
+      # @return [Finding]
+      def found(join, status, code, margin: nil, values: NOTHING, cures: NONE, missing: NONE, defaults: NONE)
+        Finding.new(rule: self.class.key, join: join, status: status, code: code, margin: margin, values: values, cures: cures,
+          missing: missing, defaults: defaults)
       end
 
       # A measure that is not known is asked for, not guessed.

@@ -19,6 +19,7 @@ module Core
         @light = poor_light ? POOR_LIGHT : 1.0
         @exponent = StepTime.exponent(calibration.learning)
         @learned = {}
+        @starts = {}.compare_by_identity
       end
 
       # How one person's minutes of a step come about: their product. seconds: base time of one · repeats · effort: of this step ·
@@ -31,6 +32,9 @@ module Core
         end
       end
 
+      # What one person brings to a technique. done: repeats of it that are behind them · pace: of their level · hand: see Working
+      Start = Value.define(:done, :pace, :hand)
+
       # @param step [Construction::StepUse] @param skill [Technique::Skill] @param attendee [People::Attendee]
       # @return [Float]
       def minutes(step, skill, attendee)
@@ -39,10 +43,9 @@ module Core
 
       # @return [Working]
       def working(step, skill, attendee)
-        knows = Technique::Familiarity.of(attendee, skill, @on)
-        Working.new(seconds: skill.seconds, repeats: step.repeats, effort: step.effort.to_f,
-          learning: learning(step.repeats, knows * REFERENCE),
-          pace: @calibration.pace.fetch(attendee.level), light: @light, hand: hand(skill, attendee, knows))
+        start = (@starts[attendee] ||= {}.compare_by_identity)[skill] ||= start(skill, attendee)
+        Working.new(seconds: skill.seconds, repeats: step.repeats, effort: step.effort.to_f, learning: learning(step.repeats, start.done),
+          pace: start.pace, light: @light, hand: start.hand)
       end
 
       # Sum of the times of so many repeats, the first time of all being 1 and n of them having been done before.
@@ -60,11 +63,17 @@ module Core
 
       private
 
+      # A technique is worked in several steps.
+      def start(skill, attendee)
+        knows = Technique::Familiarity.of(attendee, skill, @on)
+        Start.new(done: (knows * REFERENCE).round(1), pace: @calibration.pace.fetch(attendee.level), hand: hand(skill, attendee, knows))
+      end
+
+      # @param before [Float] repeats done, to a tenth
       # @return [Float] mean time of so many repeats against that of who knows it well
       def learning(count, before)
         return 1.0 if count.zero?
 
-        before = before.round(1)
         (@learned[before] ||= {})[count] ||=
           StepTime.cumulative(count, before, @exponent, flat_from: REFERENCE) / (count * (REFERENCE**@exponent))
       end
