@@ -12,6 +12,8 @@ module Core
       @calibration = calibration
       @table = table.standing_in(workshop.teaching.stand_ins)
       @fitter = Fitter.new(workshop, design, attendees, table, open_rings: open_rings, fittings: fittings)
+      # A design that the catalogue cannot build is told at once, whoever is planned.
+      fittings.blueprint(nil)
       @orders = {}
       @takes = Hash.new { |known, skill| known[skill] = Technique::PracticeBag.takes(skill) }.compare_by_identity
       # The steps of pieces that are made alike, in order.

@@ -61,10 +61,9 @@ module Core
       # @return [Float] chance that of the uses and these spares no more are lost than there are spares
       def enough(number, of_spares)
         last = at_most.size - 1
-        lost = -1
-        of_spares.first(number + 1).sum do |chance|
-          left = number - (lost += 1)
-          chance * at_most[left < last ? left : last]
+        (0..number).sum do |lost|
+          left = number - lost
+          of_spares.fetch(lost, 0.0) * at_most[left < last ? left : last]
         end
       end
 

@@ -39,7 +39,9 @@ module Core
       # Gaps stretch or shrink so that the target is met exactly.
       def solve(target)
         solution = super
-        solution.is_a?(Sizing::OutOfReach) ? solution : solution.with(length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+        return solution if solution.is_a?(Sizing::OutOfReach)
+
+        solution.with(length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
       end
 
       def stretches?
