@@ -31,7 +31,7 @@ module Core
         @ends = steps.each_index.select { |i| steps[i].adds.intersect?(ENDS) }.sum { |i| bits[i] }
         count_levels
         @following = []
-        @first = Array.new(steps.size, 0)
+        @costs_first = Array.new(steps.size, 0)
         @start = Progress.new(0, @needs.each_index.select { |i| @needs[i].zero? }, @levels.sum { |level| @before[level] }, 0.0)
       end
 
@@ -63,7 +63,7 @@ module Core
 
       # @param last [Integer, nil] step just done @return [Array<Integer>] what putting each of the steps right after it costs
       def following(last)
-        last ? @following[last] ||= costs_after(last) : @first
+        last ? @following[last] ||= costs_after(last) : @costs_first
       end
 
       # @param path [Array<Integer>] @return [Order::Cost]
