@@ -4,7 +4,7 @@ module Core
   module Bill
     # So many of one part, for one attendee or for the class.
     Need = Value.define(:part, :count) do
-      # @param uses [Array<#part, #count>] @param times [Integer]
+      # @param uses [Array<#part, #count>] of parts of one table @param times [Integer]
       # @return [Array<Need>] one a part that is bought, in bagging order then by name; the counts sum to the uses' counts × times
       def self.sum(uses, times: 1)
         needs = counts(uses).map { |part, count| Need.new(part: part, count: count * times) }
@@ -20,12 +20,12 @@ module Core
         more.empty? ? needs : sum(needs + more.map { |part, count| new(part: part, count: count) })
       end
 
-      # Uses of one part mostly name one object.
-      # @return [Hash{Catalogue::Part=>Integer}] of those that are bought
+      # Whoever reads one table names the same objects.
+      # @return [Hash{Catalogue::Part=>Integer}] of those that are bought, by identity
       def self.counts(uses)
-        same = Hash.new(0).compare_by_identity
-        uses.each { |use| same[use.part] += use.count unless use.part.made? }
-        same.each_with_object(Hash.new(0)) { |(part, count), all| all[part] += count }
+        counts = Hash.new(0).compare_by_identity
+        uses.each { |use| counts[use.part] += use.count unless use.part.made? }
+        counts
       end
       private_class_method :counts
     end

@@ -25,6 +25,7 @@ module Core
         @steps = steps
         @school = school
         @counted = school == :gentle ? :harder_first : :misplaced
+        @by_ends = %i[ends_early ends_late].include?(school)
         @weight = WEIGHTS[@counted]
         read_techniques(steps.map { |step| table.technique(step.technique) }, minutes)
         read_needs
@@ -166,11 +167,10 @@ module Core
       # What goes against the school: by how many levels work comes before what is to do and should come first, ends that wait, or ends
       # that do not.
       def misplaced(progress, index)
-        case @school
-        when :ends_early then ends?(index) ? (progress.done & ~@ends).digits(2).sum : 0
-        when :ends_late then ends?(index) ? 0 : (progress.done & @ends).digits(2).sum
-        else (progress.ahead >> @shifts[index]) & @level_mask
-        end
+        return (progress.ahead >> @shifts[index]) & @level_mask unless @by_ends
+        return ends?(index) ? (progress.done & ~@ends).digits(2).sum : 0 if school == :ends_early
+
+        ends?(index) ? 0 : (progress.done & @ends).digits(2).sum
       end
 
       def late?(progress, index)

@@ -9,14 +9,14 @@ module Core
     # Dynamic programming over the sets of steps done (Held and Karp, Journal of SIAM 10, 1962), which is exact; where there
     # are too many sets it keeps the best of each size, a beam search (Lowerre, The Harpy Speech Recognition System, 1976).
     class OrderSearch
-      # Of equal orders, the one that keeps to how the work was declared.
-      DECLARED = 1e-3
+      # What a point counts. Of equal orders, the one that keeps to how the work was declared: each place that a step lies off counts one.
+      POINT = 1000
       MOST_WAYS = 300
       # Ways of one size that are followed, and to how many they are cut, once it is not exact.
       MOST_FOLLOWED = 60
       BEAM = 24
       # Of two ways to have done the same steps, one that costs this much more can never become the better one.
-      BEYOND_HOPE = OrderRules::WEIGHTS[:changes] + OrderRules::WEIGHTS[:hurried] + 0.5
+      BEYOND_HOPE = (OrderRules::WEIGHTS[:changes] + OrderRules::WEIGHTS[:hurried] + 1) * POINT
 
       # The cheapest way to have done a set of steps, one of them last. from: OrderRules::Progress before the last one
       # last: its index · before: the way up to there
@@ -50,7 +50,7 @@ module Core
 
       # @return [Order]
       def best
-        reached = [[@rules.start, [Way.new(nil, nil, 0.0, nil)]]]
+        reached = [[@rules.start, [Way.new(nil, nil, 0, nil)]]]
         exact = true
         @steps.size.times do |placed|
           found = ways_on(reached, placed)
@@ -84,11 +84,10 @@ module Core
       # @param placed [Integer] steps done @return [Array<Way>] with one more
       def ways_on(reached, placed)
         found, least = [], {}
-        declared = @steps.each_index.map { |i| DECLARED * (placed - i).abs }
         reached.each do |progress, ways|
           progress.ready.each do |i|
-            before = cheapest(ways, i)
-            cost = before.cost + (@rules.following(before.last)[i] + @rules.points(progress, i)) + declared[i]
+            before = ways.size == 1 ? ways.first : cheapest(ways, i)
+            cost = before.cost + ((@rules.following(before.last)[i] + @rules.points(progress, i)) * POINT) + (placed - i).abs
             known = least[done = progress.done | @rules.bits[i]]
             next if known && cost > known + BEYOND_HOPE
 
@@ -104,7 +103,7 @@ module Core
         least = found = nil
         i = -1
         while (way = ways[i += 1])
-          cost = way.cost + @rules.following(way.last)[index]
+          cost = way.cost + (@rules.following(way.last)[index] * POINT)
           least, found = cost, way if found.nil? || cost < least
         end
         found
