@@ -70,10 +70,11 @@ module Core
 
       # Bare line before the first part belongs after the last.
       def place(elements)
-        total = before_first = 0
+        total = high = before_first = 0
         elements.each do |element|
           solid = @sorts.fetch(element) { @sorts[element] = measure(element) }
           total += (along = element.along.nm)
+          high += along * element.height.nm
           if solid
             @solids << solid
             @along << along
@@ -86,6 +87,7 @@ module Core
         end
         @bare[-1] += before_first unless @bare.empty?
         @total = total / MM
+        @height = total.zero? ? 0.0 : high / total / MM
       end
 
       # @return [Solid, nil] the sort of part that it is; nil where it is bare
@@ -108,17 +110,14 @@ module Core
         @solids << @solids.first
       end
 
-      # What lies before each place, and before the first once more, and how high it lies.
+      # What lies before each place, and before the first once more.
       def add_up
         @upto, @bare_upto = [upto = 0], [bare_upto = 0]
-        high = 0.0
         place = -1
         while (along = @along[place += 1])
           @upto << (upto += along + @bare[place])
           @bare_upto << (bare_upto += @bare[place])
-          high += (along * @solids[place].height) + (@bare[place] * @skin)
         end
-        @height = high / upto
       end
 
       # The kinds of each place and the next, and of each and the one before, as one number.

@@ -12,8 +12,9 @@ module Core
       CLOSE_ENOUGH = 1e-6
       MOST_ROUNDS = 40
 
-      # span: the angle at the body's middle from hole to hole · gap: bare line that the bend needs · run: what lies between the two
-      attr_reader :from, :to, :run, :span, :gap
+      # span: the angle at the body's middle from hole to hole · turn: from the middle of one to the middle of the other
+      # gap: bare line that the bend needs · run: what lies between the two
+      attr_reader :from, :to, :run, :span, :turn, :gap
 
       # @param parts [Array<Solid>] that stands, its neighbour, the neighbour of the next that stands, and that one
       # @param run [Float] what lies between the two that stand @param bare [Boolean] whether any of it bends by itself
@@ -24,7 +25,8 @@ module Core
         @bare = bare
         @touching = touching
         @bends_freely = bare || (touching ? !opens?(from, to) : !opens?(from, @after) && !opens?(@before, to))
-        @gap = 0.0
+        @rest = nil
+        @gap = @span = @turn = @leaving = @arriving = 0.0
         # How much of a shortage a wider gap takes away, for each millimetre.
         @closing = 1.0
       end
@@ -37,17 +39,13 @@ module Core
       def lay(rest)
         @rest = bare? ? rest : nil
         @bends_freely ? needed_at(0.0) : settle
+        @turn = from.lean + span + to.lean
       end
 
       # @param height [Float] from the body's middle @param angle [Float] from where it begins
       # @return [Boolean] whether it is farther out there
       def above?(height, angle)
         Stretch.above?(height, from, to, span, angle, @rest)
-      end
-
-      # @return [Float] the angle from the middle of one to the middle of the other
-      def turn
-        from.lean + span + to.lean
       end
 
       class << self
@@ -148,7 +146,7 @@ module Core
 
       # How far the line bends where it leaves the one and where it enters the other.
       def bend(length)
-        return @leaving = @arriving = turn if @touching || length < NOTHING
+        return @leaving = @arriving = from.lean + span + to.lean if @touching || length < NOTHING
 
         foot = from.distance * to.distance * Math.sin(span) / length
         @leaving = from.lean + Stretch.touch(from.distance, foot)

@@ -63,12 +63,13 @@ module Core
 
       # @return [Array<Float>] about where the middle of each part lies, by length alone
       def spread
-        along, upto, total = @row.along, @row.upto, @row.total
+        along, upto = @row.along, @row.upto
+        per_length = @angle / @row.total / LineRow::MM
         first = along.first
         middles = []
         place = -1
         while (length = along[place += 1])
-          middles << ((upto[place] + ((length - first) / 2.0)) / LineRow::MM * @angle / total)
+          middles << ((upto[place] + ((length - first) / 2.0)) * per_length)
         end
         middles << @angle
       end
