@@ -51,15 +51,22 @@ module Core
       # As the first layer lies.
       def on_line(solution)
         bare, last = [true_gap(solution), end_gap(solution)].map { |length| Element.bare(length, line.thickness) }
-        station = elements(held.map(&:first))
-        between = Array.new(solution.repeats) { station }.reduce { |row, one| [*row, bare, *one] }
-        [Element.of(terminal), last, *between, last, Element.of(terminal)]
+        between = Array.new(solution.repeats) { [bare, *held_elements] }.flatten(1).drop(1)
+        [end_element, last, *between, last, end_element]
       end
 
       private
 
       def held
         @held ||= [[holder, :holder], *station.expand.map { |part| [part, :bead] }, [holder, :holder]]
+      end
+
+      def held_elements
+        @held_elements ||= elements(held.map(&:first))
+      end
+
+      def end_element
+        @end_element ||= Element.of(terminal)
       end
 
       def held_length
@@ -108,11 +115,16 @@ module Core
       end
 
       def work_up(solution, maker)
-        total = all_stations(solution.repeats)
-        WorkUp.new(parts: tally(held, total) + end_parts(closed_ends), cuts: [cut(solution, maker)], steps: steps(total),
-          joins: joins,
+        parts, steps = work_of(all_stations(solution.repeats))
+        WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: steps, joins: joins,
           drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
           ends: { first: line_end(line, 'ends', passes: 2 * lines * layers), last: line_end(line, 'ends', passes: 2 * lines * layers) })
+      end
+
+      # The same for all who have as many stations, however far apart. @return [(Array<PartUse>, Array<StepUse>)]
+      def work_of(total)
+        @work_of ||= {}
+        @work_of[total] ||= [tally(held, total) + end_parts(closed_ends), steps(total)]
       end
 
       def cut(solution, maker)
@@ -144,10 +156,11 @@ module Core
       end
 
       def joins
-        kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
-        held_by = Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)
-        through(line, station.expand, passes: crossed ? 1 : lines) + [held_by] +
-          end_joins(line, passes: lines_in_one)
+        @joins ||= begin
+          kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
+          held_by = Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)
+          through(line, station.expand, passes: crossed ? 1 : lines) + [held_by] + end_joins(line, passes: lines_in_one)
+        end
       end
 
       def layout(solution)
