@@ -9,7 +9,7 @@ module Core
       KNOWN = 0.5
       # From here on they can help a neighbour.
       SURE = 0.75
-      # What a level lets expect of a technique, by how many levels it lies above; all below nothing, all above everything.
+      # What a level lets expect of a technique, by how many levels it lies above it: below these nothing, above these all.
       EXPECTED = { -1 => 0.0, 0 => 0.5, 1 => 1.0 }.freeze
       # Half of what was practised is gone after so many days.
       HALF_LIFE_DAYS = 540.0
