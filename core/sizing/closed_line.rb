@@ -17,7 +17,7 @@ module Core
       MOST_CHANGES = 40
       LIFTING_CHANGES = 20
       # The search begins as if the line lay at this share of its parts' average height: what must stay bare makes it longer than they are
-      # (found by trying thousands of rows; another only takes more rounds).
+      # (found by trying thousands of rows; from elsewhere it takes more rounds, and few rows are found to lie in another way).
       BEGINNING = 0.9
 
       # @param elements [Array<Construction::Element>] @param overlap [Measure::Length] that lies on the rest
@@ -26,8 +26,8 @@ module Core
         @wraps = wraps
         @turns = 2 * Math::PI * wraps * @row.total / [@row.total - overlap.to_mm, 1e-9].max
         @slack = 0.0
-        @radius = 0.0
-        bends? ? close : @radius = [(@row.total / @turns) - @row.tallest, 0.0].max
+        @radius = [(@row.total / @turns) - @row.tallest, 0.0].max
+        close if bends?
       end
 
       # @return [Measure::Length] once round the body

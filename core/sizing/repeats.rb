@@ -27,18 +27,11 @@ module Core
         room = target.nm - fill.base.nm
         fewest = ((room - (filler_step(fill) * most_fillers)).div(fill.step.nm) - 1).clamp(fill.fewest, fill.most)
         most = (room.div(fill.step.nm) + 1).clamp(fill.fewest, fill.most)
-        # Each way as one number that grows with the deviation, then with the fillers, then with the repeats that it lacks.
         ways = []
         fewest.upto(most) do |repeats|
-          0.upto(most_fillers) do |fillers|
-            off = (length(fill, repeats, fillers) - target.nm).abs
-            ways << ((((off * (most_fillers + 1)) + fillers) * (most - fewest + 1)) + most - repeats)
-          end
+          0.upto(most_fillers) { |fillers| ways << [(length(fill, repeats, fillers) - target.nm).abs, fillers, -repeats] }
         end
-        ways.min(number).map do |way|
-          way, fewer = way.divmod(most - fewest + 1)
-          [most - fewer, way % (most_fillers + 1)]
-        end
+        ways.min(number).map { |_, fillers, negative| [-negative, fillers] }
       end
 
       # @param way [(Integer, Integer)] repeats and fillers

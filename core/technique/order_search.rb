@@ -20,16 +20,7 @@ module Core
 
       # The cheapest way to have done a set of steps, one of them last. from: OrderRules::Progress before the last one
       # last: its index · before: the way up to there
-      class Way
-        attr_reader :from, :last, :cost, :before
-
-        def initialize(from, last, cost, before)
-          @from = from
-          @last = last
-          @cost = cost
-          @before = before
-        end
-
+      Way = Struct.new(:from, :last, :cost, :before) do
         # @return [Array<Integer>] indexes in order
         def path
           way = self
