@@ -35,7 +35,7 @@ module Application
       return no_studio unless File.file?(file)
 
       path = Store::Backups.new(file).take(:asked, to: files.first && File.expand_path(files.first))
-      @say.call("Copied to #{path}. Its checksum stands beside it. Keep both on another disk.")
+      @say.call("Copied to #{path} and checked. The file #{File.basename(path)}.sha256 holds its checksum. Keep both on another disk.")
     end
 
     def restore(files, options)
@@ -68,11 +68,11 @@ module Application
 
       with_studio do |studio|
         bytes = Formats::StudioFile.write(StudioArchive.of(studio))
-        File.open(files.first, File::WRONLY | File::CREAT | File::TRUNC, 0o600) { |file| file.binmode.write(bytes) }
+        Store::WholeFile.write(files.first, bytes)
         @say.call("The studio is in #{files.first}, people with it. Accounts and older states are not.")
       end
     rescue SystemCallError => e
-      @refuse.call("#{files.first}: #{e.message.sub(/ @ .*/, '')}. Give a file that can be written.")
+      @refuse.call("#{files.first}: #{e.message.sub(/ @ .*/, '')}. Nothing was written. Give a file that can be written.")
     end
 
     def import(files, options)

@@ -7,10 +7,14 @@ require 'time'
 require 'sequel'
 
 module Store
-  # Consistent copies of a studio's database, taken while it is in use (SQLite's own backup), each with a checksum beside it.
+  # Copies of a studio's database, taken while it is in use, each compared with the studio and with a checksum beside it.
   class Backups
     KEEP = 14
     DAY = 24 * 3600
+    # What is said of a copy that is not good.
+    REFUSALS = { newer: :newer, unreadable: :unreadable }.freeze
+    # Room for checksums and what SQLite writes beside a copy.
+    SPARE_BYTES = 131_072
     # :daily, :before_upgrade, :before_restore, :asked or :brought (from elsewhere)
     REASONS = %i[daily before_upgrade before_restore asked brought].freeze
     # What was asked for stays until somebody takes it away.
@@ -24,7 +28,11 @@ module Store
       end
     end
 
-    # What a file holds. status: :good, :damaged, :changed (not what its checksum says), :newer or :no_studio
+    # Triggers and views run inside the studio: those of a copy must be this program's own.
+    RUNNING_OBJECTS = "SELECT sql FROM sqlite_master WHERE type NOT IN ('table', 'index')"
+
+    # What a file holds. status: :good, :damaged, :changed (not what its checksum says), :newer, :foreign (with triggers or views that are
+    # not this program's), :unreadable (just now: no room, no right) or :no_studio
     # name: of the studio · version: of its schema · classes: how many · changed: Time it was last written, or nil
     Checked = Core::Value.define(:status, name: nil, version: nil, classes: 0, changed: nil)
 
@@ -45,17 +53,21 @@ module Store
       }.sort_by { |copy| [copy.at, copy.path] }.reverse
     end
 
-    # @param reason [Symbol] one of REASONS @param to [String, nil] a file of one's own, else one in the backups' folder
-    # @return [String] the copy's path @raise [Unusable]
+    # @param reason [Symbol] one of REASONS
+    # @param to [String, nil] a file of the caller's own; nil for one in the backups' folder
+    # @return [String] the copy's path
+    # @raise [Unusable] when there is no whole copy; what was there is as it was
     def take(reason, to: nil, now: Time.now)
+      raise Unusable.new(:itself, to) if to && File.exist?(to) && File.identical?(to, @database)
+
       take_from(@database, to || free_path(reason, now)).tap { forget unless to }
     end
 
-    # Puts a copy from elsewhere among these. @return [String] its path @raise [Unusable] where it is none, or not whole
+    # Adds a copy from elsewhere to these.
+    # @return [String] its path
+    # @raise [Unusable] where it is none, or not whole
     def bring(file, now: Time.now)
-      checked = Backups.check(file)
-      raise Unusable.new(checked.status == :newer ? :newer : :damaged, file) unless checked.status == :good
-
+      refuse_unless_good(file)
       take_from(file, free_path(:brought, now))
     end
 
@@ -73,18 +85,42 @@ module Store
       look(path)
     end
 
-    # Puts a copy in the place of the studio, which is kept beside the others. Nobody may be using it.
-    # @return [String] where the studio as it was is kept, or '' where there was none @raise [Unusable]
+    # Puts a copy in the place of the studio, which is kept among the backups first. Nobody may be using it.
+    # @return [String] where the studio as it was is kept, or '' where there was none
+    # @raise [Unusable] when the copy could not be put back; the studio is as it was
     def restore(path, now: Time.now)
-      checked = Backups.check(path)
-      raise Unusable.new(checked.status == :newer ? :newer : :damaged, path) unless checked.status == :good
-
-      kept = File.file?(@database) && File.size(@database).positive? ? take(:before_restore, now: now) : ''
-      copy(path, "#{@database}.part")
-      %w[-wal -shm].each { |beside| FileUtils.rm_f("#{@database}#{beside}") }
-      File.rename("#{@database}.part", @database)
-      File.chmod(Database::OWNER_ONLY, @database)
+      refuse_unless_good(path)
+      needs_room(@database, [path, *(@database if present?)].sum { |file| File.size(file) })
+      kept = keep_present(now)
+      WholeFile.replace(@database) do |part|
+        DatabaseCopy.new(path, part).call
+        fold_log
+      end
       kept
+    rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs => e
+      raise Unusable.of(e, @database)
+    end
+
+    # Removes a copy and its checksum.
+    # @param name [String] of one of {all}
+    def remove(name)
+      copy = all.find { |one| one.name == name } or return
+      discard(copy.path)
+    end
+
+    # Changes a copy in place: what the block did is checked and gets a new checksum, or the copy stays as it was.
+    # @param name [String] of one of {all}
+    # @yieldparam part [String] the path of a database to change
+    # @raise [Unusable]
+    def rewrite(name)
+      copy = all.find { |one| one.name == name } or return
+      put_whole(copy.path) do |part|
+        DatabaseCopy.new(copy.path, part).call
+        yield part
+        raise DatabaseCopy::Differs, "#{part} is damaged" unless Backups.check(part).status == :good
+      end
+    rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs, Sequel::Error => e
+      raise Unusable.of(e, copy.path)
     end
 
     class << self
@@ -95,18 +131,27 @@ module Store
         !File.file?(beside) || File.read(beside)[/\A\h{64}/] == Digest::SHA256.file(path).hexdigest
       end
 
+      def own_objects?(database)
+        found = database.execute(RUNNING_OBJECTS).flatten
+        found.empty? || Dir[File.join(Database::MIGRATIONS, '*.rb')].map { |file| File.read(file) }.join.then { |own| found.all? { |sql| own.include?(sql) } }
+      end
+
       def look(path)
         database = SQLite3::Database.new(path, readonly: true)
         return Checked.new(status: :damaged) unless database.get_first_value('PRAGMA integrity_check') == 'ok'
 
         version = database.get_first_value('SELECT version FROM schema_info').to_i
+        return Checked.new(status: :foreign) unless own_objects?(database)
+
         latest = Dir[File.join(Database::MIGRATIONS, '*.rb')].size
         Checked.new(status: version > latest ? :newer : :good, version: version, name: database.get_first_value('SELECT name FROM studio'),
           classes: database.get_first_value('SELECT count(*) FROM classes').to_i, changed: File.mtime(path))
       rescue SQLite3::SQLException
         Checked.new(status: :no_studio)
-      rescue SQLite3::Exception
+      rescue SQLite3::NotADatabaseException, SQLite3::CorruptException
         Checked.new(status: :damaged)
+      rescue SQLite3::Exception
+        Checked.new(status: :unreadable)
       ensure
         database&.close
       end
@@ -116,13 +161,69 @@ module Store
 
     def take_from(file, path)
       FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
-      copy(file, "#{path}.part")
-      File.rename("#{path}.part", path)
-      File.write("#{path}.sha256", "#{Digest::SHA256.file(path).hexdigest}  #{File.basename(path)}\n", perm: Database::OWNER_ONLY)
-      path
-    rescue SQLite3::Exception, SystemCallError => e
-      FileUtils.rm_f("#{path}.part")
+      needs_room(path, DatabaseCopy.bytes(file))
+      put_whole(path) { |part| DatabaseCopy.new(file, part).call }
+    rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs => e
       raise Unusable.of(e, path)
+    end
+
+    # A copy and its checksum. Killed in between, the copy stands without a checksum, which is no fault.
+    def put_whole(path, &block)
+      sum = nil
+      WholeFile.replace(path) do |part|
+        block.call(part)
+        sum = "#{Digest::SHA256.file(part).hexdigest}  #{File.basename(path)}\n"
+        FileUtils.rm_f("#{path}.sha256")
+      end
+      WholeFile.write("#{path}.sha256", sum)
+      path
+    end
+
+    def needs_room(path, bytes)
+      free = WholeFile.room(path) or return
+      needed = bytes + SPARE_BYTES
+      return if free >= needed
+
+      raise Unusable.new(:no_room, path, needed: megabytes(needed), free: megabytes(free))
+    end
+
+    def megabytes(bytes)
+      format('%.1f', bytes / 1_000_000.0)
+    end
+
+    def refuse_unless_good(path)
+      status = Backups.check(path).status
+      raise Unusable.new(REFUSALS.fetch(status, :damaged), path) unless status == :good
+    end
+
+    def present?
+      File.file?(@database) && File.size(@database).positive?
+    end
+
+    # A studio that cannot be read is moved aside byte by byte: somebody may still save something of it.
+    def keep_present(now)
+      return '' unless present?
+      return take(:before_restore, now: now) if Backups.check(@database).status == :good
+
+      aside = File.join(@folder, "damaged-#{now.strftime('%Y%m%d-%H%M%S')}.sqlite3")
+      FileUtils.mkdir_p(@folder, mode: 0o700)
+      ['', '-wal'].each do |ending|
+        WholeFile.replace("#{aside}#{ending}") { |part| FileUtils.cp("#{@database}#{ending}", part) } if File.file?("#{@database}#{ending}")
+      end
+      aside
+    end
+
+    # The log belongs to the file that is about to go: what stands in it is kept already.
+    def fold_log
+      database = SQLite3::Database.new(@database)
+      database.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+      database.execute('PRAGMA journal_mode = DELETE')
+    rescue SQLite3::Exception
+      # Damaged, or the disk is full; see keep_present.
+      nil
+    ensure
+      database&.close
+      FileUtils.rm_f(%w[-wal -shm].map { |ending| "#{@database}#{ending}" })
     end
 
     def free_path(reason, now)
@@ -131,26 +232,13 @@ module Store
       names.map { |name| File.join(@folder, name) }.find { |path| !File.exist?(path) }
     end
 
-    def copy(from, to)
-      FileUtils.rm_f(to)
-      source = SQLite3::Database.new(from, readonly: true)
-      target = SQLite3::Database.new(to)
-      File.chmod(Database::OWNER_ONLY, to)
-      backup = SQLite3::Backup.new(target, 'main', source, 'main')
-      backup.step(-1)
-      backup.finish
-      # A file by itself, without a log beside it.
-      target.execute('PRAGMA journal_mode = DELETE')
-    ensure
-      target&.close
-      source&.close
-    end
-
     # What was asked for stays; of the others the newest.
     def forget
-      all.reject { |kept| STAYING.include?(kept.reason) }.drop(@keep).each do |kept|
-        [kept.path, "#{kept.path}.sha256"].each { |path| FileUtils.rm_f(path) }
-      end
+      all.reject { |kept| STAYING.include?(kept.reason) }.drop(@keep).each { |kept| discard(kept.path) }
+    end
+
+    def discard(path)
+      FileUtils.rm_f([path, "#{path}.sha256"])
     end
   end
 end

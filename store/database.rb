@@ -12,7 +12,7 @@ module Store
     MIGRATIONS = File.join(EagerBench::ROOT, 'store', 'migrations')
     BUSY_MILLISECONDS = 5000
     WAIT_SECONDS = 0.002
-    OWNER_ONLY = 0o600
+    OWNER_ONLY = WholeFile::OWNER_ONLY
 
     module_function
 
@@ -28,14 +28,17 @@ module Store
       database.run('PRAGMA journal_mode = WAL') unless in_memory
       if !in_memory && outdated?(database)
         yield if block_given?
-        Backups.new(path).take(:before_upgrade)
+        upgrade(database, path)
+      elsif !Sequel::Migrator.is_current?(database, MIGRATIONS)
+        migrate(database)
       end
-      migrate(database)
-      database
+      opened = database
     rescue Sequel::Migrator::Error
       raise Unusable.new(:newer, path)
     rescue Sequel::DatabaseError, SQLite3::Exception => e
       raise Unusable.of(e, path)
+    ensure
+      database&.disconnect unless opened
     end
 
     # Runs the block in one immediate transaction, so that what it reads cannot change before it writes, and raises the studio's
@@ -61,15 +64,32 @@ module Store
       end
     end
 
+    # All migrations and the version they lead to are one transaction: a kill leaves the older studio whole. Some tables are made anew,
+    # so foreign keys are off meanwhile and checked at the end (https://www.sqlite.org/lang_altertable.html, section 7).
     # @param version [Integer, nil] a migration to go to, up or down; nil for the newest
     def migrate(database, version = nil)
-      Sequel::Migrator.run(database, MIGRATIONS, target: version)
+      database.synchronize do
+        database.run('PRAGMA foreign_keys = OFF')
+        database.transaction(mode: :immediate) do
+          Sequel::Migrator.run(database, MIGRATIONS, target: version)
+          raise Sequel::ForeignKeyConstraintViolation, 'rows without their owner' if database.fetch('PRAGMA foreign_key_check').any?
+        end
+      ensure
+        database.run('PRAGMA foreign_keys = ON')
+      end
     end
 
     # @return [Boolean] whether it holds a studio of an older version
     def outdated?(database)
       database.table_exists?(:schema_info) && database[:schema_info].get(:version).to_i.positive? &&
         !Sequel::Migrator.is_current?(database, MIGRATIONS)
+    end
+
+    def upgrade(database, path)
+      copy = Backups.new(path).take(:before_upgrade)
+      migrate(database)
+    rescue Sequel::DatabaseError, SQLite3::Exception => e
+      raise Unusable.new(:upgrade, path, copy: copy, folder: File.dirname(path), reason: e.message.lines.first.to_s.strip.delete_suffix('.'))
     end
 
     # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.
@@ -81,6 +101,6 @@ module Store
     rescue SystemCallError => e
       raise Unusable.of(e, path)
     end
-    private_class_method :prepare, :prepare_file, :outdated?
+    private_class_method :prepare, :prepare_file, :outdated?, :upgrade
   end
 end

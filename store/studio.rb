@@ -24,6 +24,9 @@ module Store
         @lessons, @accounts, @trail =
         [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents,
          Lessons, Accounts, Trail].map { |keeper| keeper.new(@database) }
+    rescue Sequel::DatabaseError => e
+      @database.disconnect
+      raise Unusable.of(e, path)
     end
 
     # @return [Settings]

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'uri'
+
 module Web
   # The accounts of a shared studio from the command line: for the first owner, and for a machine without a screen. Works while the studio
   # is served, too.

@@ -87,8 +87,8 @@ module Web
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
         use RequestLog, (folder if log)
-        use Rack::Session::Cookie, key: 'eager_bench', secret: secret, same_site: :strict, httponly: true, secure: sharing&.https
-        use RequestLimits, trusted: ->(env) { sharing.nil? || SignedIn.claimed?(env) }
+        use Rack::Session::Cookie, key: SignedIn::COOKIE, secret: secret, same_site: :strict, httponly: true, secure: sharing&.https
+        use RequestLimits, bodies: RequestLimits::Bodies.of(sharing, secret)
         use Rack::Protection::HostAuthorization, permitted_hosts: app.permitted_hosts, logging: false if sharing
         use SignInLimits.middleware if sharing
         use Rack::Protection::AuthenticityToken, message: 'This page was open too long. Go back, reload it and send again.'

@@ -14,7 +14,7 @@ module Web
     # @param name [String] of the file; what is there already stays @param bytes [String] @return [String] its path
     def put(name, bytes)
       FileUtils.mkdir_p(@folder, mode: 0o700)
-      File.open(path(name), File::WRONLY | File::CREAT | File::EXCL, 0o600) { |file| file.binmode.write(bytes) } unless key?(name)
+      Store::WholeFile.write(path(name), bytes) unless key?(name)
       newest_first.drop(@most).each { |old| File.delete(old) }
       path(name)
     end
@@ -35,7 +35,7 @@ module Web
     end
 
     def newest_first
-      Dir[path('*')].sort_by { |file| [File.mtime(file), file] }.reverse
+      Dir[path('*')].reject { |file| file.end_with?(Store::WholeFile::PART) }.sort_by { |file| [File.mtime(file), file] }.reverse
     end
   end
 end

@@ -46,7 +46,8 @@ module Web
     def open(class_id, app)
       host = @network.call or raise NoNetwork
       close
-      server = Puma::Server.new(RequestLimits.new(PhoneGate.new(app, self)), nil, min_threads: 0, max_threads: THREADS)
+      server = HttpServer.new(RequestLimits.new(PhoneGate.new(app, self)), most_bytes: RequestLimits::Bodies.new(trusted: ->(_) { false }),
+        min_threads: 0, max_threads: THREADS)
       port = listen(server)
       server.run
       @lock.synchronize do

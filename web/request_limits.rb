@@ -1,33 +1,61 @@
 # frozen_string_literal: true
 
-require 'timeout'
-
 module Web
-  # Refuses what no page of ours sends, before anything is done with it: addresses, bodies and forms beyond any use, and work without end.
+  # Refuses what no page of ours sends, before anything is done with it: addresses, bodies and forms beyond any use.
   # (OWASP Cheat Sheet Series: Denial of Service; File Upload.)
   class RequestLimits
     LONGEST_ADDRESS = 8_000
+    # Bodies of ordinary forms.
     MOST_BYTES = 2_500_000
+    # From anybody in the network who has not signed in.
+    MOST_BYTES_OF_STRANGERS = 1_000_000
+    # From an account of a shared studio, whatever it sends.
+    MOST_BYTES_SHARED = 20_000_000
     # What may be longer from whoever is trusted, by where it is sent: a price list, another studio's file, and a copy of a studio.
     LONGER = { %r{\A/stockroom/prices/?\z} => 10_500_000, %r{\A/safe-keeping/studio/?\z} => 50_500_000,
                %r{\A/safe-keeping/copies/file/?\z} => 500_000_000 }.freeze
     MOST_FIELDS = 2_000
     DEEPEST = 12
-    SECONDS = 20
 
-    # The request took too long.
-    class TookTooLong < StandardError; end
+    # How many bytes a body may have, by where it is sent and who sends it. The HTTP server asks it before a body is stored.
+    class Bodies
+      # @param trusted [#call] env => whether it comes from somebody who is in, and not from anybody in the network
+      # @param shared [Boolean] whether the studio is shared in a network
+      def initialize(trusted:, shared: false)
+        @trusted = trusted
+        @shared = shared
+      end
 
-    # @param trusted [#call] env => whether it comes from somebody who is in, and not from anybody in the network
-    def initialize(app, trusted: ->(_) { false })
+      # @param sharing [Sharing, nil] nil: for the one person at this machine @param secret [String] signs the cookie
+      # @return [Bodies]
+      def self.of(sharing, secret)
+        new(trusted: sharing ? SignedIn.claims(secret) : ->(_) { true }, shared: !sharing.nil?)
+      end
+
+      # @param env [Hash] of a request whose headers were read
+      # @return [Integer] bytes
+      def call(env)
+        return MOST_BYTES_OF_STRANGERS unless @trusted.call(env)
+
+        path = (env['PATH_INFO'] || env['REQUEST_PATH']).to_s
+        most = LONGER.find { |place, _| place.match?(path) }&.last || MOST_BYTES
+        @shared ? [most, MOST_BYTES_SHARED].min : most
+      end
+    end
+
+    # The disk is full: what was sent could not be stored.
+    NO_ROOM = [Errno::ENOSPC, Errno::EDQUOT, Errno::EFBIG].freeze
+
+    # @param bodies [Bodies]
+    def initialize(app, bodies: Bodies.new(trusted: ->(_) { false }))
       @app = app
-      @trusted = trusted
+      @bodies = bodies
     end
 
     def call(env)
-      refusal(env) || Timeout.timeout(SECONDS, TookTooLong) { @app.call(env) }
-    rescue TookTooLong
-      answer(503, 'That took too long and was stopped. Nothing was changed. Try again with less at once.')
+      refusal(env) || @app.call(env)
+    rescue *NO_ROOM
+      answer(507, 'The disk is full. Make room on it, then send that again.')
     rescue EOFError,
            Rack::Multipart::MultipartPartLimitError,
            Rack::QueryParser::ParameterTypeError,
@@ -48,8 +76,7 @@ module Web
       address = env['QUERY_STRING'].to_s.bytesize + env['PATH_INFO'].to_s.bytesize
       return answer(414, 'That address is too long. Go back and use the form.') if address > LONGEST_ADDRESS
 
-      longer = LONGER.find { |place, _| place.match?(env['PATH_INFO'].to_s) }&.last
-      most = longer && @trusted.call(env) ? longer : MOST_BYTES
+      most = @bodies.call(env)
       too_large = env['CONTENT_LENGTH'].to_i > most || env['HTTP_TRANSFER_ENCODING']
       return answer(413, "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if too_large
 

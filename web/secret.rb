@@ -13,7 +13,7 @@ module Web
       known = File.exist?(file) ? File.read(file) : ''
       return known if known.bytesize >= BYTES
 
-      File.write(file, SecureRandom.hex(BYTES), perm: 0o600)
+      Store::WholeFile.write(file, SecureRandom.hex(BYTES))
       File.read(file)
     end
   end

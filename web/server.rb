@@ -2,7 +2,6 @@
 
 require 'fileutils'
 require 'puma'
-require 'puma/events'
 require 'rackup'
 require 'puma/minissl'
 
@@ -33,9 +32,9 @@ module Web
     def run
       folder
       lock
-      server = Puma::Server.new(->(env) {
-        @app.call(env)
-      }, nil, min_threads: THREADS, max_threads: THREADS, force_shutdown_after: STOP_SECONDS)
+      Store::WholeFile.sweep(@data)
+      server = HttpServer.new(->(env) { @app.call(env) }, most_bytes: RequestLimits::Bodies.of(@sharing, Secret.of(@data)),
+        min_threads: THREADS, max_threads: THREADS, force_shutdown_after: STOP_SECONDS)
       @port = listen(server)
       serve(server)
     rescue Errno::EADDRINUSE
@@ -55,10 +54,7 @@ module Web
       @app = swap
       server.run
       look_after
-      @lock.rewind
-      @lock.truncate(0)
-      @lock.write(address)
-      @lock.flush
+      note_address
       @output.puts "Eager Bench is at #{address}  (stop with Ctrl-C)"
       warn_readable
       @output.flush
@@ -165,6 +161,16 @@ module Web
         "This folder is being served already#{" at #{held}" unless held.empty?}. Use that, or choose another folder with --data."
     rescue SystemCallError => e
       raise CannotStart, "The folder #{@data} cannot be used: #{e.message.sub(/ @ .*/, '')}. Choose another with --data."
+    end
+
+    # Other commands find the address in the lock. A full disk must not keep the studio from being served.
+    def note_address
+      @lock.rewind
+      @lock.truncate(0)
+      @lock.write(address)
+      @lock.flush
+    rescue SystemCallError
+      nil
     end
 
     # The first filling is one transaction: begun and not ended, it is begun again.

@@ -18,9 +18,14 @@ module Web
 
     # @return [String] where it is reached; behind a proxy, where the proxy finds it
     def url(port)
-      return "https://#{hosts.first || address}:#{port}" if certificate
+      return "https://#{reached_as}:#{port}" if certificate
 
-      "http://#{(https ? nil : hosts.first) || address}:#{port}"
+      "http://#{https ? address : reached_as}:#{port}"
+    end
+
+    # @return [String] a name it was given, else the address it listens on, else this machine's own in the network
+    def reached_as
+      names.first || (address unless %w[0.0.0.0 ::].include?(address)) || PhoneAccess.own_address || address
     end
 
     # @return [Boolean] whether passwords cross the network readable

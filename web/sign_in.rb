@@ -4,6 +4,7 @@ require 'bcrypt'
 require 'roda'
 require 'rodauth'
 require 'sequel'
+require 'uri'
 
 module Web
   # The door of a shared studio: lets in whoever has an account, by Rodauth; passwords are kept as bcrypt hashes. Its forms are pages of
@@ -18,6 +19,9 @@ module Web
     REMEMBERED = { days: 14 }.freeze
     IDLE_SECONDS = 12 * 3600
     LIFETIME_SECONDS = 30 * 24 * 3600
+    FORGOTTEN = '/forgotten-password'
+    # Longer than a letter takes to write.
+    FORGOTTEN_SECONDS = 1.0
     ASKED_BY_SCRIPT = %w[HTTP_X_REDRAW HTTP_X_POLL].freeze
 
     # @param folder [String] the studio's @return [Standins::Mailbox]
@@ -35,7 +39,9 @@ module Web
 
     # A phone was let in by its code, for Live of one class alone: see PhoneGate.
     def call(env)
-      env[PhoneGate::PHONE] ? @pages.call(env) : @roda.call(env)
+      return @pages.call(env) if env[PhoneGate::PHONE]
+
+      forgotten?(env) ? in_even_time { @roda.call(env) } : @roda.call(env)
     rescue Sequel::Error
       [503, { 'content-type' => 'text/plain; charset=utf-8' }, ["#{Formats::Wording.say('accounts.not_now')}\n"]]
     end
@@ -56,6 +62,18 @@ module Web
     LINK = 'eager_bench.link'
 
     private
+
+    def forgotten?(env)
+      env['REQUEST_METHOD'] == 'POST' && env['PATH_INFO'].to_s.start_with?(FORGOTTEN)
+    end
+
+    # A letter takes time to write; that no letter was written must not show.
+    def in_even_time
+      ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + FORGOTTEN_SECONDS
+      yield
+    ensure
+      sleep([ends - Process.clock_gettime(Process::CLOCK_MONOTONIC), 0].max)
+    end
 
     def door(app, studio, secret, mailbox)
       places = { app: app, pages: @pages, accounts: @accounts }
@@ -105,7 +123,7 @@ module Web
     def configure(auth, studio, secret, mailbox)
       auth.instance_exec do
         enable :login, :logout, :remember, :lockout, :reset_password, :change_password
-        enable :active_sessions, :session_expiration, :internal_request
+        enable :active_sessions, :session_expiration, :internal_request, :disallow_common_passwords
         db studio.database
         hmac_secret secret
         login_column :login
@@ -143,7 +161,11 @@ module Web
           remember_login if param_or_nil('remember') == '1'
           forget_ended_sessions
         end
-        before_logout { forget_login }
+        # The cookie goes, and the token with it: a copy of the cookie signs nobody in.
+        before_logout do
+          forget_login
+          disable_remember_login if account_from_session
+        end
         # The account was shown to be theirs by its mail.
         after_reset_password { unlock_account }
       end
@@ -155,6 +177,8 @@ module Web
         password_maximum_bytes MOST_PASSWORD_BYTES
         max_invalid_logins MOST_WRONG
         account_lockouts_deadline_interval LOCKED
+        # As for a wrong password: a lock would tell that there is such an account.
+        lockout_error_status 401
         reset_password_deadline_interval LINK_HOLDS
         remember_deadline_interval REMEMBERED
         remember_cookie_options(httponly: true, same_site: :strict)
@@ -186,9 +210,22 @@ module Web
             active_sessions_ds.where { created_at < oldest }.delete
           end
 
-          # An address that is not known takes as long as one that is.
+          # An address that is not known, or that is locked, takes as long as a password that is looked at.
           def account_from_login(login)
-            super || (BCrypt::Password.create(param(password_param), cost: password_hash_cost) && nil)
+            super || (take_time && nil)
+          end
+
+          def show_lockout_page
+            take_time
+            super
+          end
+
+          def take_time
+            BCrypt::Password.create(param(password_param), cost: password_hash_cost)
+          end
+
+          def password_one_of_most_common?(password)
+            Guessable.call(password, login: account[:login], common: most_common_passwords)
           end
 
           private
@@ -202,11 +239,12 @@ module Web
 
     # The same words whether the address or the password is wrong.
     WORDS = {
-      login_error_flash: 'wrong', login_lockout_error_flash: 'locked', logout_notice_flash: 'signed_out',
+      login_error_flash: 'wrong', login_lockout_error_flash: 'wrong', logout_notice_flash: 'signed_out',
       session_expiration_error_flash: 'expired', active_sessions_error_flash: 'expired',
       reset_password_email_sent_notice_flash: 'letter', reset_password_email_recently_sent_error_flash: 'letter',
       no_matching_reset_password_key_error_flash: 'old_link', reset_password_notice_flash: 'password_set',
-      change_password_notice_flash: 'password_changed', password_does_not_meet_requirements_message: 'password',
+      change_password_notice_flash: 'password_changed', password_is_one_of_the_most_common_message: 'guessable', password_too_short_message: 'password',
+      password_too_many_bytes_message: 'password',
       passwords_do_not_match_message: 'not_alike', same_as_existing_password_message: 'same'
     }.freeze
     SILENT = %i[no_matching_login_message require_login_error_flash login_notice_flash reset_password_error_flash
@@ -216,6 +254,7 @@ module Web
       WORDS.each do |setting, key|
         auth.public_send(setting, Formats::Wording.say("accounts.#{key}", shortest: SHORTEST_PASSWORD, most: MOST_PASSWORD_BYTES))
       end
+      auth.password_does_not_meet_requirements_message { @password_requirement_message }
       SILENT.each { |setting| auth.public_send(setting, nil) }
       # Who is signed in already is told at the field.
       auth.invalid_password_message { current_route == :change_password ? Formats::Wording.say('accounts.not_present') : nil }
