@@ -33,6 +33,10 @@ module Application
       end
     end
 
+    def clear
+      @lock.synchronize { @kept.clear }
+    end
+
     # @yieldreturn [Object] worked out where it is not kept
     def fetch(key, version = nil)
       self[key, version] || @lock.synchronize { @under_way[key] ||= Monitor.new }.synchronize do

@@ -23,6 +23,15 @@ module Application
       end
     end
 
+    # Forgets whom it read.
+    def clear
+      @lock.synchronize do
+        @revisions = {}
+        @classes = {}
+        @known = []
+      end
+    end
+
     # Two names turn out to be one person's. One of them is not known, is the other, or both sat in one class: then they are not.
     class NotOne < Core::Error
       attr_reader :code, :title

@@ -44,6 +44,14 @@ module Application
       lasting.with_parts(standing(lasting))
     end
 
+    # Forgets all that was worked out.
+    def clear
+      @lock.synchronize do
+        [@plans, @models, @techniques, @fittings, @supplies].each(&:clear)
+        @moment = nil
+      end
+    end
+
     # Works out what whoever comes first would wait for, whichever page they come to. What fails here says so on its own page.
     def prepare
       now.supplies

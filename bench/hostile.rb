@@ -224,6 +224,7 @@ module Hostile
     'GET /people/export.json' => %w[name],
     'POST /people/merge' => %w[name into],
     'POST /people/erase' => %w[name],
+    'POST /people/erase/copies' => %w[person number copies do],
     'GET /classes/:id/people/known' => %w[q page],
     'POST /classes/:id/people/known' => %w[names once revision],
     'POST /classes/:id/repeat' => %w[once],

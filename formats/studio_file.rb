@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'json'
+require 'set'
 require 'zip'
 
 module Formats
@@ -17,8 +18,11 @@ module Formats
     ABOUT = 'studio.json'
     SCHEMAS = %w[studio.v1 class.v1].freeze
     LARGEST_BYTES = 50_000_000
-    # Unpacked, of one kind.
-    LARGEST_KIND_BYTES = 300_000_000
+    # Unpacked, of all kinds together.
+    MOST_BYTES = 300_000_000
+    # A class with 24 people and all that was tapped in it takes a tenth of this.
+    LONGEST_LINE = 4_000_000
+    MOST_ITEMS = 60_000
 
     R = Core::Data::Records
 
@@ -73,15 +77,25 @@ module Formats
       zip.string
     end
 
-    # @param bytes [String] @return [Content] @raise [BadDocument] naming file, line and place of what is wrong
-    def read(bytes)
-      entries = unzipped(bytes)
-      manifest = entries.fetch(ABOUT) { raise BadDocument.at('', "a studio's file, with #{ABOUT} in it") }
+    # @param bytes [String]
+    # @param seconds [Numeric, nil] that reading may take; nil where nobody waits for it
+    # @return [Content]
+    # @raise [BadDocument] naming file, line and place of what is wrong
+    def read(bytes, seconds: nil)
+      files = ZippedLines.new(bytes, most_bytes: MOST_BYTES, longest: LONGEST_LINE)
+      manifest = files.text(ABOUT) or raise BadDocument.at('', "a studio's file, with #{ABOUT} in it")
       about = checked('studio', parse(manifest, ABOUT), ABOUT)
-      items = KINDS.to_h { |name, kind| [name, lines(entries[file_of(name)].to_s, name, kind, about['currency'])] }
+      ends = seconds && (now + seconds)
+      left = MOST_ITEMS
+      items = KINDS.to_h { |name, kind| [name, lines(files, name, kind, about['currency'], ends, left).tap { |found| left -= found.size }] }
       Content.new(about: about.slice('name', 'unit', 'currency'), items: items)
     rescue Core::Measure::NotALength => e
       raise BadDocument.at('', 'lengths with a unit, such as "190 mm"', e.text.to_s)
+    rescue ZippedLines::TooLarge
+      raise BadDocument.at('', "at most #{MOST_BYTES / 1_000_000} MB unpacked, and #{LONGEST_LINE / 1_000_000} MB a line")
+    rescue Zip::Error, Zlib::Error, EOFError, ArgumentError, NoMethodError, RangeError
+      # The library trips over what is cut off in many ways.
+      raise BadDocument.at('', "a studio's file as this program writes it; this one is cut off, or none")
     end
 
     # @return [String]
@@ -94,27 +108,24 @@ module Formats
       out.write(text)
     end
 
-    def unzipped(bytes)
-      found = {}
-      Zip::File.open_buffer(StringIO.new(bytes)) do |zip|
-        [ABOUT, *KINDS.keys.map { |name| file_of(name) }].each do |name|
-          entry = zip.find_entry(name) or next
-          raise BadDocument.at(name, "at most #{LARGEST_KIND_BYTES / 1_000_000} MB") if entry.size > LARGEST_KIND_BYTES
+    # @param ends [Numeric, nil] the moment at which reading stops
+    def lines(files, name, kind, currency, ends, most)
+      found, number, seen = [], 0, Set.new
+      files.each(file_of(name)) do |line|
+        number += 1
+        place = "#{file_of(name)} line #{number}"
+        raise BadDocument.at(place, "at most #{MOST_ITEMS} things in all") if found.size >= most
+        raise BadDocument.at(place, 'fewer things at once; bin/eager-bench import takes as long as it needs') if ends && now > ends
+        # The same line again is the same thing again.
+        next if line.strip.empty? || !seen.add?(line.hash)
 
-          found[name] = (entry.get_input_stream.read(LARGEST_KIND_BYTES) || +'').force_encoding(Encoding::UTF_8)
-        end
+        found << sensible(kind.read.(checked(name, parse(line, place), place), currency), place)
       end
       found
-    rescue Zip::Error, Zlib::Error, EOFError, ArgumentError, NoMethodError, RangeError
-      # The library trips over what is cut off in many ways.
-      raise BadDocument.at('', "a studio's file as this program writes it; this one is cut off, or none")
     end
 
-    def lines(text, name, kind, currency)
-      text.each_line.with_index(1).reject { |line, _| line.strip.empty? }.map do |line, number|
-        place = "#{file_of(name)} line #{number}"
-        sensible(kind.read.(checked(name, parse(line, place), place), currency), place)
-      end
+    def now
+      Process.clock_gettime(Process::CLOCK_MONOTONIC)
     end
 
     # A part must not contradict itself: a hole wider than the bead.
@@ -136,6 +147,6 @@ module Formats
 
       raise BadDocument.new(errors.map { |error| error.with(pointer: "#{place} #{error.pointer}".strip) })
     end
-    private_class_method :put, :unzipped, :lines, :sensible, :parse, :checked
+    private_class_method :put, :now, :lines, :sensible, :parse, :checked
   end
 end

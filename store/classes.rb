@@ -165,15 +165,27 @@ module Store
 
     # Takes somebody out of every state of the class: this cannot be undone.
     def erase(id, key)
-      write do
-        history(id).all.each do |row|
-          document = JSON.parse(row[:document])
-          next unless document['attendees'].delete(key)
+      write { PersonTraces.erase(@database, id, key) }
+    end
 
-          history(id).where(revision: row[:revision]).update(document: JSON.generate(document))
+    # Takes a person out of every class and all its states; whoever has such a class open is told of the change.
+    # This cannot be undone.
+    # @param traces [PersonTraces]
+    def erase_everywhere(traces)
+      write do
+        traces.keys.each do |id, keys|
+          here = live.where(id: id).get(:revision) or next
+          state = at(id, here)
+          put(id, keys.reduce(state) { |now, key| now.without(key) }, 'person_removed') if state.attendees.any? { |one| keys.include?(one.key) }
         end
-        @database[:packed].where(class_id: id, kit: key).delete
+        # The states just put know the person no more; those before are erased with the rest.
+        traces.erase
       end
+    end
+
+    # Forgets the documents it remembers.
+    def forget_read
+      @lock.synchronize { @read.clear }
     end
 
     # Who came to classes before a day is no longer said, in any of their states: this cannot be undone. Sizes and levels stay, since the

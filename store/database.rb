@@ -12,6 +12,7 @@ module Store
     MIGRATIONS = File.join(EagerBench::ROOT, 'store', 'migrations')
     BUSY_MILLISECONDS = 5000
     WAIT_SECONDS = 0.002
+    CHECKPOINT_TRIES = 500
     OWNER_ONLY = WholeFile::OWNER_ONLY
 
     module_function
@@ -77,6 +78,20 @@ module Store
       ensure
         database.run('PRAGMA foreign_keys = ON')
       end
+    end
+
+    # Rewrites the file, so that nothing that was deleted stays in it or in its log.
+    # @return [Boolean] false where somebody else kept the log in use
+    def compact(database)
+      database.run('VACUUM')
+      CHECKPOINT_TRIES.times do
+        return true if database.fetch('PRAGMA wal_checkpoint(TRUNCATE)').first.fetch(:busy).zero?
+
+        sleep WAIT_SECONDS
+      end
+      false
+    rescue Sequel::Error => e
+      raise NotSaved, "#{e.class}: #{e.message}"
     end
 
     # @return [Boolean] whether it holds a studio of an older version

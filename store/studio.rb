@@ -65,6 +65,11 @@ module Store
       end
     end
 
+    # See Database.compact.
+    def compact
+      Database.compact(@database)
+    end
+
     def close
       @database.disconnect
     end

@@ -38,6 +38,15 @@ module Store
       @lock.synchronize { @writer }&.join
     end
 
+    # @param texts [Array<String>] what somebody was called; results that hold one of them go
+    def forget(texts)
+      settle
+      parts = texts.map { |text| JSON.generate(text)[1..-2] }
+      @database.transaction(mode: :immediate) do
+        parts.each { |part| @database[:worked_out].where(Sequel.lit('instr(document, ?) > 0', part)).delete }
+      end
+    end
+
     private
 
     def named(digest)

@@ -122,6 +122,7 @@ module Web
         set :people, Application::People.new(studio)
         set :fragments, Fragments.new
         sheets = KeptFolder.new(File.join(folder, 'label printer'), most: Standins::LabelPrinter::MOST)
+        set :label_printer_sheets, sheets
         set :label_printer, Standins::LabelPrinter.new(sheets)
       end
     end

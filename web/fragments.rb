@@ -50,6 +50,10 @@ module Web
       known(key, reading) || yield.tap { |made| @kept[key] = [[reading.notes.dup.freeze, made], *@kept[key]].first(READINGS) }
     end
 
+    def clear
+      @kept.clear
+    end
+
     # @yieldreturn [String] its HTML @return [Section]
     def section(name, key, reading)
       kept([name, *key], reading) { Fragments.build(name, yield) }

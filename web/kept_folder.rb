@@ -28,6 +28,14 @@ module Web
       File.binread(path(name))
     end
 
+    # Removes the files that the block names.
+    # @yieldparam bytes [String] of a file
+    # @return [Integer] how many went
+    def remove
+      gone = Dir[path('*')].select { |file| File.file?(file) && yield(File.binread(file)) }
+      gone.each { |file| File.delete(file) }.size
+    end
+
     private
 
     def path(name)

@@ -53,6 +53,7 @@ module Web
     end
 
     def call(env)
+      env['PATH_INFO'] = clean(env['PATH_INFO'].to_s)
       refusal(env) || @app.call(env)
     rescue *NO_ROOM
       answer(507, 'The disk is full. Make room on it, then send that again.')
@@ -81,6 +82,13 @@ module Web
       return answer(413, "That is more than #{most / 1_000_000} MB. Send a shorter list or a smaller file.") if too_large
 
       answer(400, 'That form holds more than any of ours. Go back and send it again.') if overfull?(env)
+    end
+
+    # What stands in an address is text, whichever part of it a route takes.
+    def clean(path)
+      return path unless path.include?('%')
+
+      Rack::Utils.escape_path(Rack::Utils.unescape_path(path).dup.force_encoding(Encoding::UTF_8).scrub("\uFFFD").delete("\u0000"))
     end
 
     # Counted before it is parsed. A form in parts is counted by rack itself.

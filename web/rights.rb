@@ -162,6 +162,7 @@ module Web
         POST /accounts/:id/remove
         POST /classes/:id/people/:key/erase
         POST /people/erase
+        POST /people/erase/copies
         POST /safe-keeping/copies
         POST /safe-keeping/copies/:name/restore
         POST /safe-keeping/copies/file

@@ -24,9 +24,16 @@ module Web
     FORGOTTEN_SECONDS = 1.0
     ASKED_BY_SCRIPT = %w[HTTP_X_REDRAW HTTP_X_POLL].freeze
 
-    # @param folder [String] the studio's @return [Standins::Mailbox]
+    # @param folder [String] the studio's
+    # @return [KeptFolder] of the letters that wait to be sent
+    def self.letters(folder)
+      KeptFolder.new(File.join(folder, 'outgoing mail'), most: Standins::Mailbox::MOST)
+    end
+
+    # @param folder [String] the studio's
+    # @return [Standins::Mailbox]
     def self.mailbox(folder)
-      Standins::Mailbox.new(KeptFolder.new(File.join(folder, 'outgoing mail'), most: Standins::Mailbox::MOST))
+      Standins::Mailbox.new(letters(folder))
     end
 
     # @param app [#call] what is behind the door @param pages [#call] where the forms are

@@ -24,9 +24,9 @@ module Application
 
       private
 
-      # @return [Array] what the file has of it
+      # @return [Array] what the file has of it, each thing once
       def items
-        @content.items.fetch(name, [])
+        @items ||= @content.items.fetch(name, []).uniq { |item| key(item) }
       end
 
       def standing(item)

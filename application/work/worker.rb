@@ -48,8 +48,14 @@ module Application
         ended = catch(:stopped) { [:done, task.call(method(:tell_news))] }
         tell(*(ended || [:stopped, nil]))
       rescue StandardError => e
-        warn "#{task.class}: #{e.full_message(highlight: false)}"
+        warn "#{task.class}: #{e.class} at #{place_of(e)}"
         tell(:failed, "#{e.class}: #{e.message}")
+      end
+
+      # Never a message: what was typed may stand there.
+      def place_of(error)
+        place = error.backtrace&.find { |line| line.start_with?(EagerBench::ROOT) && !line.include?('/vendor/') }
+        place.to_s.delete_prefix("#{EagerBench::ROOT}/")
       end
 
       # @param news [Progress, Object]

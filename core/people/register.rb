@@ -21,13 +21,13 @@ module Core
       def of(classes)
         met = classes.flat_map do |id, title, date, attendees|
           seen = Hash.new(0)
-          attendees.map { |attendee| [[same(attendee.name), seen[same(attendee.name)] += 1], attendee,
+          attendees.map { |attendee| [[name_key(attendee.name), seen[name_key(attendee.name)] += 1], attendee,
             Visit.new(class_id: id, title: title, date: date)] }
         end
         met.group_by(&:first).map { |(_, number), all|
           newest = all.sort_by { |_, _, visit| [visit.date, visit.class_id] }.reverse
           Known.new(attendee: merged(newest.map { |_, attendee, _| attendee }), number: number, visits: newest.map(&:last))
-        }.sort_by { |known| [same(known.attendee.name), known.number] }
+        }.sort_by { |known| [name_key(known.attendee.name), known.number] }
       end
 
       # As they were last, with what older classes know beside it.
@@ -39,10 +39,11 @@ module Core
         })
       end
 
-      def same(name)
+      # @return [String] equal for names that are one person's, however they are written
+      def name_key(name)
         name.unicode_normalize(:nfkc).downcase.split.join(' ')
       end
-      private_class_method :merged, :same
+      private_class_method :merged
     end
   end
 end

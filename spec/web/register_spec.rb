@@ -18,12 +18,57 @@ RSpec.describe Web::Routes::Register, type: :request do
     get '/people/export.json', name: first.name
     expect(JSON.parse(page)['person']['name']).to eq(first.name)
     send_form('/people/erase', name: first.name)
-    follow_redirect!
-    expect(page).to include('The name still stands with Wren Castellan')
+    expect(page).to include("#{first.name} is erased from", 'The name is still in the notes of Wren Castellan')
     names = studio.database[:class_revisions].select_map(:document).flat_map { |text|
       JSON.parse(text)['attendees'].values.map { |person| person['name'] } }
     expect(names).not_to include(first.name)
     expect(studio.database.fetch('PRAGMA integrity_check').single_value).to eq('ok')
+  end
+
+  # Every byte of the folder is looked at: database, log, free pages, copies, letters, sheets and files on their way.
+  it 'leaves nothing of an erased person in any file, however they came there, and says which copies hold them' do
+    folder = File.dirname(studio.database.opts[:database])
+    words = ['Quillon Ashgrove', 'swells up at dusk', 'Aunt Perpetua']
+    holding = -> { Dir[File.join(folder, '**', '*')].select { |path| File.file?(path) && words.any? { |word| File.binread(path).include?(word) } } }
+    attendee = Core::People::Attendee.new(key: '0', name: words[0], level: 2, notes: words[1], measures: { wrist: Core::Measure::Length.mm(165) },
+      needs: Core::People::Needs.new(minor: true, guardian: words[2]))
+    state = studio.classes.find(1).state
+    ids = Array.new(3) { studio.classes.create(state.with(attendees: [attendee])) }
+    studio.classes.edit(ids[0], 1, 'person_removed') { |now| now.with(attendees: []) }
+    studio.classes.remove(ids[1])
+    app = Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: folder, today: -> { Studios::TODAY })
+    studio.worked_out.put('x', 'last' => words[0])
+    copy = Store::Backups.new(studio.database.opts[:database]).take(:asked)
+    Web::SignIn.mailbox(folder).deliver(to: 'a@example.org', subject: 'x', text: "#{words[0]} is coming")
+    Web::KeptFolder.new(File.join(folder, 'brought'), most: 5).put('a' * 24, Formats::StudioFile.write(Application::StudioArchive.of(studio)))
+    client = Rack::MockRequest.new(app)
+    client.get('/classes/' + ids[2].to_s, 'HTTP_HOST' => '127.0.0.1')
+    erasure = Application::Erasure.new(studio, Store::Backups.new(studio.database.opts[:database]),
+      files: [Web::KeptFolder.new(File.join(folder, 'brought'), most: 5), Web::SignIn.letters(folder)])
+    expect(holding.call).not_to be_empty
+    done = erasure.call(words[0])
+    expect([done.classes, done.copies, done.clean]).to eq([3, [File.basename(copy)], true])
+    expect(holding.call).to eq([copy])
+    expect(Dir[File.join(folder, 'brought', '*')]).to eq([])
+    erasure.from_copies(words[0], done.copies)
+    expect([holding.call, Store::Backups.check(copy).status]).to eq([[], :good])
+    studio.classes.restore(ids[1])
+    expect(ids.flat_map { |id| people(id) }).to eq([])
+  end
+
+  it 'erases in a copy of an older version, too, or deletes the copy' do
+    file = studio.database.opts[:database]
+    FileUtils.mkdir_p(File.join(File.dirname(file), 'backups'))
+    old = File.join(File.dirname(file), 'backups', 'studio-20260101-120000-before_upgrade.sqlite3')
+    FileUtils.cp(File.join(EagerBench::ROOT, 'spec', 'fixtures', 'studio-v5.sqlite3'), old)
+    erasure = Application::Erasure.new(studio, Store::Backups.new(file))
+    expect(erasure.copies_with('Ilse Marrow')).to eq([File.basename(old)])
+    erasure.from_copies('Ilse Marrow', [File.basename(old)])
+    checked = Store::Backups.check(old)
+    expect([SQLite3::Database.new(old).get_first_value("SELECT count(*) FROM attendees WHERE name = 'Ilse Marrow'"), checked.status,
+            checked.version]).to eq([0, :good, 5])
+    erasure.drop_copies([File.basename(old)])
+    expect(Dir["#{old}*"]).to eq([])
   end
 
   it 'makes two names one person in every class, unless both sat in one' do

@@ -7,6 +7,8 @@ module Web
     # A whole studio as one open file, and what another studio's file brings.
     module Carrying
       MOST_BROUGHT = 5
+      # Whoever sends a file waits for the answer.
+      READ_SECONDS = 4
       BROUGHT = /\A\h{24}\z/
 
       def self.registered(app)
@@ -18,7 +20,7 @@ module Web
         end
         app.post('/safe-keeping/studio') do
           bytes = uploaded(:file, Formats::StudioFile::LARGEST_BYTES).to_s
-          Formats::StudioFile.read(bytes)
+          Formats::StudioFile.read(bytes, seconds: READ_SECONDS)
           name = SecureRandom.hex(12)
           brought_files.put(name, bytes)
           redirect to("/safe-keeping/studio/#{name}"), 303
@@ -46,7 +48,7 @@ module Web
           name = params['file'].to_s
           raise Store::NotFound.new(:file, name) unless BROUGHT.match?(name) && brought_files.key?(name)
 
-          @brought_content ||= Formats::StudioFile.read(brought_files.read(name))
+          @brought_content ||= Formats::StudioFile.read(brought_files.read(name), seconds: Carrying::READ_SECONDS * 2)
         end
 
         def studio_merge

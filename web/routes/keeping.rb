@@ -38,8 +38,7 @@ module Web
         end
         app.get('/safe-keeping/copies/:name') do
           one = copy
-          attachment one.name
-          send_file one.path, type: 'application/vnd.sqlite3'
+          send_file one.path, type: 'application/vnd.sqlite3', filename: one.name, disposition: :attachment
         end
         app.post('/safe-keeping/copies/file') do
           file = params['file']

@@ -67,6 +67,8 @@ module Web
         app.post('/classes/:id/people/:key/erase') do
           name = studio.classes.taken_out(id)[params['key']] or raise Store::NotFound.new(:person, params['key'])
           studio.classes.erase(id, params['key'])
+          erasure.finish([name])
+          forget_results
           tell("#{name} is erased from every state of this class. This cannot be undone.")
           redirect to(class_address(id)), 303
         end

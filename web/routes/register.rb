@@ -43,12 +43,27 @@ module Web
             errors: { into: Formats::Wording.say("merge_people.#{e.code}", class: e.title) })
           halt 422, page(:register, title: 'People', register: registered(nil, draft))
         end
+        erasing(app)
+      end
+
+      def self.erasing(app)
         app.post('/people/erase') do
-          person = known(text(:name))
-          erase(person)
-          left = named_by(person.attendee.name)
-          tell("#{person.name} is erased from #{count_of(person.visits.size, 'class', 'classes')} and all their states." \
-               "#{" The name still stands with #{left.join(', ')}." if left.any?} Copies of the studio still hold them.")
+          person = known_people.find { |one| one.name == text(:name) }
+          name, number = person ? [person.attendee.name, person.number] : [text(:name), 1]
+          done = erasure.call(name, number)
+          forget_results
+          page(:erased, title: 'Erased', erased: Presenters::Erased.new(text(:name), number, done))
+        end
+        app.post('/people/erase/copies') do
+          copies = Array(params['copies']).grep(String)
+          number = text(:number).to_i.clamp(1, Core::Workshop::MOST_PEOPLE)
+          text(:do) == 'drop' ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
+          left = erasure.copies_with(text(:person)).size
+          changed = count_of(copies.size, 'copy', 'copies')
+          tell("#{text(:do) == 'drop' ? "Deleted #{changed}" : "Erased from #{changed}"}. #{count_of(left, 'copy', 'copies')} still hold the name.")
+          redirect to('/people'), 303
+        rescue Store::Unusable => e
+          tell(e.message, kind: :wrong)
           redirect to('/people'), 303
         end
       end
@@ -64,7 +79,7 @@ module Web
           change(id, 'people', adds: true) { |state| state.adding(studio.classes.number(id, chosen.first(room))) }
         end
       end
-      private_class_method :listing, :choosing
+      private_class_method :listing, :choosing, :erasing
 
       # What these routes look up and do.
       module Knowing
@@ -82,23 +97,15 @@ module Web
           known_people.find { |person| person.name == name } || raise(Store::NotFound.new(:person, name[0, 80]))
         end
 
-        # @return [Array<String>] people whose notes, or whose guardian, bear the name
-        def named_by(name)
-          known_people.map(&:attendee).select { |one| [one.notes, one.needs.guardian].any? { |text| text.include?(name) } }.map(&:name).uniq
+        # @return [Application::Erasure] that also looks through the files beside the data
+        def erasure
+          folders = [brought_files, settings.label_printer_sheets, SignIn.letters(settings.folder)]
+          Application::Erasure.new(studio, backups, files: folders)
         end
 
-        # Out of each class, then out of all its states.
-        def erase(person)
-          same = Core::People::Register.method(:of)
-          studio.write do
-            person.visits.each do |visit|
-              state = studio.classes.find(visit.class_id).state
-              there = same.call([[visit.class_id, '', visit.date, state.attendees]]).find { |one| one.name.casecmp?(person.name) }
-              key = there&.attendee&.key or next
-              studio.classes.edit(visit.class_id, studio.classes.find(visit.class_id).revision, 'person_removed') { |now| now.without(key) }
-              studio.classes.erase(visit.class_id, key)
-            end
-          end
+        # What was worked out or drawn, and still holds the name.
+        def forget_results
+          [settings.results, settings.people, settings.fragments, settings.drawn].each(&:clear)
         end
 
         # The same project and people a week later, who now know what they practised. @return [String] its address

@@ -23,7 +23,8 @@ const ticks = (root) => {
 const guards = (root) => {
   root.addEventListener('submit', (event) => {
     const form = event.target;
-    if (form.dataset.confirm && !window.confirm(form.dataset.confirm)) {
+    const question = event.submitter?.dataset.confirm || form.dataset.confirm;
+    if (question && !window.confirm(question)) {
       event.preventDefault();
       event.stopImmediatePropagation();
       return;
