@@ -42,7 +42,7 @@ module Application
     # @raise [Store::Unusable]
     def from_copies(name, copies, number = 1)
       copies.each do |copy|
-        @backups.rewrite(copy) { |part| within(part) { |database| erase_in(database, name, number) } }
+        @backups.rewrite(copy) { |database| erase_in(database, name, number) }
       end
     end
 
@@ -65,7 +65,8 @@ module Application
 
     # A compressed file does not show what is in it.
     def holds?(bytes, parts)
-      bytes.start_with?('PK', '%PDF') || parts.any? { |part| bytes.include?(part) } || decoded(bytes).then { |text| parts.any? { |part| text.include?(part) } }
+      bytes.start_with?('PK', '%PDF') || parts.any? { |part| bytes.include?(part) } || decoded(bytes).then { |text| parts.any? { |part|
+ text.include?(part) } }
     end
 
     def decoded(bytes)
@@ -86,13 +87,6 @@ module Application
       database&.close
     end
 
-    def within(path)
-      database = Sequel.connect(adapter: 'sqlite', database: path)
-      yield database
-    ensure
-      database&.disconnect
-    end
-
     # Copies of older versions stay of that version: only what every version has is touched.
     def erase_in(database, name, number)
       traces = Store::PersonTraces.new(database, name, number)
@@ -100,7 +94,6 @@ module Application
       texts = [name, *traces.texts].uniq
       database[:attendees].where(name: texts).delete if database.table_exists?(:attendees)
       Store::WorkedOut.new(database).forget(texts) if database.table_exists?(:worked_out)
-      database.run('VACUUM')
     end
   end
 end

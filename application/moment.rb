@@ -32,6 +32,12 @@ module Application
       @coming.value
     end
 
+    # @return [Array<Store::Classes::Stored>] today's, or else the next one
+    def at_hand
+      of_today = coming.select { |stored| stored.state.workshop.date == today }
+      of_today.empty? ? coming.first(1) : of_today
+    end
+
     # @return [Array<Store::Classes::Stored>] that take from the stock, the first first
     def reserving
       served = @studio.ledger.classes_served

@@ -88,7 +88,9 @@ def faults(file, name, said, before)
   wrong << 'the studio is damaged' unless good?(file)
   wrong << "said #{said}, but nothing changed" if said == :done && after == before && %w[restore import edit].include?(name)
   wrong << "said #{said}, but it changed" if said != :done && after != before
-  wrong << 'the file is not whole' if said == :done && name == 'export' && Formats::StudioFile.read(File.binread("#{file}.zip")).items[:parts].empty?
+  if said == :done && name == 'export' && Formats::StudioFile.read(File.binread("#{file}.zip")).items[:parts].empty?
+    wrong << 'the file is not whole'
+  end
   wrong
 rescue Store::Unusable, SQLite3::Exception => e
   ["it does not open: #{e.message}"]

@@ -110,13 +110,16 @@ module Store
 
     # Changes a copy in place: what the block did is checked and gets a new checksum, or the copy stays as it was.
     # @param name [String] of one of {all}
-    # @yieldparam part [String] the path of a database to change
+    # @yieldparam database [Sequel::Database] of the copy, of whichever version
     # @raise [Unusable]
     def rewrite(name)
       copy = all.find { |one| one.name == name } or return
       put_whole(copy.path) do |part|
         DatabaseCopy.new(copy.path, part).call
-        yield part
+        within(part) do |database|
+          yield database
+          database.run('VACUUM')
+        end
         raise DatabaseCopy::Differs, "#{part} is damaged" unless Backups.check(part).status == :good
       end
     rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs, Sequel::Error => e
@@ -177,6 +180,13 @@ module Store
       end
       WholeFile.write("#{path}.sha256", sum)
       path
+    end
+
+    def within(path)
+      database = Sequel.connect(adapter: 'sqlite', database: path)
+      yield database
+    ensure
+      database&.disconnect
     end
 
     def needs_room(path, bytes)

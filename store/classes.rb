@@ -176,7 +176,8 @@ module Store
         traces.keys.each do |id, keys|
           here = live.where(id: id).get(:revision) or next
           state = at(id, here)
-          put(id, keys.reduce(state) { |now, key| now.without(key) }, 'person_removed') if state.attendees.any? { |one| keys.include?(one.key) }
+          without = keys.reduce(state) { |now, key| now.without(key) }
+          put(id, without, 'person_removed') unless without == state
         end
         # The states just put know the person no more; those before are erased with the rest.
         traces.erase

@@ -104,7 +104,7 @@ module Store
       copy = Backups.new(path).take(:before_upgrade)
       migrate(database)
     rescue Sequel::DatabaseError, SQLite3::Exception => e
-      raise Unusable.new(:upgrade, path, copy: copy, folder: File.dirname(path), reason: e.message.lines.first.to_s.strip.delete_suffix('.'))
+      raise Unusable.new(:upgrade, path, copy: copy, folder: File.dirname(path), reason: Unusable.reason(e))
     end
 
     # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.

@@ -42,7 +42,12 @@ module Store
 
       text = "#{error.class} #{error.message}"
       code = CAUSES.find { |_, pattern| pattern.match?(text) }&.first || :other
-      new(code, path, reason: error.message.lines.first.to_s.strip.delete_suffix('.'))
+      new(code, path, reason: reason(error))
+    end
+
+    # @return [String] the first line of an error's message, to stand within a sentence
+    def self.reason(error)
+      error.message.lines.first.to_s.strip.delete_suffix('.')
     end
   end
 end

@@ -10,6 +10,8 @@ module Web
     PERMITTED_HOSTS = %w[127.0.0.1 localhost [::1]].freeze
     POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; " \
              "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+    # Browsers that came by HTTPS once come so for a year. (OWASP Cheat Sheet Series: HTTP Strict Transport Security.)
+    HSTS = 'max-age=31536000'
     # Rows of lists that are kept drawn, as long as what they show is as it was.
     MOST_DRAWN = 600
     STATIC = %w[/css /js /vendor /icon.svg].freeze
@@ -34,8 +36,14 @@ module Web
 
     before do
       CleanParams.clean(params)
+      headers 'Strict-Transport-Security' => HSTS if settings.sharing&.https
       headers 'Content-Security-Policy' => POLICY, 'X-Content-Type-Options' => 'nosniff', 'Referrer-Policy' => 'same-origin'
       cache_control :no_store
+    end
+
+    after do
+      only_look = account && !may?(:live) && [nil, 'text/html'].include?(response.media_type)
+      response.body = LookOnly.call(response.body.to_enum.to_a.join) if only_look
     end
 
     # Told with its length it is sent as it is; else the server would copy each part of it.
@@ -135,7 +143,8 @@ module Web
       app.set :host_authorization, { permitted_hosts: hosts }
       # Built when it is needed: most studios never write an invitation.
       sign_in = Core::Lazy.new do
-        SignIn.new(RoleGate.new(app, App.routes, studio.trail), app, studio, secret: secret, mailbox: SignIn.mailbox(folder))
+        gate = RoleGate.new(app, App.routes, studio.trail, at_hand: -> { app.results.now.at_hand.map(&:id) })
+        SignIn.new(gate, app, studio, secret: secret, mailbox: SignIn.mailbox(folder))
       end
       app.set :sign_in, sign_in
     end

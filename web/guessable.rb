@@ -36,7 +36,7 @@ module Web
     def common?(typed, common)
       word = typed.gsub(/[^a-z]/, '')
       halves = [typed[0, typed.size / 2], typed[(typed.size / 2)..]]
-      common.include?(typed) || (word.size * 2 >= typed.size && common.include?(word)) || (halves.uniq.one? && common.include?(halves.first))
+      [typed, (word if word.size * 2 >= typed.size), (halves.first if halves.uniq.one?)].compact.any? { |one| common.include?(one) }
     end
     private_class_method :few_signs?, :in_a_row?, :of_address?, :common?
   end

@@ -18,9 +18,9 @@ module Web
         @most = most
       end
 
-      # @param bytes [Integer] announced or read so far
-      def <(bytes)
-        (@bytes ||= @most.call(@client.env)) < bytes
+      # @param other [Integer] bytes, announced or read so far
+      def <(other)
+        (@bytes ||= @most.call(@client.env)) < other
       end
     end
 

@@ -5,8 +5,12 @@ module Web
   class RoleGate
     CLASS_ROUTE = %r{\A/classes/(\d{1,15})(?:/|\z)}
 
-    # @param app [#call] the pages @param routes [Hash{String=>Array}] Sinatra's, by verb @param trail [Store::Trail]
-    def initialize(app, routes, trail)
+    # @param app [#call] the pages
+    # @param routes [Hash{String=>Array}] Sinatra's, by verb
+    # @param trail [Store::Trail]
+    # @param at_hand [#call] @return [Array<Integer>] ids of the classes that a helper may reach now
+    def initialize(app, routes, trail, at_hand: -> { [] })
+      @at_hand = at_hand
       @app = app
       @routes = routes.transform_values { |all| all.map(&:first) }
       @trail = trail
@@ -22,7 +26,7 @@ module Web
       account = env.fetch(SignedIn::ACCOUNT)
       route = route_of(env)
       return to_live if route == 'GET /' && !Rights.open_to?(account.role, route)
-      return refused(env) unless Rights.open_to?(account.role, route)
+      return refused(env) unless Rights.open_to?(account.role, route) && in_reach?(env, account, route)
 
       @app.call(env).tap { |status, *| note(env, account, route) if status < 400 && env['REQUEST_METHOD'] == 'POST' }
     end
@@ -37,6 +41,13 @@ module Web
     end
 
     private
+
+    # Whoever may not look at plans reaches the class of the evening alone.
+    def in_reach?(env, account, route)
+      return true if Rights.allow?(account.role, :look) || !route.include?('/classes/:id')
+
+      @at_hand.call.include?(env['PATH_INFO'][CLASS_ROUTE, 1].to_i)
+    end
 
     def to_live
       [303, { 'location' => '/live' }, []]

@@ -250,8 +250,8 @@ module Web
       session_expiration_error_flash: 'expired', active_sessions_error_flash: 'expired',
       reset_password_email_sent_notice_flash: 'letter', reset_password_email_recently_sent_error_flash: 'letter',
       no_matching_reset_password_key_error_flash: 'old_link', reset_password_notice_flash: 'password_set',
-      change_password_notice_flash: 'password_changed', password_is_one_of_the_most_common_message: 'guessable', password_too_short_message: 'password',
-      password_too_many_bytes_message: 'password',
+      change_password_notice_flash: 'password_changed', password_is_one_of_the_most_common_message: 'guessable',
+      password_too_short_message: 'password', password_too_many_bytes_message: 'password',
       passwords_do_not_match_message: 'not_alike', same_as_existing_password_message: 'same'
     }.freeze
     SILENT = %i[no_matching_login_message require_login_error_flash login_notice_flash reset_password_error_flash

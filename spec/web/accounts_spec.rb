@@ -60,7 +60,7 @@ RSpec.describe Web::SignIn, type: :request do
   Store::Accounts::ROLES.each do |role|
     it "opens to the #{role} what that role may ask for, and nothing else" do
       id = account(role)
-      gate = Rack::MockRequest.new(Web::RoleGate.new(->(env) { [200, {}, [env['PATH_INFO']]] }, Web::App.routes, studio.trail))
+      gate = Rack::MockRequest.new(Web::RoleGate.new(->(env) { [200, {}, [env['PATH_INFO']]] }, Web::App.routes, studio.trail, at_hand: -> { [1] }))
       env = { Web::SignedIn::ACCOUNT => studio.accounts.find(id) }
       answers = routes.to_h do |route|
         verb, pattern = route.split
@@ -276,7 +276,24 @@ RSpec.describe Web::SignIn, type: :request do
     rack_mock_session.cookie_jar['_remember'] = copied
     expect(signed_in?).to be(false)
     answer = Rack::MockRequest.new(served(sharing.with(https: true))).get('https://studio.example/sign-in', 'HTTP_HOST' => 'studio.example')
-    expect(answer['set-cookie']).to match(/secure/i)
+    expect([answer['set-cookie'], answer['strict-transport-security']]).to match([/secure/i, /max-age=\d{8}/])
+  end
+
+  it 'prints the address that it listens on' do
+    told = [[{ address: '127.0.0.1' }, 'http://127.0.0.1:80'], [{ address: '192.0.2.7', https: true }, 'http://192.0.2.7:80'],
+            [{ address: '0.0.0.0', names: ['studio.example'] }, 'http://studio.example:80'],
+            [{ address: '192.0.2.7', certificate: 'x' }, 'https://192.0.2.7:80']]
+    expect(told.map { |settings, _| Web::Sharing.new(**settings).url(80) }).to eq(told.map(&:last))
+  end
+
+  it 'shows a viewer no form that could be sent but their own' do
+    account(:viewer)
+    sign_in(:viewer)
+    %w[/classes/1 /classes/1/kits /classes/1/evening /techniques].each do |path|
+      get path
+      actions = page.scan(/<form[^>]*method="post"[^>]*action="([^"]+)"/).flatten - Web::LookOnly::OWN
+      expect([path, actions, page.include?('<fieldset disabled')]).to eq([path, [], true])
+    end
   end
 
   it 'answers to its own names alone' do
@@ -331,5 +348,7 @@ RSpec.describe Web::SignIn, type: :request do
     expect([last_response.status, page]).to match([403, a_string_including('Your account is for Live on the evening')])
     get '/classes/1/live'
     expect(page).to include('Start the class')
+    get '/classes/2/live'
+    expect(last_response.status).to eq(403)
   end
 end

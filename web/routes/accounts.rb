@@ -95,10 +95,9 @@ module Web
           tell("#{one.name} can set a password with this link, for a day: #{link}")
         end
 
-        # @return [Array<(Integer, String, String)>] of today, or else the next ones
+        # @return [Array<(Integer, String, String)>] id, title and date
         def classes_at_hand
-          today = moment.coming.select { |stored| stored.state.workshop.date == moment.today }
-          (today.empty? ? moment.coming.first(5) : today).map do |stored|
+          moment.at_hand.map do |stored|
             workshop = stored.state.workshop
             [stored.id, workshop.title, workshop.date.strftime('%-d %B %Y')]
           end

@@ -97,7 +97,7 @@ module Web
           measured = text(:kind) == 'measured'
           tell(measured ? 'Write a length from 2 cm to 2 m, such as 171 mm.' : 'That tap could not be read. Reload the page and tap again.',
             kind: :wrong)
-          redraw? ? show_live(id) : redirect(to("/classes/#{id}/live"), 303)
+          show_live(id)
         end
 
         def refuse_person(id, draft)

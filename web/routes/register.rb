@@ -59,8 +59,8 @@ module Web
           number = text(:number).to_i.clamp(1, Core::Workshop::MOST_PEOPLE)
           text(:do) == 'drop' ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
           left = erasure.copies_with(text(:person)).size
-          changed = count_of(copies.size, 'copy', 'copies')
-          tell("#{text(:do) == 'drop' ? "Deleted #{changed}" : "Erased from #{changed}"}. #{count_of(left, 'copy', 'copies')} still hold the name.")
+          done = text(:do) == 'drop' ? 'Deleted' : 'Erased from'
+          tell("#{done} #{count_of(copies.size, 'copy', 'copies')}. #{count_of(left, 'copy', 'copies')} still hold the name.")
           redirect to('/people'), 303
         rescue Store::Unusable => e
           tell(e.message, kind: :wrong)

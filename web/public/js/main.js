@@ -12,7 +12,6 @@ import { taps } from './taps.js';
 import { chart } from './chart.js';
 import { scrollers } from './scrollers.js';
 import { signs } from './signs.js';
-import { lookOnly } from './look_only.js';
 import { folds } from './folds.js';
 
 document.documentElement.classList.add('scripted');
@@ -29,5 +28,4 @@ taps(document);
 chart(document);
 scrollers(document);
 signs(document);
-lookOnly(document);
 folds(document);
