@@ -37,14 +37,13 @@ class SmallDisk
 end
 
 # Keeps the program from asking how much room there is.
-module SilentRoom
+Store::WholeFile.singleton_class.prepend(Module.new do
   attr_accessor :silent
 
   def room(path)
     silent ? nil : super
   end
-end
-Store::WholeFile.singleton_class.prepend(SilentRoom)
+end)
 
 # One way to write. call: (file, studio folder) => what was said; changed: (file) => whether the new state is there
 WRITES = {

@@ -4,9 +4,10 @@
 # writes, and stops of the whole server. Prints a table; ends with 1 when anything failed.
 # The kinds of input follow OWASP's lists: injection, path traversal, mass assignment, resource exhaustion, business logic (double
 # submission).
-# Run: bundle exec ruby -I. bench/hostile.rb [requests] [files] [doubles] [kills] [stops] [seed]
+# Run: bundle exec ruby -I. bench/hostile.rb [requests] [files] [doubles] [kills] [stops] [seed] [malformed] [migrations] [restores]
 require 'json'
 require 'rack/mock'
+require 'socket'
 require 'tmpdir'
 require_relative 'support'
 EagerBench.load(:standins, :web)
@@ -436,6 +437,111 @@ module Hostile
     end
   end
 
+  # Programs that are killed while a studio is brought up to date or put back: it must start again, whole.
+  module Upgrades
+    SCRIPTS = {
+      migration: 'Store::Studio.new(ARGV[0]).close',
+      restore: 'Store::Backups.new(ARGV[0]).restore(ARGV[1])'
+    }.freeze
+    OLD = File.join(EagerBench::ROOT, 'spec', 'fixtures', 'studio-v5.sqlite3')
+    LONGEST_SECONDS = 0.6
+
+    module_function
+
+    # @param kind [Symbol] of SCRIPTS
+    # @return [Array<String>] what was wrong after each kill
+    def broken(kind, number, random, source)
+      (1..number).filter_map do |i|
+        folder = Dir.mktmpdir
+        path = File.join(folder, 'studio.sqlite3')
+        FileUtils.cp(kind == :migration ? OLD : source, path)
+        kill(kind, path, random)
+        fault(folder, path)&.then { |words| "#{kind} #{i}: #{words}" }
+      end
+    end
+
+    # At any moment from the first change on.
+    def kill(kind, path, random)
+      reader, writer = IO.pipe
+      script = "require 'eager_bench'; EagerBench.load(:core, :store); $stdout.sync = true; puts 1; #{SCRIPTS.fetch(kind)}"
+      pid = spawn(RbConfig.ruby, '-rbundler/setup', '-I', EagerBench::ROOT, '-e', script, path, OLD, out: writer, err: File::NULL)
+      writer.close
+      reader.gets
+      sleep random.rand * LONGEST_SECONDS
+      Process.kill(:KILL, pid)
+      Process.wait(pid)
+    rescue Errno::ESRCH
+      nil
+    end
+
+    def fault(folder, path)
+      Store::WholeFile.sweep(folder)
+      studio = Store::Studio.new(path)
+      people = studio.classes.all.sum { |one| one.state.attendees.size }
+      return "#{people} people" unless people.positive?
+      return 'not whole' unless studio.database.fetch('PRAGMA integrity_check').single_value == 'ok'
+
+      bad = Store::Backups.new(path).all.reject { |copy| Store::Backups.check(copy.path).status == :good }
+      "copy #{bad.first.name} is not whole" if bad.any?
+    rescue Store::Unusable, Sequel::Error => e
+      e.message
+    ensure
+      studio&.close
+    end
+  end
+
+  # Requests that no form makes: text in other encodings, long boundaries, bytes in addresses, bodies in chunks, and what is no HTTP.
+  module Malformed
+    PATHS = %w[/classes/%s /classes/%s/people /classes/1/%s /stockroom/%s/%s /drafts/%s.svg /drafts/%s/save /jobs/%s /projects/%s/compose
+               /safe-keeping/studio/%s /safe-keeping/copies/%s /people/export.json?name=%s /%s].freeze
+    BYTES = %w[%ff %00 %c3%28 %ed%a0%80 %ff%00%0a %2e%2e%2f %f0%9f%92%8e].freeze
+    CHARSETS = %w[utf-16 utf-7 iso-2022-jp ibm037 shift_jis nonsense utf-32le us-ascii binary].freeze
+    RAW = ["GET / HTTP/1.1\r\nHost: 127.0.0.1\r\nno header\r\n\r\n", "\x16\x03\x01\r\n\r\n", "GET http://[::1 HTTP/1.1\r\nHost: x\r\n\r\n",
+           "POST / HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: -5\r\n\r\n", "GET / HTTP/9.9\r\n\r\n",
+           "POST / HTTP/1.1\r\nHost: 127.0.0.1\r\nTransfer-Encoding: chunked\r\n\r\nzz\r\n", "BREW / HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n",
+           "GET /#{'a' * 9000} HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n",
+           "POST /classes HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 999999999\r\n\r\nx"].freeze
+
+    module_function
+
+    # @param app [#call] @param number [Integer] of requests @return [Hash{Integer=>Integer}] how often each status came
+    def answers(app, number, random)
+      server = Web::HttpServer.new(app, most_bytes: Web::RequestLimits::Bodies.of(nil, 'x' * 64), min_threads: 2, max_threads: 2,
+        log_writer: Puma::LogWriter.null)
+      port = server.add_tcp_listener('127.0.0.1', 0).addr[1]
+      server.run
+      Array.new(number) { status(port, request(random)) }.tally
+    ensure
+      server&.stop(true)
+    end
+
+    def request(random)
+      pick = ->(list) { list[random.rand(list.size)] }
+      path = pick.(PATHS).gsub('%s') { pick.(BYTES) }
+      head = "Host: 127.0.0.1\r\nConnection: close\r\n"
+      case random.rand(4)
+      when 0 then pick.(RAW)
+      when 1 then "GET #{path} HTTP/1.1\r\n#{head}\r\n"
+      when 2 then "POST #{path} HTTP/1.1\r\n#{head}Transfer-Encoding: chunked\r\n\r\n3\r\na=b\r\n0\r\n\r\n"
+      else
+        edge = 'b' * [3, 70, 500].sample(random: random)
+        part = "--#{edge}\r\nContent-Disposition: form-data; name=\"title\"\r\nContent-Type: text/plain; charset=#{pick.(CHARSETS)}" \
+               "\r\n\r\nabc\xFF\r\n--#{edge}--\r\n".b
+        "POST #{path} HTTP/1.1\r\n#{head}Content-Type: multipart/form-data; boundary=#{edge}\r\nContent-Length: #{part.bytesize}\r\n\r\n".b + part
+      end
+    end
+
+    def status(port, bytes)
+      socket = TCPSocket.new('127.0.0.1', port)
+      socket.write(bytes)
+      socket.wait_readable(10) ? socket.readpartial(100)[%r{HTTP/1.\d (\d+)}, 1].to_i : 0
+    rescue SystemCallError, EOFError
+      -1
+    ensure
+      socket&.close
+    end
+  end
+
   # Whole servers, told to stop or killed soon after their start: nothing of them may stay.
   module Stops
     module_function
@@ -490,7 +596,7 @@ module Hostile
 end
 
 if $PROGRAM_NAME == __FILE__
-  requests, files, doubles, kills, stops, seed = [10_000, 1000, 200, 50, 20, 1].each_with_index.map { |usual, i| (ARGV[i] || usual).to_i }
+  requests, files, doubles, kills, stops, seed, odd, migrations, restores = [10_000, 1000, 200, 50, 20, 1, 5000, 40, 20].each_with_index.map { |usual, i| (ARGV[i] || usual).to_i }
   random = Random.new(seed)
   folder = Dir.mktmpdir
   studio = Bench.studio(File.join(folder, 'studio.sqlite3'))
@@ -510,6 +616,7 @@ if $PROGRAM_NAME == __FILE__
     }.each(&:join)
     studio.ledger.stock.part('round_6_frost') != before + 1
   end
+  malformed = Hostile::Malformed.answers(app, odd, random)
   integrity = studio.database.fetch('PRAGMA integrity_check').single_value
   memory = File.read('/proc/self/status')[/VmRSS:\s+(\d+)/, 1].to_i / 1024
   runner.close
@@ -519,13 +626,18 @@ if $PROGRAM_NAME == __FILE__
   Bench.studio(path).tap { |own| own.worked_out.settle }.close
   lost = Hostile::Kills.lost(path, kills, random)
   left = Hostile::Stops.left(Dir.mktmpdir, stops, random)
+  broken = Hostile::Upgrades.broken(:migration, migrations, random, path) + Hostile::Upgrades.broken(:restore, restores, random, path)
+  puts "malformed: #{malformed.sort.map { |status, count| "#{status}: #{count}" }.join(', ')} (0: no answer, -1: closed)"
+  puts "kills in migrations and restores that broke something: #{broken.size} of #{migrations + restores}"
   puts "answers: #{driver.counts.sort_by { |status, _| status.to_s }.map { |status, count| "#{status}: #{count}" }.join(', ')}"
   puts format('slowest answer %.2f s · resident memory %d MB · integrity %s', driver.slowest, memory, integrity)
   puts "class files: #{files} · double submits that counted twice: #{doubled} of #{doubles}"
   puts "kills that lost or broke something: #{lost} of #{kills} · stops that left something: #{left.size} of #{stops}"
   driver.failures.first(40).each { |failure| puts "FAILED #{failure.inspect}" }
   driver.slow.first(40).each { |answer| puts "SLOW #{answer.inspect}" }
+  broken.each { |words| puts "BROKEN #{words}" }
   left.each { |words| puts "LEFT #{words}" }
-  sound = driver.failures.empty? && driver.slow.empty? && integrity == 'ok'
+  odd_fault = malformed.keys.any? { |status| status >= 500 }
+  sound = broken.empty? && !odd_fault && driver.failures.empty? && driver.slow.empty? && integrity == 'ok'
   exit(sound && doubled.zero? && lost.zero? && left.empty? ? 0 : 1)
 end

@@ -16,7 +16,7 @@ module Formats
     # @return [Array<PieceSvg::Mark>]
     def marks(piece, unit)
       [PieceSvg::Mark.new(at: piece.target.to_mm, status: :asked, text: "asked for: #{LengthPrint.call(piece.worn, unit)} inside"),
-       PieceSvg::Mark.new(at: piece.on_line.to_mm, status: piece.status, text: "finished: #{words(piece, unit)}")]
+       PieceSvg::Mark.new(at: piece.laid_flat.to_mm, status: piece.status, text: "finished: #{words(piece, unit)}")]
     end
   end
 end

@@ -72,7 +72,7 @@ module Formats
     def sizes
       assumed = ' (size assumed: measure first)' if @person.assumed
       beads = "<b>#{@person.bead_count} #{@person.bead_count == 1 ? 'bead' : 'beads'}</b>"
-      "<b>#{length(@person.piece.on_line)}</b> laid flat, inside <b>#{length(@person.piece.inside)}</b>#{assumed} · #{beads} · " \
+      "<b>#{length(@person.piece.laid_flat)}</b> laid flat, inside <b>#{length(@person.piece.inside)}</b>#{assumed} · #{beads} · " \
         "about #{@person.working_minutes.round} min of work"
     end
 

@@ -32,10 +32,34 @@ module Core
       # @return [Measure::Length] what it takes of a line that runs through it
       def threaded
         case kind
-        when :ring, :split_ring then wire_thickness || along
+        when *Part::RINGS then wire_thickness || along
         when :cap then wall || [Part::USUAL_WALL, along].min
         else along
         end
+      end
+
+      # A hinged chain of parts, pulled taut, is as long as the inner lengths of its links and the inside diameters of its rings together:
+      # where one part hangs in another, their wires cross (plane geometry). A bought link or clasp takes the length that is stated for it.
+      # @return [Measure::Length] what it adds to a chain of parts that hang in one another
+      def linked
+        return hole || along if Part::RINGS.include?(kind)
+
+        made? ? along - (bite * hinges) : along
+      end
+
+      # @return [Measure::Length] what of it lies beyond the place where a neighbour would hang: it counts at an outer end of a piece
+      def beyond
+        Part::RINGS.include?(kind) || made? ? bite : Measure::Length::ZERO
+      end
+
+      # @return [Measure::Length] over all, as it is drawn
+      def drawn_along
+        Part::RINGS.include?(kind) ? outer : along
+      end
+
+      # @return [Integer] how many of its ends hang in another part
+      def hinges
+        kind == :pendant ? 1 : 2
       end
 
       # @return [Measure::Length, nil] the hole that lines must pass: the smallest that was found, else the stated one
@@ -51,7 +75,7 @@ module Core
 
       # @return [Measure::Length, nil] what of it lies in the ring or eye that it hangs in
       def wire_thickness
-        wire || (%i[ring split_ring].include?(kind) && hole ? (outer - hole) / 2 : nil)
+        wire || (Part::RINGS.include?(kind) && hole ? (outer - hole) / 2 : nil)
       end
 
       # @return [Measure::Length] what is lost of its length where another hangs in it: the wires lie one inside the other
@@ -90,6 +114,7 @@ module Core
 
       # Of a cap (from memory).
       USUAL_WALL = Measure::Length.mm(0.5)
+      RINGS = %i[ring split_ring].freeze
       NO_METAL = %w[glass stone shell pearl wood horn resin].freeze
       KINDS = %i[bead
                  finishing

@@ -135,6 +135,12 @@ module Core
         Sizing::Repeats.solve(fill, target)
       end
 
+      # @param place [Symbol] :first or :last
+      # @return [Measure::Length] wire of its outermost part there that lies beyond the length: it counts where nothing else hangs in it
+      def beyond(_place)
+        Measure::Length::ZERO
+      end
+
       # @param solution [Sizing::Solution, nil] nil for a fixed component @return [WorkUp]
       def make(solution, maker)
         work_up(solution, maker)
@@ -241,18 +247,19 @@ module Core
         end
       end
 
+      # @yieldparam part [Catalogue::Part] @yieldreturn [Measure::Length] what it adds to the row
       # @return [Array<Anchor>] one at each part of a row that hangs together, for what hangs in the part itself
-      def part_anchors(row, origins, shrink = 1)
+      def part_anchors(row, origins)
         edge = 0.0
         row.zip(origins).map do |part, origin|
-          along = part.along.to_mm / (part.kind == :chain ? shrink : 1)
+          along = (block_given? ? yield(part) : part.linked).to_mm
           edge += along
           Anchor.new(item: part, x: edge - (along / 2), y: part.outer.to_mm / 2, reach: along / 2, origin: origin)
         end
       end
 
       def part_shape(part, role, x_mm, y_mm = 0.0)
-        Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.along.to_mm, across: part.outer.to_mm, form: part.form)
+        Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.drawn_along.to_mm, across: part.outer.to_mm, form: part.form)
       end
 
       def line_shape(line, length_mm, y_mm = 0.0, from: 0.0)

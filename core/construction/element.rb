@@ -32,7 +32,7 @@ module Core
       def self.height(part)
         return part.height_above_skin if part.hole_height || !LINKING.include?(part.kind)
 
-        %i[ring split_ring].include?(part.kind) && part.hole ? (part.outer - part.hole) / 4 : part.outer / 4
+        Catalogue::Part::RINGS.include?(part.kind) && part.hole ? (part.outer - part.hole) / 4 : part.outer / 4
       end
       private_class_method :height
 

@@ -24,16 +24,19 @@ module Core
       end
 
       def fixed_length
-        @fixed_length ||= parts.fixed_length - play_of_chain
+        @fixed_length ||= Measure::Length.sum(row.map(&:linked)) - play_of_chain
       end
 
       def play
         @play ||= Measure::Length.sum(row.map(&:play)) + play_of_chain
       end
 
-      # A chain that takes the clasp lies at its tightest.
       def on_line(_solution)
-        row.map { |part| part.kind == :chain ? Element.of(part, along: part.along / shrink) : Element.of(part) }
+        row.map { |part| Element.of(part, along: taken(part)) }
+      end
+
+      def beyond(place)
+        row.public_send(place).beyond
       end
 
       private
@@ -46,15 +49,20 @@ module Core
         row.select { |part| part.kind == :chain }
       end
 
+      # @return [Measure::Length] what a part of the row adds to it; a chain that takes the clasp lies at its tightest
+      def taken(part)
+        part.kind == :chain ? part.linked / shrink : part.linked
+      end
+
       # The clasp can take the first link at the tightest.
       def play_of_chain
-        takes_clasp ? lengthwise(chain_links.drop(1)) : Measure::Length::ZERO
+        takes_clasp ? Measure::Length.sum(chain_links.drop(1).map(&:linked)) : Measure::Length::ZERO
       end
 
       def work_up(_solution, _maker)
         WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new { layout },
           lengths: Lengths.new(beaded: fixed_length, play: play), ends: { first: row_end(row.first), last: row_end(row.last) },
-          anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts'), shrink) })
+          anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) } })
       end
 
       def shrink
@@ -93,9 +101,9 @@ module Core
       def layout
         edge = 0.0
         row.map do |part|
-          along = part.along.to_mm / (part.kind == :chain ? shrink : 1)
-          edge += along
-          part_shape(part, part.kind, edge - (along / 2)).with(along: along)
+          taken = taken(part).to_mm
+          edge += taken
+          part_shape(part, part.kind, edge - (taken / 2)).with(along: part.kind == :chain ? taken : part.drawn_along.to_mm)
         end
       end
     end

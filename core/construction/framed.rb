@@ -45,17 +45,22 @@ module Core
          (trouble('beads', :beads_wider_than_frame, beads: beads.fixed_length, room: large) if beads.fixed_length > large)].compact
       end
 
-      # From the small loop it hangs by to the one below the large loop.
+      # From inside the small loop it hangs by to inside the one below the large loop.
       def fixed_length
-        loop_across(large) + (loop_across(small) * [smalls, 2].min)
+        loop_across(large) + (loop_across(small) * [smalls, 2].min) - (wire.thickness * 2)
       end
 
       def on_line(_solution)
         [Element.new(along: fixed_length, height: wire.thickness / 2, width: loop_across(large), profile: :pointed)]
       end
 
+      def beyond(_place)
+        wire.thickness
+      end
+
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: loop_across(large), hole: small,
+        Catalogue::Part.new(**identity, kind: :pendant, outer: loop_across(large), hole: small,
+          along: work_up.lengths.beaded + (wire.thickness * 2),
           wire: wire.thickness,
           form: :drop, colour: wire.colour, mark: 'F')
       end
@@ -94,7 +99,8 @@ module Core
       end
 
       def working
-        [term(:large_loop, loop_across(large)), term(:small_loops, loop_across(small) * [smalls, 2].min, count: [smalls, 2].min)]
+        count = [smalls, 2].min
+        [term(:large_loop, loop_across(large)), term(:small_loops, (loop_across(small) * count) - (wire.thickness * 2), count: count)]
       end
 
       def steps
@@ -109,16 +115,16 @@ module Core
       def anchors
         edge = fixed_length.to_mm
         lowest = smalls > 1 ? small : large
-        [Anchor.new(item: loop_part(lowest), x: edge - (loop_across(lowest).to_mm / 2), y: loop_across(lowest).to_mm / 2,
-          reach: loop_across(lowest).to_mm / 2, origin: 'small')]
+        [Anchor.new(item: loop_part(lowest), x: edge - (lowest.to_mm / 2), y: loop_across(lowest).to_mm / 2, reach: lowest.to_mm / 2,
+          origin: 'small')]
       end
 
       def layout
-        first = loop_across(small).to_mm
-        middle = first + (loop_across(large).to_mm / 2)
+        thick = wire.thickness.to_mm
+        middle = small.to_mm + thick + (loop_across(large).to_mm / 2)
         start = middle - (beads.fixed_length.to_mm / 2)
         at = running(row, start)
-        [ring_shape(small, first / 2), ring_shape(large, middle), (ring_shape(small, fixed_length.to_mm - (first / 2)) if smalls > 1),
+        [ring_shape(small, small.to_mm / 2), ring_shape(large, middle), (ring_shape(small, fixed_length.to_mm - (small.to_mm / 2)) if smalls > 1),
          (line_shape(binding, large.to_mm, from: middle - (large.to_mm / 2)) if row.any?),
          *row.each_with_index.map { |bead, i| part_shape(bead, :bound, at[i]) }].compact
       end

@@ -36,16 +36,21 @@ module Core
       parameter :opening, :boolean, default: true
       parameter :hammered, :boolean, default: false
 
+      # From inside to inside of its outermost eyes.
       def fixed_length
-        @fixed_length ||= Measure::Length.mm(track.width + wire.thickness.to_mm)
+        @fixed_length ||= Measure::Length.mm(track.width) - wire.thickness
       end
 
       def on_line(_solution)
         [Element.new(along: fixed_length, height: wire.thickness / 2, width: across_all, profile: :pointed)]
       end
 
+      def beyond(_place)
+        wire.thickness
+      end
+
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: across_all, hole: eye, wire: wire.thickness,
+        Catalogue::Part.new(**identity, kind: :connector, along: over_all, outer: across_all, hole: eye, wire: wire.thickness,
           soldered: !opening, form: :connector, colour: wire.colour, mark: 'J')
       end
 
@@ -55,6 +60,10 @@ module Core
         @track ||= BentPath.new(path, wire.thickness.to_mm)
       end
 
+      def over_all
+        Measure::Length.mm(track.width) + wire.thickness
+      end
+
       def across_all
         Measure::Length.mm(track.height + wire.thickness.to_mm)
       end
@@ -62,7 +71,7 @@ module Core
       def work_up(_solution, maker)
         WorkUp.new(parts: [], cuts: [cut(maker)], steps: steps, joins: [], drawing: Lazy.new { layout },
           lengths: Lengths.new(beaded: fixed_length), ends: { first: End.new(item: eye_part), last: End.new(item: eye_part) },
-          anchors: Lazy.new { part_anchors([as_part_of_itself], ['path']) })
+          anchors: Lazy.new { part_anchors([as_part_of_itself], ['path']) { fixed_length } })
       end
 
       # An eye at either end, as what others hang in.
@@ -73,7 +82,7 @@ module Core
       end
 
       def as_part_of_itself
-        eye_part.with(along: fixed_length, outer: across_all)
+        eye_part.with(along: over_all, outer: across_all)
       end
 
       # The sum of straight stretches and arcs through the wire's middle (arc length).

@@ -21,24 +21,25 @@ module Core
         [(trouble('unit', :pattern_of_nothing) if unit.empty?), (trouble('unit', :nothing_may_fill) if unit.fills?)].compact
       end
 
-      # n units and what is between them, less what is lost where one hangs in the other.
+      # n units and the rings between them, each by its inner length.
       def fill
         @fill ||= Sizing::Fill.new(base: between * -1, step: one + between, height: tallest(parts), fewest: 1, most: 400)
       end
 
       def on_line(solution)
-        row = row(solution.repeats)
-        row.each_with_index.map do |part, i|
-          neighbours = [(row[i - 1] if i.positive?), row[i + 1]].compact
-          Element.of(part, along: part.along - (neighbours.map { |other| lost(part, other) }.reduce(Measure::Length::ZERO, :+) / 2))
-        end
+        row(solution.repeats).map { |part| Element.of(part, along: part.linked) }
       end
 
       def as_part(work_up, **identity)
         outermost = [parts.first, parts.last]
-        Catalogue::Part.new(**identity, kind: :connector, along: work_up.lengths.beaded, outer: parts.map(&:outer).max,
+        Catalogue::Part.new(**identity, kind: :connector,
+          along: work_up.lengths.beaded + outermost.map(&:beyond).reduce(:+), outer: parts.map(&:outer).max,
           hole: parts.first.hole,
           wire: outermost.map(&:bite).max, soldered: outermost.none?(&:opens?), form: :chain, colour: parts.first.colour, mark: 'L')
+      end
+
+      def beyond(place)
+        parts.public_send(place).beyond
       end
 
       private
@@ -47,21 +48,14 @@ module Core
         @parts ||= unit.expand
       end
 
-      # Where one hangs in another the two wires lie beside each other: both are lost once (plane geometry).
-      def lost(part, other)
-        part.bite + other.bite
-      end
-
-      # @return [Measure::Length] of one unit on its own
+      # @return [Measure::Length] of one unit
       def one
-        lengthwise(parts) - Measure::Length.sum(parts.each_cons(2).map { |a, b| lost(a, b) })
+        Measure::Length.sum(parts.map(&:linked))
       end
 
-      # @return [Measure::Length] what stands between two units, less what is lost in both joints
+      # @return [Measure::Length] of what is between two units
       def between
-        return lost(parts.last, parts.first) * -1 unless ring
-
-        ring.along - lost(parts.last, ring) - lost(ring, parts.first)
+        ring ? ring.linked : Measure::Length::ZERO
       end
 
       def row(repeats)
@@ -81,7 +75,7 @@ module Core
         n = solution.repeats
         Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
           working: [term(:units_of, one * n, count: n, each: one),
-          (term(:rings_between, between * (n - 1), count: n - 1) if n > 1)].compact)
+          (term(:rings_between, between * (n - 1), count: n - 1, each: between) if n > 1 && ring)].compact)
       end
 
       def steps(units)
@@ -112,10 +106,9 @@ module Core
       # @return [Array<Float>] where the middle of each part lies
       def places(row)
         edge = 0.0
-        row.each_with_index.map do |part, i|
-          edge -= lost(row[i - 1], part).to_mm if i.positive?
-          edge += part.along.to_mm
-          edge - (part.along.to_mm / 2)
+        row.map do |part|
+          edge += part.linked.to_mm
+          edge - (part.linked.to_mm / 2)
         end
       end
 
@@ -128,7 +121,7 @@ module Core
         at = places(row)
         inner = unit.origins(0, 'unit')
         origins = Array.new(number) { inner }.reduce { |all, one| ring ? [*all, 'ring', *one] : all + one }
-        row.each_index.map { |i| Anchor.new(item: row[i], x: at[i], y: row[i].outer.to_mm / 2, reach: row[i].along.to_mm / 2,
+        row.each_index.map { |i| Anchor.new(item: row[i], x: at[i], y: row[i].outer.to_mm / 2, reach: row[i].linked.to_mm / 2,
           origin: origins[i]) }
       end
     end

@@ -28,15 +28,19 @@ module Core
       end
 
       def solve(target)
-        super(straight(target - ring.along))
+        super(straight(target - ring.linked))
       end
 
       def path_length(solution)
-        hanging(solution.length) + ring.along
+        hanging(solution.length) + ring.linked
       end
 
       def on_line(solution)
         [Element.of(ring), Element.bare(hanging(solution.length), widest)]
+      end
+
+      def beyond(place)
+        place == :first ? ring.beyond : Measure::Length::ZERO
       end
 
       private
@@ -80,8 +84,8 @@ module Core
       end
 
       def lengths(solution)
-        Lengths.new(beaded: hanging(solution.length) + ring.along, repeats: solution.repeats, unit: (fill.step / 2),
-          working: [term(:ring, ring.along), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns,
+        Lengths.new(beaded: hanging(solution.length) + ring.linked, repeats: solution.repeats, unit: (fill.step / 2),
+          working: [term(:ring, ring.linked), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns,
             count: solution.repeats, each: fill.step)])
       end
 
@@ -103,7 +107,7 @@ module Core
 
       # Out along one side and back along the other, each strand a phase further round the twist.
       def layout(beads, hanging_mm)
-        start = ring.along.to_mm
+        start = ring.linked.to_mm
         width = beads.map { |part, _| part.outer.to_mm }.max
         [part_shape(ring, :ring, start / 2)] + (0...strands).flat_map do |strand|
           row = [[terminal, :crimp], *beads, [terminal, :crimp]]

@@ -31,7 +31,11 @@ module Core
       end
 
       def on_line(solution)
-        elements(row(solution.repeats).map(&:first))
+        row(solution.repeats).map { |part, role| Element.of(part, along: role == :link ? part.linked : part.threaded) }
+      end
+
+      def beyond(_place)
+        link ? link.beyond : Measure::Length::ZERO
       end
 
       private
@@ -41,7 +45,7 @@ module Core
       end
 
       def ends
-        (terminal.along + connector.along + (link ? link.along : Measure::Length::ZERO)) * 2
+        (terminal.along + connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2
       end
 
       # n beads have n - 1 gaps, or n + 1 with small beads at the ends too.
@@ -71,7 +75,7 @@ module Core
       end
 
       def cut(solution, maker)
-        body = solution.length - ((connector.along + (link ? link.along : Measure::Length::ZERO)) * 2)
+        body = solution.length - ((connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2)
         Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO,
           tails: end_tail(maker, line, body_row(solution.repeats).map(&:first)) * 2)
       end

@@ -32,16 +32,21 @@ module Core
       parameter :bail_turns, :integer, default: 2, range: 1..6
       parameter :second_coil, :boolean, default: false
 
+      # From inside its bail to the button's lower edge.
       def fixed_length
-        bail_across + stem + button.outer
+        bail + wire.thickness + stem + button.outer
       end
 
       def on_line(_solution)
         [Element.new(along: fixed_length, height: button.outer / 4, width: button.outer, profile: :pointed)]
       end
 
+      def beyond(place)
+        place == :first ? wire.thickness : Measure::Length::ZERO
+      end
+
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded, outer: button.outer, hole: bail,
+        Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded + wire.thickness, outer: button.outer, hole: bail,
           wire: wire.thickness,
           form: :drop, colour: button.colour, mark: button.mark)
       end
@@ -60,7 +65,7 @@ module Core
 
       def work_up(_solution, maker)
         WorkUp.new(parts: [count(button, 1, :button)], cuts: [cut(maker)], steps: steps, joins: [], drawing: Lazy.new { layout },
-          lengths: Lengths.new(beaded: fixed_length, working: [term(:bail, bail_across), term(:stem, stem), term(:button, button.outer)]),
+          lengths: Lengths.new(beaded: fixed_length, working: [term(:bail, bail + wire.thickness), term(:stem, stem), term(:button, button.outer)]),
           ends: { first: End.new(item: bail_part) })
       end
 
@@ -82,8 +87,8 @@ module Core
       end
 
       def layout
-        top = bail_across.to_mm
-        [Shape.new(item: bail_part, role: :line, x: top / 2, y: 0.0, along: top, across: top, form: :ring),
+        top = (bail + wire.thickness).to_mm
+        [Shape.new(item: bail_part, role: :line, x: bail.to_mm / 2, y: 0.0, along: bail_across.to_mm, across: bail_across.to_mm, form: :ring),
          line_shape(wire, stem.to_mm, from: top).with(across: wire.thickness.to_mm * 4),
          part_shape(button, :button, top + stem.to_mm + (button.outer.to_mm / 2)).with(along: button.outer.to_mm)]
       end

@@ -58,6 +58,7 @@ module Core
          (trouble('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
       end
 
+      # From where it hangs to where others hang in it, or to its pin's head.
       def fixed_length
         @fixed_length ||= ends.reduce(stack.fixed_length) { |sum, one| sum + standing(one) }
       end
@@ -66,10 +67,14 @@ module Core
         [eye_element(first), *elements(beads), eye_element(last)]
       end
 
+      def beyond(place)
+        place == :last && last == :pin ? Measure::Length::ZERO : thickness
+      end
+
       # What hangs in an eye, or the eye itself, is as thick as the wire; a simple eye can be opened again.
       def as_part(work_up, **identity)
-        Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, along: work_up.lengths.beaded, outer: widest,
-          hole: inner, wire: wire.thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
+        Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, outer: widest,
+          along: work_up.lengths.beaded + (thickness * ends.count { |one| one != :pin }), hole: inner, wire: thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
           mark: beads.first.mark, quarter_turned: quarter_turned)
       end
 
@@ -96,9 +101,9 @@ module Core
         kind == :simple ? Measure::Length::ZERO : thickness * wraps
       end
 
-      # What an end stands above or below the beads.
+      # What an end adds above or below the beads: an eye its inside and the wire on the beads' side, a pin its head.
       def standing(kind)
-        kind == :pin ? thickness : inner + (thickness * 2) + neck(kind)
+        kind == :pin ? thickness : inner + thickness + neck(kind)
       end
 
       # @return [Measure::Length] wire in one end, without what hands need
@@ -151,13 +156,12 @@ module Core
       # The eye, as what others hang in.
       def eye_part
         @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector,
-          along: inner + (wire.thickness * 2),
-          outer: inner + (wire.thickness * 2), hole: inner, wire: wire.thickness, form: :ring, colour: wire.colour)
+          along: inner + (thickness * 2), outer: inner + (thickness * 2), hole: inner, wire: thickness, form: :ring, colour: wire.colour)
       end
 
       def anchors
-        middle = { item: eye_part, y: eye_part.outer.to_mm / 2, x: fixed_length.to_mm - (eye_part.along.to_mm / 2) }
-        last == :pin ? [] : [Anchor.new(**middle, reach: eye_part.along.to_mm / 2, closing_step: 'last_eye')]
+        middle = { item: eye_part, y: eye_part.outer.to_mm / 2, x: fixed_length.to_mm - (inner.to_mm / 2) }
+        last == :pin ? [] : [Anchor.new(**middle, reach: inner.to_mm / 2, closing_step: 'last_eye')]
       end
 
       def cuts(maker)
@@ -189,12 +193,12 @@ module Core
          last == :pin ? pin_shape : eye_shape(last, fixed_length.to_mm - standing(last).to_mm, turned: true)]
       end
 
-      # The eye lies outside, its neck towards the beads.
+      # The eye lies outside, its neck towards the beads; its outer wire lies beyond the length.
       def eye_shape(kind, edge, turned: false)
         size = eye_part.along.to_mm
-        neck = neck(kind).to_mm
-        Shape.new(item: eye_part, role: :line, x: edge + (turned ? neck + (size / 2) : size / 2), y: 0.0, along: size, across: size,
-          form: :ring)
+        half = inner.to_mm / 2
+        middle = turned ? edge + standing(kind).to_mm - half : edge + half
+        Shape.new(item: eye_part, role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring)
       end
 
       def pin_shape

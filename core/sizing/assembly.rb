@@ -39,7 +39,7 @@ module Core
       # @return [Hash{Symbol=>Object}] fields of a piece
       def shared
         @shared ||= {
-          inside: inside, slack: @bend.slack, on_line: on_line, play: @blueprint.play / @design.wraps, wraps: @design.wraps,
+          inside: inside, slack: @bend.slack, on_line: on_line, laid_flat: on_line + @blueprint.beyond, play: @blueprint.play / @design.wraps, wraps: @design.wraps,
           work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes }, joins: placed_joins + met + loops, steps: steps,
           measurable: @blueprint.measurable
         }

@@ -61,7 +61,7 @@ module Core
 
       def starts
         @starts ||= begin
-          edge = 0.0
+          edge = @blueprint.beyond_start.to_mm
           @design.path.to_h { |component| [component.key, edge].tap { edge += @work_ups[component.key].lengths.beaded.to_mm } }
         end
       end

@@ -3,13 +3,14 @@
 module Core
   module Sizing
     # What one attendee makes, sized. worn: the inside length asked for · inside: the finished inside length
-    # slack: line that must stay bare between the parts so that it can bend · on_line: the length of the whole path · play: how far an
+    # slack: line that must stay bare between the parts so that it can bend · on_line: the length of the whole path where it is closed
+    # laid_flat: the same over all, with the outer wires of its outermost parts · play: how far an
     # adjustable closure lets it out
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
     # other_ways: Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Construction::OwnMeasure::Use]
-    Piece = Value.define(:worn, :inside, :slack, :on_line, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
+    Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
       :other_ways, measurable: [].freeze) do
       # @return [Integer] repeats of everything that fills
       def repeats

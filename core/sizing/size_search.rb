@@ -67,12 +67,27 @@ module Core
 
       # @return [Measure::Length] along the line, for an inside length
       def around(worn, bend)
-        ((worn + bend.allowance) * @design.wraps) + @design.overlap
+        ((worn - outer_wires + bend.allowance) * @design.wraps) + @design.overlap
       end
 
       # @return [Measure::Length] inside length of a path this long; the inverse of #around
       def inside(on_line, bend)
-        ((on_line - @design.overlap) / @design.wraps) - bend.allowance
+        ((on_line - @design.overlap) / @design.wraps) - bend.allowance + outer_wires
+      end
+
+      # @return [Measure::Length] what the outermost parts add to the path where it is not closed
+      def beyond
+        beyond_start + beyond_end
+      end
+
+      # @return [Measure::Length] what the outermost part at the start adds
+      def beyond_start
+        @beyond_start ||= @path.first.construction.beyond(leading?(@path.first) ? :last : :first)
+      end
+
+      # @return [Measure::Length] what the outermost part at the end adds
+      def beyond_end
+        @beyond_end ||= @path.last.construction.beyond(leading?(@path.last) ? :first : :last)
       end
 
       def fixed_length
@@ -94,6 +109,15 @@ module Core
       end
 
       private
+
+      # A piece that is not closed is measured over all.
+      def outer_wires
+        @design.body == :own ? beyond : Measure::Length::ZERO
+      end
+
+      def leading?(member)
+        @leading.include?(member.key)
+      end
 
       def attempt(solutions, bend, worn)
         Attempt.new(solutions, bend, (on_line(solutions) + drawn_in - around(worn, bend)).abs)
@@ -170,7 +194,7 @@ module Core
       def row(solutions)
         @path.flat_map do |member|
           elements = member.row(solutions[member])
-          @leading.include?(member.key) ? elements.reverse : elements
+          leading?(member) ? elements.reverse : elements
         end
       end
 

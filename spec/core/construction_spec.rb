@@ -88,6 +88,7 @@ RSpec.describe Core::Construction do
         expect(Core::Measure::Length.sum(lengths.working.map(&:length))).to eq(lengths.beaded) if lengths.working.any?
         placed = construction.on_line(construction.fill && construction.solve(mm(180)))
         expect((Core::Measure::Length.sum(placed.map(&:along)) - lengths.beaded).abs).to be < mm(0.001)
+        expect(construction.fixed_length).to eq(lengths.beaded) unless construction.fill
         expect((lengths.beaded - mm(180)).abs).to be <= (lengths.unit / 2) + mm(0.1) if lengths.repeats
       end
 
@@ -510,13 +511,22 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         samples[key], **changes) }.to raise_error(Core::Construction::InvalidParameters, problem) }
     end
 
-    it 'takes the number of links that comes nearest, less what is lost where one hangs in another' do
+    # A hinged chain pulled taut (plane geometry): the inside of each ring, a made link less the wire at both its ends, a bought part as
+    # stated; the wire of the outermost rings lies beyond.
+    it 'adds up a chain of parts by inner lengths, and takes the number of links that comes nearest' do
+      ring = part('r6', 5, 6, kind: :ring, hole: mm(4.4))
+      link = part('l12', 12, 6, kind: :connector, hole: mm(2), wire: mm(1), made: 'l')
+      drop = part('d20', 20, 6, kind: :pendant, hole: mm(2), wire: mm(1), made: 'd')
+      told = [ring, link, drop, part('c12', 12, 7, kind: :clasp, wire: mm(1)), part('ch', 3, 2, kind: :chain, hole: mm(1), wire: mm(0.4))]
+      expect(told.map { |one| [one.linked.to_mm, one.beyond.to_mm] }).to eq([[4.4, 0.8], [10.0, 1.0], [19.0, 1.0], [12.0, 0.0], [3.0, 0.0]])
+      table = sample_table.with(parts: sample_table.parts.merge('r6' => ring, 'l12' => link, 'c12' => told[3]))
+      row = Core::Construction::Registry.fetch(:findings).build({ 'parts' => list.('r6', 'c12', 'r6') }, table)
+      expect([row.fixed_length.to_mm, row.beyond(:first).to_mm, row.beyond(:last).to_mm]).to eq([20.8, 0.8, 0.8])
       [40, 95, 151, 180].each do |target|
-        parameters = { unit: list.('clasp'), ring: nil }
-        work_up = built(:linked, samples[:linked], target: target, **parameters)
-        # Two clasps of 12 mm with eyes 1 mm thick lose both thicknesses in each joint.
-        best = (1..30).min_by { |n| ((n * 12) - ((n - 1) * 2) - target).abs }
-        expect([target, work_up.lengths.repeats]).to eq([target, best])
+        found = Core::Construction::Registry.fetch(:linked).build({ 'unit' => list.('l12'), 'ring' => 'r6' }, table)
+          .call(target: mm(target), maker: Core::Construction::Maker.new)
+        best = (1..30).min_by { |n| ((n * 10) + ((n - 1) * 4.4) - target).abs }
+        expect([target, found.lengths.repeats, found.lengths.beaded.to_mm]).to match([target, best, be_within(0.001).of((best * 10) + ((best - 1) * 4.4))])
       end
     end
   end

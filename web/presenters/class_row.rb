@@ -72,7 +72,7 @@ module Web
         shown = plan && (plan.people.find(&:fitted?) || plan.sample)
         return '' unless shown&.fitted?
 
-        span = Sections::Drawn.ruler(shown.piece.on_line.to_mm)
+        span = Sections::Drawn.ruler(shown.piece.laid_flat.to_mm)
         Formats::PieceSvg.new(shown.piece.layout, title: plan.design.name, span_mm: span, ruler: false, labels: false).to_s
       end
 

@@ -414,7 +414,7 @@ module Web
       end
 
       def span
-        longest = [piece.on_line.to_mm, piece.target.to_mm, *piece.layout.map { |s| s.x + (s.along / 2) }].max
+        longest = [piece.laid_flat.to_mm, piece.target.to_mm, *piece.layout.map { |s| s.x + (s.along / 2) }].max
         Sections::Drawn.ruler(longest)
       end
 

@@ -41,7 +41,7 @@ module Web
 
       def span
         plan = @result.plan
-        Sections::Drawn.ruler([plan.sample, *plan.people].select(&:fitted?).map { |person| person.piece.on_line.to_mm }.max || 180.0)
+        Sections::Drawn.ruler([plan.sample, *plan.people].select(&:fitted?).map { |person| person.piece.laid_flat.to_mm }.max || 180.0)
       end
     end
   end

@@ -21,7 +21,7 @@ module Web
         def summary
           piece = chosen.piece
           [[repeats_words(piece), count_of(chosen.bead_count, 'bead')].compact.join(', '),
-           "#{length(piece.on_line)} laid flat",
+           "#{length(piece.laid_flat)} laid flat",
            "inside #{length(piece.inside)}, #{finished_words(chosen)}"].join(' · ')
         end
 

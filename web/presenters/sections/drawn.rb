@@ -23,7 +23,7 @@ module Web
         # @return [Float] the ruler that every drawing on the page shares, in millimetres
         def span
           @span ||= Drawn.ruler([plan.sample, *people].select(&:fitted?).flat_map { |person|
-            [person.piece.on_line.to_mm, person.piece.target.to_mm]
+            [person.piece.laid_flat.to_mm, person.piece.target.to_mm]
           }.max || 180.0)
         end
 
@@ -53,7 +53,7 @@ module Web
 
         def drawing_title(person)
           name = person.attendee.name.empty? ? plan.design.name : person.attendee.name
-          "#{name}: #{length(person.piece.on_line)} laid flat, #{count_of(person.bead_count, 'bead')}"
+          "#{name}: #{length(person.piece.laid_flat)} laid flat, #{count_of(person.bead_count, 'bead')}"
         end
       end
     end
