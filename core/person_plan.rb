@@ -49,7 +49,12 @@ module Core
 
     # @param table [Catalogue::Table] @return [Array<Sizing::TryOn::Change>] none for what has a size of its own
     def try_on(table)
-      body == :own ? [] : Sizing::TryOn.changes(piece, table)
+      body == :own ? [] : Sizing::TryOn.changes(piece, additions(table))
+    end
+
+    # @param table [Catalogue::Table] @return [Array<Catalogue::Part>] what may be added to this piece, for this person
+    def additions(table)
+      Fit::Additions.for(piece, table, attendee)
     end
 
     # @return [Float] own working minutes, without waiting and demonstrations

@@ -60,9 +60,10 @@ module Formats
     # @param change [Core::Sizing::TryOn::Change]
     def try_on(change, unit: :mm)
       offer = change.offer
-      say("try_on.#{change.by.positive? ? 'longer' : 'shorter'}", unit: unit, by: change.by.abs,
+      way = change.by.positive? ? 'longer' : 'shorter'
+      say("try_on.#{offer.up_to ? 'adjustable' : way}", unit: unit, by: change.by.abs,
         way: say("offers.#{offer.code}", unit: unit, repeats: offer.repeats, count: offer.count, part: offer.part&.name.to_s),
-        comes_to: offer.inside)
+        comes_to: offer.inside, up_to: offer.up_to || offer.inside)
     end
 
     def term(term, unit: :mm)

@@ -58,8 +58,9 @@ module Web
 
     private
 
+    # A verb that is none (501) is the request's fault, too.
     def plain(_error, _env, status)
-      status < 500 ? UNREADABLE.dup : FAULT.dup
+      status == 500 ? FAULT.dup : UNREADABLE.dup
     end
 
     # Puma's own has one limit for all requests.

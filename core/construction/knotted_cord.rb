@@ -212,7 +212,7 @@ module Core
         WorkUp.new(parts: [*tally(items(repeats).map { |part| [part, :bead] }), *small_parts(repeats), *closing_parts],
           cuts: cuts(solution, maker), steps: steps(repeats), joins: joins, drawing: Lazy.new { layout(solution) },
           lengths: lengths(solution),
-          anchors: Lazy.new { [Anchor.new(item: cord, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'close')] })
+          anchors: Lazy.new { anchors(solution) })
       end
 
       # @return [(Array<Element>, Array<Element>)] before the first bare stretch and after the last
@@ -320,6 +320,16 @@ module Core
             passes: 2 * cords) if slider)
         }[closure]
         [*through(cord, sequence, passes: lanes > 1 ? lanes - 1 : cords), *(through(cord, [small_bead]) if lanes > 1), *closing]
+      end
+
+      # At each bead: what hangs there is on the cord before the knots beside it are tied.
+      def anchors(solution)
+        inner = beads.origins(0, 'beads')
+        inner += inner.reverse.drop(1) if mirrored
+        origins = inner * solution.repeats
+        KnottedRow.placed(filled(solution), first_length).select { |cell, _, _| cell.kind == :bead }.map do |cell, x, index|
+          Anchor.new(item: cord, x: x, y: cell.part.outer.to_mm / 2, origin: origins[index], closing_step: 'knot')
+        end
       end
 
       def layout(solution)

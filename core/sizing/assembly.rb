@@ -1,10 +1,14 @@
 # frozen_string_literal: true
 
+require 'tsort'
+
 module Core
   module Sizing
     # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
     class Assembly
       GIVING = %i[elastic memory_wire].freeze
+      # What a piece is closed with by hand, again and again.
+      CLOSING = %i[clasp hook].freeze
       # What hangs by a loop that a crimp or shell closes.
       CRIMPED = %i[cable thread].freeze
 
@@ -41,8 +45,17 @@ module Core
         @shared ||= {
           inside: inside, slack: @bend.slack, on_line: on_line, laid_flat: on_line + @blueprint.beyond, play: @blueprint.play / @design.wraps, wraps: @design.wraps,
           work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes }, joins: placed_joins + met + loops, steps: steps,
-          measurable: @blueprint.measurable
+          closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable, hung_below: @work_ups.to_h { |key, _| [key, @standing.below(key)] }
         }
+      end
+
+      # Rows of findings at the ends of a path that is closed; a ring or an extender can be added to them.
+      def closing_parts
+        return [] if @design.body == :own
+
+        ends = [@path.first, @path.last].uniq.select { |key, _| @design.component(key).construction == :findings }
+        parts = ends.flat_map { |_, work_up| work_up.parts.map(&:part) }
+        parts.any? { |part| CLOSING.include?(part.kind) } ? parts.uniq : []
       end
 
       # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.
@@ -120,10 +133,29 @@ module Core
 
       def steps
         waits = Precedence.new(@design, @standing, @work_ups, all_meetings).across
-        @work_ups.flat_map do |key, work_up|
+        possible(@work_ups.flat_map do |key, work_up|
           bends = work_up.cuts.any? { |cut| cut.slack.positive? }
           @blueprint.member(key).placed(work_up.steps).map { |step| on_piece(step, waits[step.key], bends && step.checkpoint) }
-        end
+        end)
+      end
+
+      # Steps that wait for each other are a fault of the design, told at the component of the first.
+      # @param steps [Array<Construction::StepUse>]
+      # @return [Array<Construction::StepUse>] the same
+      # @raise [Construction::InvalidParameters]
+      def possible(steps)
+        waits = steps.to_h { |step| [step.key, step.after] }
+        children = ->(key, &block) { waits.fetch(key, []).each(&block) }
+        circle = TSort.strongly_connected_components(waits.method(:each_key), children).find { |found| found.size > 1 }
+        circle ? refuse_order(steps.select { |step| circle.include?(step.key) }) : steps
+      end
+
+      def refuse_order(steps)
+        names = steps.first(2).map { |step| "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})" }
+        component = @design.component(steps.first.key.split('/').first)
+        problem = Construction::Problem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
+          values: { first: names.first, second: names.last })
+        raise Construction::InvalidParameters.new(component.construction, [problem])
       end
 
       # Steps that nothing about this piece changes are shared with others.
@@ -138,9 +170,10 @@ module Core
         on_path = @path.each_cons(2).map { |(a_key, a), (b_key, b)| [[a_key, facing(a_key, a)], [b_key, b.ends[:first]]] }
         hung = @hung.flat_map do |component|
           parent, anchors = @standing.hanging(component)
-          anchors.uniq(&:item).map { |anchor|
-            [[parent, Construction::End.new(item: anchor.item)], [component.key, @work_ups.fetch(component.key).ends[:first]]]
-          }
+          own = @work_ups.fetch(component.key).ends[:first]
+          # What closes round it waits for it: see Precedence.
+          places = own&.opening_step ? anchors : anchors.reject(&:closing_step)
+          places.uniq(&:item).map { |anchor| [[parent, Construction::End.new(item: anchor.item)], [component.key, own]] }
         end
         (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
       end

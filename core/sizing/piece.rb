@@ -9,9 +9,12 @@ module Core
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
     # other_ways: Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
+    # closing: Lazy of [Catalogue::Part], see #closing_parts
+    # hung_below: {component key => keys of all that hangs from it, directly or further down}
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Construction::OwnMeasure::Use]
     Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
-      :other_ways, measurable: [].freeze) do
+      :other_ways, measurable: [].freeze, hung_below: {}.freeze,
+      closing: Lazy::NOTHING) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
@@ -42,6 +45,11 @@ module Core
       # @return [Array<Solution>]
       def options
         other_ways.value
+      end
+
+      # @return [Array<Catalogue::Part>] that hang in one another where it closes; none where it is tied, knotted or not closed
+      def closing_parts
+        closing.value
       end
 
       # What it looks like after a step. @param steps [Array<Construction::StepUse>] all, in order @param step [Construction::StepUse] one

@@ -25,10 +25,12 @@ module Core
 
       private
 
-      # What hangs on a component must be on before the step that closes it.
+      # What hangs on a component must be on before the step that closes it; what can itself be opened is hung in a part afterwards.
       def hold_open
         @design.hung.each do |component|
           place, anchors = @standing.hanging(component)
+          opens = @work_ups.fetch(component.key).ends[:first]&.opening_step
+          anchors = anchors.select { |anchor| anchor.item.is_a?(Catalogue::Line) } if opens
           anchors.filter_map(&:closing_step).uniq.each { |closing| @waits["#{place}/#{closing}"].concat(all_steps(component.key)) }
         end
       end
@@ -38,8 +40,10 @@ module Core
         @meetings.each do |first, second|
           next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
 
-          (key, opener), (other,) = second.last.closing_step || second.last.opening_step ? [second, first] : [first, second]
-          step = opener.opening_step || opener.closing_step or next
+          # What can be opened later waits for what closes in place.
+          opening = [second, first].find { |_, one| one.opening_step } || [second, first].find { |_, one| one.closing_step } or next
+          (key, opener), (other,) = opening, (opening.equal?(second) ? first : second)
+          step = opener.opening_step || opener.closing_step
           @waits["#{key}/#{step}"].concat(last_steps(other))
         end
       end

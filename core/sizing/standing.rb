@@ -5,7 +5,11 @@ module Core
     # Where each component of a design stands in one piece, and how often: on the path once, hung at its places, made apart as often as
     # it is used.
     class Standing
-      # @param design [Project::Design] whose places are known to exist @param work_ups [Hash{String=>Construction::WorkUp}] of one each
+      # Two components meet here, as near as rounding tells.
+      TOUCHING_MM = 0.001
+
+      # @param design [Project::Design]
+      # @param work_ups [Hash{String=>Construction::WorkUp}] of one of each component
       def initialize(design, work_ups)
         @design = design
         @work_ups = work_ups
@@ -18,14 +22,20 @@ module Core
         @counts[key] ||= counted(@design.component(key))
       end
 
-      # @return [Array<Construction::Anchor>] all places one parent has for a hung component, and that parent's key
-      # @return [(String, Array<Construction::Anchor>)]
+      # @return [(String, Array<Construction::Anchor>)] the key of what a hung component hangs from, and all its places there
+      # @raise [Construction::InvalidParameters] where it has none
       def hanging(component)
         @hangings[component.key] ||= begin
           place = Project::Hanging.parse(component.hung_at)
-          parent = place.component || @design.path.map(&:key).find { |key| @work_ups[key].places.any? }
-          [parent, parent ? place.choose(@work_ups.fetch(parent).places) : []]
+          found = place.component ? [place.component, place.choose(@work_ups.fetch(place.component).places)] : at_centre
+          found.last.empty? && place.which != :every ? nowhere(component) : found
         end
+      end
+
+      # @param key [String] of a component @return [Array<String>] keys of all that hangs below it
+      def below(key)
+        hung = @design.hung.select { |component| hanging(component).first == key }.map(&:key)
+        hung + hung.flat_map { |child| below(child) }
       end
 
       # @return [Hash{String=>Construction::WorkUp}] of the whole piece
@@ -39,6 +49,33 @@ module Core
       end
 
       private
+
+      # The middle of the whole piece lies in one component, or where two meet: there, the place that is nearest.
+      def at_centre
+        near = middle_of_path.flat_map { |key, along| @work_ups[key].places.map { |anchor| [(anchor.x - along).abs, key, anchor] } }
+        _, key, anchor = near.min_by(&:first)
+        [key, [anchor].compact]
+      end
+
+      # @return [Array<(String, Float)>] components that hold the middle, and where in each it lies, in millimetres
+      def middle_of_path
+        lengths = @design.path.map { |component| @work_ups[component.key].lengths.beaded.to_mm }
+        half, start = lengths.sum / 2, 0.0
+        leading = @design.leading.map(&:key)
+        @design.path.each_with_index.filter_map do |component, i|
+          along = half - start
+          start += lengths[i]
+          next unless along.between?(-TOUCHING_MM, lengths[i] + TOUCHING_MM)
+
+          [component.key, leading.include?(component.key) ? lengths[i] - along : along]
+        end
+      end
+
+      def nowhere(component)
+        at = ['components', @design.components.index(component), 'hung_at']
+        problem = Construction::Problem.new(at: at, code: :no_such_place, values: { place: component.hung_at.to_s })
+        raise Construction::InvalidParameters.new(component.construction, [problem])
+      end
 
       def counted(component)
         return used(component.key) if component.apart

@@ -12,30 +12,35 @@ module Core
 
       module_function
 
-      # @param piece [Piece] @param table [Catalogue::Table]
-      # @return [Array<Change>] from much shorter to much longer, without those that nothing comes nearer to
-      def changes(piece, table)
-        STEPS_MM.filter_map do |millimetres|
-          change = change(piece, table, Measure::Length.mm(millimetres))
-          change if change.offer
-        end
+      # @param piece [Piece]
+      # @param additions [Array<Catalogue::Part>] see NearerSizes.for
+      # @return [Array<Change>] from much shorter to much longer; each way once, at the wish that it meets best
+      def changes(piece, additions)
+        found = STEPS_MM.map { |millimetres| change(piece, additions, Measure::Length.mm(millimetres)) }.select(&:offer)
+        found.group_by { |one| way(one.offer) }.map { |_, same| same.min_by { |one| [one.offer.deviation.abs, one.by.abs] } }
       end
 
       # @param measured [Measure::Length] inside, as it came out before it is closed
       # @return [Change, nil] what to change, with no offer where nothing comes nearer; nil where it fits and goes on
-      def advice(piece, table, measured)
-        change(piece, table, piece.worn - measured) if piece.deviation_of(measured).abs > Piece::NEAR
+      def advice(piece, additions, measured)
+        change(piece, additions, piece.worn - measured) if piece.deviation_of(measured).abs > Piece::NEAR
       end
 
-      def change(piece, table, by)
-        offer = NearerSizes.for(piece.with(worn: piece.inside + by), table).first
-        Change.new(by: by, offer: (offer if offer && offer.deviation.abs < by.abs && change?(offer, piece)))
+      # What brings it less than half of the way is no answer to the wish.
+      def change(piece, additions, by)
+        offer = NearerSizes.for(piece.with(worn: piece.inside + by), additions).first
+        Change.new(by: by, offer: (offer if offer && offer.deviation.abs <= by.abs / 2 && change?(offer, piece)))
+      end
+
+      # @return [Array] equal for offers that are told in the same words
+      def way(offer)
+        [offer.code, offer.repeats, offer.part, offer.count]
       end
 
       def change?(offer, piece)
         offer.code != :as_designed || offer.repeats != piece.repeats
       end
-      private_class_method :change, :change?
+      private_class_method :change, :change?, :way
     end
   end
 end

@@ -179,7 +179,7 @@ RSpec.describe Core::Live do
   # The same as the plan's own sizing: what it advises, made, is nearer to what was asked.
   it 'advises what to change from the length that was measured' do
     piece = plan.people.first.piece
-    advice = ->(off) { Core::Sizing::TryOn.advice(piece, sample_table, piece.worn + mm(off)) }
+    advice = ->(off) { Core::Sizing::TryOn.advice(piece, plan.people.first.additions(sample_table), piece.worn + mm(off)) }
     expect([advice.(0), advice.(5), advice.(-5)]).to eq([nil, nil, nil])
     expect(advice.(-25).by).to eq(mm(25))
     [25, -25].each { |off| expect(advice.(off).offer.deviation.abs).to be < mm(10) }
@@ -191,8 +191,11 @@ RSpec.describe Core::Live do
     it "comes nearer by what it advises at #{off} mm" do
       piece = plan.people.first.piece
       measured = piece.worn + mm(off)
-      change = Core::Sizing::TryOn.advice(piece, sample_table, measured)
+      change = Core::Sizing::TryOn.advice(piece, plan.people.first.additions(sample_table), measured)
       next expect(off.abs).to be <= Core::Sizing::Piece::NEAR.to_mm if change.nil?
+
+      # Repeats of 22 mm: a wish of 8 or 12 is not half met by one of them, and rings only add.
+      next expect(off.abs).to be <= 14 if change.offer.nil?
 
       made = measured + (change.offer.inside - piece.inside)
       expect((made - piece.worn).abs).to be < mm(off.abs)

@@ -49,6 +49,63 @@ RSpec.describe 'Pieces made of pieces' do
     end
   end
 
+  # The middle of 20 mm of findings, 80 of beads and 40 of findings lies at the beads, 50 mm from their first end.
+  it 'hangs at the centre of the whole piece what hangs there, wherever it begins' do
+    ends = [component('a', :findings, parts: pattern(['clasp', 1])), component('b', :findings, parts: pattern(['clasp', 4]))]
+    piece = fit(design(ends.first, strung(mirror: false), ends.last, charm('centre')), 170)
+    drop = piece.layout.find { |shape| shape.item.key == 'drop' }
+    expect(drop.x).to be_within(4.1).of(piece.on_line.to_mm / 2)
+    heavy = design(component('a', :findings, parts: pattern(['clasp', 12])), strung(mirror: false), charm('centre'))
+    turned = fit(heavy, 175)
+    expect(turned.layout.find { |shape| shape.item.key == 'drop' }.x).to be_within(6.1).of(turned.on_line.to_mm / 2)
+    stations = component('s', :stations, line: 'cable', layers: 2, station: pattern('round_8'), holder: 'crimp', gap: mm(40), crimp: 'crimp')
+    expect { fit(design(stations.with(parameters: stations.parameters.merge('gap' => '40 mm')), charm('centre')), 170) }
+      .to raise_error(Core::Construction::InvalidParameters, /hung_at no_such_place/)
+  end
+
+  # Every construction that takes what hangs, at every place that it has: bought, drawn and worked once.
+  it 'finds one hung part again in bill, drawing and steps, wherever it hangs' do
+    drop = component('drop', :wire_link, wire: 'wire_20', last: 'pin', pin: 'pin', stack: pattern('disc_2'))
+    parents = {
+      strung: strung(mirror: false), stretch: component('p', :stretch, elastic: 'elastic', pattern: pattern({ fill: ['round_8'] })),
+      knotted_cord: component('p', :knotted_cord, cord: 'cord', beads: pattern('round_12', 'round_8'), mirrored: true, rest: 'bare_cord',
+        closure: 'slider'),
+      chain: component('p', :chain, chain: 'chain'), linked: component('p', :linked, unit: pattern('connector_2'), ring: 'open_ring'),
+      two_hole: component('p', :two_hole, line: 'cable', bead: 'flat_2', crimp: 'crimp', connector: 'connector_2')
+    }
+    parents.each do |key, parent|
+      work_up = fit(design(parent), 170).work_ups[parent.key]
+      origins = work_up.places.filter_map(&:origin).uniq
+      ["#{parent.key}@first", "#{parent.key}@last", "#{parent.key}@middle", *origins.map { |one| "#{parent.key}.#{one}@first" }].each do |place|
+        next unless place.count('.').zero? || place =~ /\.(?:pattern|beads)\./
+
+        piece = fit(design(parent, drop.with(hung_at: place)), 170)
+        seen = [counts(piece)['pin'], piece.layout.count { |shape| shape.item.key == 'pin' }, keys(piece).grep(%r{\Adrop/first_eye}).size]
+        expect([key, place, seen]).to eq([key, place, [1, 1, 1]])
+      end
+    end
+  end
+
+  it 'closes the eye of a link first where what hangs in it can be opened, and tells steps that wait for each other' do
+    drop = component('drop', :wire_link, hung_at: 'front@first', wire: 'wire_20', stack: pattern('round_6'))
+    piece = fit(design(strung(mirror: false), drop, charm('drop@last')), 170)
+    expect(keys(piece).index('charm/join')).to be > keys(piece).index('drop/last_eye')
+    shut = component('tip', :wire_link, hung_at: 'drop@last', wire: 'wire_20', last: 'pin', pin: 'pin', stack: pattern('seed'))
+    tight = fit(design(strung(mirror: false), drop, shut), 170)
+    expect(keys(tight).index('tip/first_eye')).to be < keys(tight).index('drop/last_eye')
+  end
+
+  # By hand: 500 g on a cable rated for 10 kg, pulled at five times its weight.
+  it 'weighs what hangs, and what hangs from that, on the line that carries it' do
+    glass = sample_table.parts.transform_values { |one| one.with(material: 'glass') }
+    table = sample_table.with(parts: glass.merge('drop' => sample_table.part('drop').with(mass_mg: 500_000)),
+      lines: sample_table.lines.transform_values { |line| line.kind == :cable ? line.with(rated_load_grams: 450) : line })
+    whole = design(strung(mirror: false), charm('front@first'))
+    found = Core::Fit::Check.new(table).piece(Core::Sizing::Blueprint.new(whole, table).fit(mm(170), Core::Construction::Maker.new))
+      .find { |one| one.rule == :line_bears && one.join.component == 'front' }
+    expect([found.status, found.values[:grams]]).to match([:will_not, be_between(500, 520)])
+  end
+
   it 'lays two at one place side by side, and what hangs on them below' do
     piece = fit(design(strung, charm('centre'), charm('centre', 'other'),
       component('tip', :findings, hung_at: 'other@last', parts: pattern('open_ring'))), 60)

@@ -131,7 +131,7 @@ RSpec.describe Core::Sizing do
 
   it 'offers ways to close the gap, best first by deviation, then by change to the design' do
     piece = fit(bracelet(pattern: pattern({ fill: ['round_12'] })), 176)
-    offers = Core::Sizing::NearerSizes.for(piece, sample_table)
+    offers = Core::Sizing::NearerSizes.for(piece, Core::Fit::Additions.for(piece, sample_table))
     order = offers.map { |offer| [(offer.deviation.abs.to_mm * 2).round, offer.change] }
     expect(order).to eq(order.sort)
     expect(offers.map(&:code)).to include(:as_designed, :rings, :extender)
@@ -141,7 +141,7 @@ RSpec.describe Core::Sizing do
 
   it 'tells of no two ways in the same words, where two that fill come to as many repeats' do
     whole = design(strung, component('rest', :strung, line: 'cable', crimp: 'crimp', pattern: pattern({ fill: ['round_6'] })))
-    ways = Core::Sizing::NearerSizes.for(fit(whole, 190), sample_table).map { |offer| [offer.code, offer.repeats, offer.count] }
+    ways = Core::Sizing::NearerSizes.for(fit(whole, 190), []).map { |offer| [offer.code, offer.repeats, offer.count] }
     expect(ways).to eq(ways.uniq)
     expect(ways.size).to be > 2
   end
@@ -150,8 +150,8 @@ RSpec.describe Core::Sizing do
     slider = { cord: 'cord', beads: pattern('round_12'), closure: 'slider' }
     once, thrice = [1, 3].map { |wraps| fit(design(component('cord', :knotted_cord, **slider), wraps: wraps), 170) }
     expect([once.play, thrice.play]).to eq([mm(60), mm(20)])
-    wrapped = fit(design(strung(pattern: pattern({ fill: ['round_12'] })), wraps: 3), 168)
-    ring = Core::Sizing::NearerSizes.for(wrapped, sample_table).find { |offer| offer.code == :rings }
+    wrapped = fit(bracelet(pattern: pattern({ fill: ['round_12'] })).with(wraps: 3), 168)
+    ring = Core::Sizing::NearerSizes.for(wrapped, [sample_table.part('open_ring')]).find { |offer| offer.code == :rings }
     lengths = { wrapped.repeats => wrapped.inside, **wrapped.options.to_h { |option| [option.repeats, option.length] } }
     # The opening ring takes 4 mm of the line, a third of it at each turn.
     expect(ring.inside - lengths.fetch(ring.repeats)).to eq(mm(4) * ring.count / 3)

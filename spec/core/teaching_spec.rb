@@ -60,22 +60,50 @@ RSpec.describe 'Teaching knowledge' do
   describe Core::Sizing::TryOn do
     it 'says what comes nearest to each change, from the person’s own piece, and nothing that does not help' do
       piece = fit(design(strung(pattern: pattern({ fill: %w[round_8 disc_2] }), mirror: false)), 180)
-      changes = described_class.changes(piece, sample_table)
-      expect(changes.map { |change| change.by.to_mm.round }).to eq([-20, -10, -5, 5, 10, 20])
+      changes = described_class.changes(piece, [])
+      expect(changes.map { |change| change.by.to_mm.round }).to eq([-10, 10])
+      expect(changes.map { |change| change.offer.repeats }.uniq.size).to eq(2)
       changes.each do |change|
         made = change.offer.inside - piece.inside
-        expect((made - change.by).abs).to be < change.by.abs
+        expect((made - change.by).abs).to be <= change.by.abs / 2
         again = fit(design(strung(pattern: pattern({ fill: %w[round_8 disc_2] }), mirror: false)), (piece.worn + made).to_mm)
         expect((again.inside - change.offer.inside).abs).to be < mm(0.05) if change.offer.code == :as_designed
       end
     end
 
+    {
+      'elastic' => ->(s) { s.component('e', :stretch, elastic: 'elastic', pattern: s.pattern({ fill: ['round_8'] })) },
+      'memory wire' => ->(s) { s.component('m', :memory_coil, wire: 'coil', pattern: s.pattern({ fill: ['round_6'] })) },
+      'a cord that is knotted' => ->(s) { s.component('k', :knotted_cord, cord: 'cord', beads: s.pattern('round_12'), closure: 'slider') }
+    }.each do |what, made|
+      it "offers no ring and no extender for #{what}" do
+        piece = fit(design(made.call(self)), 176)
+        additions = Core::Fit::Additions.for(piece, sample_table)
+        codes = described_class.changes(piece, additions).map { |change| change.offer.code }.uniq
+        expect([additions, codes - [:as_designed]]).to eq([[], []])
+      end
+    end
+
+    it 'offers nothing that the wearer must not wear, an extender with its range, and no line twice' do
+      piece = fit(bracelet(pattern: pattern({ fill: ['round_12'] })), 176)
+      nickel = ->(part) { part.with(nickel_free: false) }
+      table = sample_table.with(parts: sample_table.parts.transform_values { |one| %i[ring extender].include?(one.kind) ? nickel.(one) : one })
+      allergic = attendee(1, 176).with(needs: Core::People::Needs.new(allergies: [:nickel]))
+      expect(Core::Fit::Additions.for(piece, table, allergic)).to eq([])
+      expect(Core::Fit::Additions.for(piece, table, attendee(1, 176)).map(&:kind).uniq).to match_array(%i[ring extender])
+      changes = described_class.changes(piece, Core::Fit::Additions.for(piece, sample_table))
+      words = changes.map { |change| [change.offer.code, change.offer.repeats, change.offer.part&.key, change.offer.count] }
+      expect(words).to eq(words.uniq)
+      extender = Core::Sizing::NearerSizes.for(piece.with(worn: piece.inside + mm(20)), [sample_table.part('extender')])
+        .find { |offer| offer.code == :extender }
+      expect(extender.up_to - extender.inside).to eq(sample_table.part('extender').play)
+    end
+
     # Repeats of some 100 mm, too long by 8: one repeat less is much too short, and rings only add.
     it 'has no offer where nothing comes nearer' do
       piece = fit(design(strung(pattern: pattern({ fill: %w[round_8] * 12 }), mirror: false)), 200)
-      bare = sample_table.with(parts: {})
-      expect(described_class.advice(piece, bare, piece.worn + mm(8))).to have_attributes(by: mm(-8), offer: nil)
-      expect(described_class.changes(piece, bare).map(&:by)).not_to include(mm(-10))
+      expect(described_class.advice(piece, [], piece.worn + mm(8))).to have_attributes(by: mm(-8), offer: nil)
+      expect(described_class.changes(piece, []).map(&:by)).not_to include(mm(-10))
     end
   end
 end

@@ -207,7 +207,7 @@ module Web
       end
 
       def offers
-        Core::Sizing::NearerSizes.for(piece, table)
+        Core::Sizing::NearerSizes.for(piece, Core::Fit::Additions.for(piece, table))
       end
 
       # @return [Array<(Core::Construction::Parameter)>] constructions that can be added

@@ -309,7 +309,7 @@ module Web
       # @return [String, nil] what to do about the length that was measured
       def advice(one, person)
         measured = person.measured or return
-        change = Core::Sizing::TryOn.advice(one.piece, @plan.table, measured)
+        change = Core::Sizing::TryOn.advice(one.piece, one.additions(@plan.table), measured)
         return say('live.fits', measured: measured) if change.nil?
 
         change.offer ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.as_near', measured: measured)

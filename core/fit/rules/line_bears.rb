@@ -3,7 +3,7 @@
 module Core
   module Fit
     module Rules
-      # The piece's weight against what its lines are rated for, with room to be tugged at.
+      # What lines carry, with all that hangs below, against what they are rated for, with room to be tugged at.
       class LineBears < Rule
         key :line_bears
 
@@ -14,11 +14,21 @@ module Core
         def on(piece)
           piece.work_ups.filter_map do |key, work_up|
             cuts = work_up.cuts.select { |cut| %i[cable thread cord elastic].include?(cut.line.kind) }
-            judge(key, cuts.first.line, cuts.sum(&:count), work_up.parts) if cuts.any?
+            judge(key, cuts.first.line, cuts.sum(&:count), carried(piece, key)) if cuts.any?
           end
         end
 
         private
+
+        # Its own parts, and all that hangs below.
+        # @return [Array<Construction::PartUse>] the same list for people who make the same
+        def carried(piece, key)
+          own = piece.work_ups.fetch(key).parts
+          below = piece.hung_below.fetch(key, [])
+          return own if below.empty?
+
+          (@carried ||= {}.compare_by_identity)[own] ||= own + below.flat_map { |other| piece.work_ups.fetch(other).parts }
+        end
 
         def judge(component, line, strands, uses)
           join = Construction::Join.new(kind: :weight, inner: line, outer: line, at: 0.0, passes: strands, component: component)

@@ -38,6 +38,15 @@ module Core
            watched(needs, piece.steps)].compact
         end
 
+        # @param needs [People::Needs] @param part [Catalogue::Part]
+        # @return [Boolean] whether it is or may be something that this person must not wear
+        def forbids?(needs, part)
+          return true if needs.allergic_to?(:nickel) && !part.without_nickel
+          return true if METALS.any? { |metal| needs.allergic_to?(metal) && [nil, metal.to_s].include?(part.material) }
+
+          part.magnetic && (needs.help.include?(:implant) || needs.under?(MAGNETS_FROM))
+        end
+
         private
 
         def about(status, code, **rest)

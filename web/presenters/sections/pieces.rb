@@ -17,7 +17,7 @@ module Web
         end
 
         def offers(person)
-          Core::Sizing::NearerSizes.for(person.piece, @reading.catalogue)
+          Core::Sizing::NearerSizes.for(person.piece, person.additions(@reading.catalogue))
         end
       end
     end
