@@ -24,8 +24,10 @@ module Core
       lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
       faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil, tested: 0, rejected: 0, smallest_hole: nil, wall: nil
     ) do
+      # Of what lies across several lines, outer is the width over all of them: it lies as low as its holes are wide.
+      # @return [Measure::Length] of the hole's axis
       def height_above_skin
-        hole_height || (outer / 2)
+        hole_height || (lines > 1 && hole ? hole : outer / 2)
       end
 
       # A ring on a line stands on edge; a cap lies over its bead and adds its wall.

@@ -2,13 +2,13 @@
 
 module Core
   module Construction
-    # Wire wound on a mandrel into a tube that is strung like a bead: turn beside turn, or with seed beads on the wire that set the turns
-    # apart. Wound again, the tube itself is wound round a second mandrel.
+    # Wire wound on a mandrel into a tube that is strung like a bead: turn beside turn, or a row of beads on the wire that lies round the
+    # mandrel in one spiral. Wound again, the tube is pushed on a core wire that is wound round a second mandrel.
     class Coil < Base
       key :coil
 
-      # Wire to hold at each end while winding, cut off afterwards (from memory).
-      HOLD_MM = { lean: 15, usual: 25, generous: 40 }.freeze
+      # Wire to hold at each end while winding, cut off afterwards (common practice, no source: 40 to anchor and 20 to start).
+      HOLD_MM = { lean: 20, usual: 30, generous: 40 }.freeze
 
       technique 'close_coil', name: 'Winding a close coil', level: 3, seconds: 120, demonstration_minutes: 5, tools: %w[mandrel cutters],
         cautions: %i[cutting sharp_tails], points: ['Hold the wire at a right angle to the mandrel.',
@@ -32,18 +32,26 @@ module Core
       parameter :wire, :line, of: %i[wire]
       parameter :mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
       parameter :turns, :integer, default: 12, range: 1..200
-      # On the wire, one for each turn.
+      # Strung on the wire before it is wound.
       parameter :seed, :part, of: %i[bead], required: false
+      # How many of them; none for as many as the turns take.
+      parameter :beads, :integer, required: false, range: 1..2000
       # Of a second winding; none where the coil stays straight.
       parameter :second_turns, :integer, default: 0, range: 0..40
       parameter :second_mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
+      # The wire that carries the coil round the second mandrel.
+      parameter :core, :line, of: %i[wire], required: false
+      # Turns of bare wire at each end, which hold what was pushed on it.
+      parameter :plain_turns, :integer, default: 3, range: 0..10
 
       def problems
-        [(trouble('second_turns', :beads_in_second_winding) if seed && second_turns.positive?)].compact
+        [(trouble('beads', :beads_without_seed) if beads && seed.nil?),
+         (trouble('core', :core_too_thick, core: core.thickness, hole: mandrel) if core && second_turns.positive? && core.thickness >= mandrel)]
+          .compact
       end
 
       def fixed_length
-        second_turns.positive? ? (tube * second_turns) + pitch : straight_length
+        second_turns.positive? ? (tube * second_turns) + pitch + plain_length(core) : straight_length
       end
 
       def on_line(_solution)
@@ -65,68 +73,120 @@ module Core
         @pitch ||= Measure::Length.mm(50 / turns_measured.value)
       end
 
-      # Turn beside turn, or bead beside bead (geometry), or as somebody measured their own.
+      # Turn beside turn, or row beside row (geometry), or as somebody measured their own.
       def turns_measured
         usual = seed ? [seed.outer, wire.thickness].max : wire.thickness
         measure(:turns_in_50, wire, seed ? seed.key : mandrel.to_s, 50 / usual.to_mm)
       end
 
+      # Beads lie on the mandrel, one behind the other along the wire.
       # @return [Measure::Length] across the coil as it comes off the first mandrel
       def tube
-        mandrel + (wire.thickness * 2) + (seed ? seed.outer - wire.thickness : Measure::Length::ZERO)
+        mandrel + ((seed ? seed.outer : wire.thickness) * 2)
+      end
+
+      # @return [Measure::Length] of wire in one turn: π(M + d), and π(M + b) where beads b high carry it (circle geometry)
+      def turn
+        Wire.helix(1, mandrel + (seed ? seed.outer : wire.thickness), pitch)
+      end
+
+      # @return [Measure::Length] that plain turns at both ends add
+      def plain_length(line)
+        line ? line.thickness * (plain_turns * 2) : Measure::Length::ZERO
+      end
+
+      # @return [Measure::Length] of wire in the plain turns at both ends
+      def plain_wire(line, round)
+        Wire.helix(plain_turns * 2, round + line.thickness, line.thickness)
       end
 
       def outer
         second_turns.positive? ? second_mandrel + (tube * 2) : tube
       end
 
-      # Turns of the first winding: as asked for, or as many as the second winding takes of it.
+      # @return [Float] turns of the first winding: as many as the second takes of it, as its beads reach round, or as asked for
       def first_turns
-        second_turns.positive? ? (Wire.helix(second_turns, second_mandrel + tube, tube) / pitch).ceil : turns
+        @first_turns ||= if second_turns.positive? then (second_wound / pitch).ceil
+                         elsif beads then seed.along * beads / turn
+                         else turns
+                         end
+      end
+
+      # @return [Measure::Length] of coil in the second winding
+      def second_wound
+        Wire.helix(second_turns, second_mandrel + tube, tube)
+      end
+
+      # @return [Integer]
+      def bead_count
+        return 0 unless seed
+
+        beads && second_turns.zero? ? beads : (turn * first_turns / seed.along).floor
       end
 
       def straight_length
-        (pitch * first_turns) + wire.thickness
+        seed ? (pitch * first_turns) + plain_length(wire) : (pitch * first_turns) + wire.thickness
       end
 
-      # Helix length round the mandrel: n·√((π(M + d))² + p²).
       def wound
-        Wire.helix(first_turns, mandrel + wire.thickness, pitch)
+        seed ? seed.along * bead_count : turn * first_turns
       end
 
       def work_up(_solution, maker)
-        beads = seed ? first_turns : 0
-        WorkUp.new(parts: beads.zero? ? [] : [count(seed, beads, :seed)], cuts: [cut(maker)], steps: steps(beads),
-          joins: seed ? through(wire, [seed]) : [],
-          drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length,
-            working: [term(:coil, fixed_length, count: first_turns)]))
+        WorkUp.new(parts: seed ? [count(seed, bead_count, :seed)] : [], cuts: cuts(maker), steps: steps(bead_count),
+          joins: joins, drawing: Lazy.new { layout }, lengths: Lengths.new(beaded: fixed_length,
+            working: [term(:coil, fixed_length, count: (second_turns.positive? ? second_turns : first_turns).round(1))]))
       end
 
-      def cut(maker)
-        Cut.new(line: wire, count: 1, role: :coil, body: wound, consumption: Measure::Length::ZERO,
-          tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2, measured_to: Wire::CUT_TO)
+      def joins
+        carried = Join.new(kind: :lines_through, inner: core, outer: as_tube, at: 0.0) if core && second_turns.positive?
+        [*(through(wire, [seed]) if seed), *carried]
+      end
+
+      # The first coil, as what the core wire runs through.
+      def as_tube
+        Catalogue::Part.new(key: "coil_#{wire.key}", name: "coil of #{wire.name}", kind: :bead, along: pitch, outer: tube, hole: mandrel)
+      end
+
+      def cuts(maker)
+        first = cut(:coil, wire, wound, seed ? plain_wire(wire, mandrel) : Measure::Length::ZERO, maker)
+        return [first] unless core && second_turns.positive?
+
+        [first, cut(:core, core, second_wound, plain_wire(core, second_mandrel), maker)]
+      end
+
+      def cut(role, line, body, consumption, maker)
+        Cut.new(line: line, count: 1, role: role, body: body, consumption: consumption,
+          tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(line))) * 2, measured_to: Wire::CUT_TO)
       end
 
       def steps(beads)
-        [step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]),
+        again = second_turns.positive?
+        [step('cut', 'cutting_wire', again && core ? 2 : 1, preparable: true, cautions: %i[cutting]),
          (step('load', 'loading', beads, after: %w[cut], adds: %i[seed], values: { beads: beads }) if seed),
-         step('wind', 'close_coil', 1, effort: [Rational(first_turns, 20), Rational(1, 2)].max, after: [seed ? 'load' : 'cut'],
-           values: { turns: first_turns, mandrel: mandrel }),
-         (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, 6), Rational(1, 2)].max, after: %w[wind],
-           values: { turns: second_turns, mandrel: second_mandrel }) if second_turns.positive?),
-         step('trim', 'trimming', 2, after: [second_turns.positive? ? 'wind_again' : 'wind'], checkpoint: true,
+         step('wind', 'close_coil', 1, effort: [Rational(first_turns.round, 20), Rational(1, 2)].max, after: [seed ? 'load' : 'cut'],
+           text: seed ? :coil_wind_beads : :coil_wind,
+           values: { turns: seed ? first_turns.round(1) : first_turns, mandrel: mandrel, plain: plain_turns }),
+         (step('core', 'stringing', 1, after: %w[wind], values: { core: core.name }) if again && core),
+         (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, 6), Rational(1, 2)].max,
+           after: [core ? 'core' : 'wind'], text: core ? :coil_wind_on_core : :coil_wind_again,
+           values: { turns: second_turns, mandrel: second_mandrel, plain: plain_turns }) if again),
+         step('trim', 'trimming', 2, after: [again ? 'wind_again' : 'wind'], checkpoint: true,
            cautions: %i[cutting sharp_tails])].compact
       end
 
-      # Seen from the side each turn is a slanting stroke.
+      # Seen from the side each turn is a slanting stroke; beads lie in one spiral row.
       def layout
-        number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : [first_turns, wire.thickness, tube]
+        number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : [first_turns.ceil, wire.thickness, tube]
         step = fixed_length.to_mm / number
         strokes = (0...number).map { |i| stroke((i + 0.5) * step, thick.to_mm, wide.to_mm, step) }
-        return strokes unless seed
+        strokes + (0...bead_count).map { |i| bead_shape(i, number, wide.to_mm) }
+      end
 
-        strokes + (0...first_turns).map { |i| part_shape(seed, :seed, (i + 0.5) * step).with(along: seed.outer.to_mm,
-          across: seed.along.to_mm) }
+      def bead_shape(index, rounds, wide)
+        share = (index + 0.5) / bead_count
+        part_shape(seed, :seed, share * fixed_length.to_mm, Math.cos(share * rounds * 2 * Math::PI) * (wide - seed.outer.to_mm) / 2)
+          .with(along: seed.outer.to_mm, across: seed.along.to_mm)
       end
 
       def stroke(at, thick, wide, step)

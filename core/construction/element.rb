@@ -30,7 +30,7 @@ module Core
 
       # What hangs in its neighbours lies flat on the skin: a ring on half of its wire, others on a quarter of their width (from memory).
       def self.height(part)
-        return part.height_above_skin if part.hole_height || !LINKING.include?(part.kind)
+        return part.height_above_skin if part.hole_height || part.lines > 1 || !LINKING.include?(part.kind)
 
         Catalogue::Part::RINGS.include?(part.kind) && part.hole ? (part.outer - part.hole) / 4 : part.outer / 4
       end

@@ -10,8 +10,9 @@ module Core
 
       # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
       CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
-      # Each end turned into a loop (common practice, no source).
+      # Wire of each end that is turned into a loop (common practice, no source). A circle of it is 10 / π across, through the wire's middle.
       LOOP_MM = 10
+      LOOP_LENGTH = Measure::Length.mm(LOOP_MM / Math::PI)
       # A bend is made quicker than a loop (from memory).
       BEND_EFFORT = Rational(1, 3)
 
@@ -36,16 +37,31 @@ module Core
       end
 
       def fill
-        @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length, step: pattern.unit_length * symmetric,
+        @fill ||= Sizing::Fill.new(base: (pattern.fixed_length * sections) + bar_length + end_length, step: pattern.unit_length * symmetric,
           height: tallest(pattern.unit),
           most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
       end
 
       def on_line(solution)
-        elements(row(solution.repeats).map(&:first))
+        loop = Element.new(along: LOOP_LENGTH, height: wire.thickness / 2, width: LOOP_LENGTH, profile: :pointed)
+        ring = [(Element.of(end_ring, along: end_ring.linked) if end_ring)].compact
+        [*ring, loop, *elements(row(solution.repeats).map(&:first)), loop, *ring]
+      end
+
+      def beyond(_place)
+        end_ring ? end_ring.beyond : Measure::Length::ZERO
       end
 
       private
+
+      # A loop at each end, and the ring that hangs in it.
+      def end_length
+        at_end * 2
+      end
+
+      def at_end
+        LOOP_LENGTH + (end_ring ? end_ring.linked : Measure::Length::ZERO)
+      end
 
       def sections
         bars + 1
@@ -102,15 +118,16 @@ module Core
 
       def cut(solution, maker)
         loops = Measure::Length.mm(LOOP_MM * 2)
+        beaded = solution.length - end_length
         turn = solution.length / maker.wraps
         whole = ((maker.measure || turn) * CUT_FACTORS.fetch(maker.tails_on(wire))) + (turn * (maker.wraps - 1))
-        Cut.new(line: wire, count: rows, role: :row, body: solution.length, consumption: loops,
-          tails: [whole - solution.length - loops, Measure::Length::ZERO].max)
+        Cut.new(line: wire, count: rows, role: :row, body: beaded, consumption: loops,
+          tails: [whole - beaded - loops, Measure::Length::ZERO].max)
       end
 
       def lengths(solution)
         Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
-          working: [(term(:bars, bar_length, count: bars) if bars.positive?),
+          working: [term(:wire_loops, LOOP_LENGTH * 2), (term(:end_rings, end_ring.linked * 2) if end_ring), (term(:bars, bar_length, count: bars) if bars.positive?),
                     (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
                     term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
       end
@@ -128,7 +145,7 @@ module Core
       end
 
       def layout(beads, solution)
-        at = running(beads.map(&:first))
+        at = running(beads.map(&:first), at_end.to_mm)
         pitch = beads.map { |part, role| role == :bar ? 0.0 : part.outer.to_mm }.max
         across(rows, pitch).flat_map { |y| [line_shape(wire, solution.length.to_mm, y), *row_shapes(beads, at, y)] } +
           beads.each_with_index.select { |(_, role), _|
@@ -136,11 +153,11 @@ module Core
           }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) } + ring_shapes(solution)
       end
 
-      # They hang in the loops, just inside the ends of the drawing.
+      # They hang in the loops.
       def ring_shapes(solution)
         return [] if end_ring.nil?
 
-        half = end_ring.outer.to_mm / 2
+        half = end_ring.linked.to_mm / 2
         [half, solution.length.to_mm - half].map { |x| part_shape(end_ring, :ring, x) }
       end
 

@@ -486,9 +486,31 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
     # A coil as wire: each turn costs π(D₂ + D + 2d) of it.
     it 'winds a coil again as if it were wire' do
-      again = built(:coil, samples[:coil], second_turns: 5, second_mandrel: '3 mm')
+      again = built(:coil, samples[:coil], second_turns: 5, second_mandrel: '3 mm', core: 'wire')
       coiled = 5 * Math.hypot(Math::PI * (3 + 2 + (2 * 0.4)), 2.8)
-      expect(again.lengths.working.first.values[:count]).to eq((coiled / 0.4).ceil)
+      first, core = again.cuts
+      expect(first.body.to_mm).to be_within(0.01).of((coiled / 0.4).ceil * Math.hypot(Math::PI * 2.4, 0.4))
+      expect([core.body.to_mm, core.consumption.to_mm]).to match([be_within(0.01).of(coiled), be_within(0.01).of(6 * Math.hypot(Math::PI * 3.4, 0.4))])
+    end
+
+    # Common practice, no source: worked by hand for four coils.
+    it 'winds plain and beaded coils as makers reckon them' do
+      table = sample_table.with(parts: sample_table.parts.merge('s8' => part('s8', 2.2, 3), 's11' => part('s11', 203.0 / 150, 2.1)),
+        lines: %w[20 22].to_h { |gauge| [gauge, Core::Catalogue::Line.new(key: gauge, name: gauge, kind: :wire,
+          thickness: mm(gauge == '20' ? 0.81 : 0.64))] })
+      wind = ->(parameters) { Core::Construction::Registry.fetch(:coil).build(parameters, table).call(target: nil, maker: Core::Construction::Maker.new) }
+      plain = wind.({ 'wire' => '20', 'mandrel' => '2 mm', 'turns' => 62 })
+      expect([plain.lengths.beaded.to_mm, plain.cuts.first.body.to_mm]).to match([be_within(1.1).of(50), be_within(6).of(545)])
+      beaded = wind.({ 'wire' => '22', 'mandrel' => '4 mm', 'seed' => 's8', 'beads' => 50 })
+      # 110 along the wire, 22 a turn: 5 turns, 15 long beside the plain turns; 110 + 88 in plain turns + 60 to hold.
+      expect([beaded.lengths.beaded.to_mm - (6 * 0.64), beaded.cuts.first.length.to_mm]).to match([be_within(0.2).of(15), be_within(2).of(258)])
+      expect(counts(beaded)).to eq('s8' => 50)
+      small = wind.({ 'wire' => '22', 'mandrel' => '2 mm', 'seed' => 's11', 'beads' => 150, 'plain_turns' => 0 })
+      again = wind.({ 'wire' => '22', 'mandrel' => '2 mm', 'seed' => 's11', 'second_turns' => 1, 'core' => '20', 'second_mandrel' => '2 mm' })
+      # 203 of beads, 12.9 a turn: 16 turns, 33 long, 6.2 across; wound again a turn takes 25.8.
+      expect([small.lengths.beaded.to_mm, again.cuts.last.body.to_mm]).to match([be_within(0.7).of(33), be_within(0.9).of(25.8)])
+      expect { wind.({ 'wire' => '20', 'second_turns' => 2, 'core' => '20', 'mandrel' => '0.8 mm' }) }
+        .to raise_error(Core::Construction::InvalidParameters, /core core_too_thick/)
     end
 
     { '10 mm' => 10, '4 mm x 360' => Math::PI * 4.81, '2 mm x 90; 5 mm; 2 mm x -90' => (Math::PI * 2.81 / 2) + 5 }.each do |path, long|
@@ -501,7 +523,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     {
       [:jig_form, { path: 'round and round' }] => /path unreadable_path/, [:jig_form, { path: '' }] => /path empty_path/,
       [:wire_link, { last: 'pin', pin: 'pin', stack: [{ 'part' => 'round_12', 'count' => 4 }] }] => /pin pin_too_short/,
-      [:wire_link, { wire: 'cord' }] => /wire not_wire/, [:coil, { seed: 'seed', second_turns: 2 }] => /second_turns beads_in_second/,
+      [:wire_link, { wire: 'cord' }] => /wire not_wire/, [:coil, { beads: 20 }] => /beads beads_without_seed/,
       [:framed, { large: '5 mm' }] => /beads beads_wider_than_frame/,
       [:own_work, { work: 'sewing: Sew it.' }] => /work unknown_technique/,
       [:own_work, { work: "measuring: Look.\nand so on" }] => /work unreadable_work/,
