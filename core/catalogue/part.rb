@@ -7,14 +7,14 @@ module Core
     # along: length it takes on the line · outer: width across · hole: inner diameter the lines pass (nil when not measured)
     # hole_height: hole axis above the skin (nil means drilled through the middle, outer / 2)
     # play: how much an adjustable finding can be let out (an extender chain), zero otherwise
-    # hole is also the bore of a crimp, cap or end, and the inner room of a ring
+    # hole is also the bore of a crimp, cap or end, and the inner room of a ring or cover; of a shell the hole that the line passes
     # wire: thickness of a ring's wire, or of the eye by which a finding hangs in another (nil when not measured)
     # gap: opening left in a ring that is not soldered · mass_mg: weighed, else worked out from material and size
     # nickel_free: nil when not known
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # quarter_turned: whether its two eyes stand a quarter turn apart, as a ring's neighbours do
     # holds_grams: what a magnetic clasp holds, nil when not known
-    # wall: of a cap, at its hole; nil takes what is usual
+    # wall: what a cap or a pendant takes of the line at its hole; nil takes what is usual for a cap, and the wire of a pendant's eye
     # tested, rejected: how many of the lot were threaded before class, and how many of those would not do · smallest_hole: among them
     # made: key of the component that is made apart as this part, nil for what is bought
     # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
@@ -30,12 +30,13 @@ module Core
         hole_height || (lines > 1 && hole ? hole : outer / 2)
       end
 
-      # A ring on a line stands on edge; a cap lies over its bead and adds its wall.
+      # A ring on a line stands on edge; a cap lies over its bead and adds its wall; a pendant hangs by its eye or bail.
       # @return [Measure::Length] what it takes of a line that runs through it
       def threaded
         case kind
         when *Part::RINGS then wire_thickness || along
         when :cap then wall || [Part::USUAL_WALL, along].min
+        when :pendant then wall || wire_thickness || outer
         else along
         end
       end
@@ -75,6 +76,11 @@ module Core
         tested.zero? ? 0.0 : (rejected + 0.5) / (tested + 1)
       end
 
+      # @return [Measure::Length] what it has room for inside, where it closes over something
+      def room
+        kind == :clamshell ? outer - (Part::SHELL_WALL * 2) : hole || outer
+      end
+
       # @return [Measure::Length, nil] what of it lies in the ring or eye that it hangs in
       def wire_thickness
         wire || (Part::RINGS.include?(kind) && hole ? (outer - hole) / 2 : nil)
@@ -83,6 +89,11 @@ module Core
       # @return [Measure::Length] what is lost of its length where another hangs in it: the wires lie one inside the other
       def bite
         wire_thickness || Measure::Length::ZERO
+      end
+
+      # @return [Boolean] whether what hangs in it turns a quarter
+      def turns?
+        Part::RINGS.include?(kind) || quarter_turned
       end
 
       # @return [Boolean] whether another closed thing can be hung in it
@@ -141,7 +152,9 @@ module Core
                  head_pin
                  eye_pin].freeze
       # Kinds that open by what they are.
-      OPENING = %i[split_ring ear_wire hook].freeze
+      OPENING = %i[split_ring ear_wire hook clamshell].freeze
+      # Of a shell's metal (from memory).
+      SHELL_WALL = Measure::Length.mm(0.3)
       PINS = %i[head_pin eye_pin].freeze
       FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin].freeze
     end

@@ -239,11 +239,13 @@ module Core
 
       # @param rows [Array<(Catalogue::Part, String)>] parts with where in a pattern each comes from @param line [Catalogue::Line] they
       #   hang on
+      # What hangs at a ring on the line hangs in the ring.
       # @return [Array<Anchor>]
       def bead_anchors(rows, line, closing_step:, start: 0.0)
         at = running(rows.map(&:first), start)
         rows.each_with_index.map do |(part, origin), i|
-          Anchor.new(item: line, x: at[i], y: part.outer.to_mm / 2, origin: origin, closing_step: closing_step)
+          ring = Catalogue::Part::RINGS.include?(part.kind)
+          Anchor.new(item: ring ? part : line, x: at[i], y: part.outer.to_mm / 2, origin: origin, closing_step: ring ? nil : closing_step)
         end
       end
 
@@ -260,6 +262,13 @@ module Core
 
       def part_shape(part, role, x_mm, y_mm = 0.0)
         Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.drawn_along.to_mm, across: part.outer.to_mm, form: part.form)
+      end
+
+      # A part on a line. A pendant hangs from it.
+      def threaded_shape(part, role, x_mm, y_mm = 0.0)
+        return part_shape(part, role, x_mm, y_mm) unless part.kind == :pendant
+
+        part_shape(part, role, x_mm, y_mm + (part.along.to_mm / 2)).with(turn: 90)
       end
 
       def line_shape(line, length_mm, y_mm = 0.0, from: 0.0)

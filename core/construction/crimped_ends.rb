@@ -67,9 +67,11 @@ module Core
          (trouble('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover)].compact
       end
 
-      # @param passes [Integer] of lines in its crimp or shell @return [End] where lines hang by their loop; over a guard it has its own
-      #   size
+      # @param passes [Integer] of lines in its crimp
+      # @return [End] where lines hang by their loop, which over a guard has its own size; a shell hangs by its own eye
       def line_end(line, closing_step, passes:)
+        return End.new(item: cover) if way.cover == :clamshell
+
         End.new(item: line, passes: passes, closing_step: closing_step, loop: guard ? nil : loop)
       end
 
@@ -88,11 +90,13 @@ module Core
           (count(guard, ends, :guard) if guard)].compact
       end
 
+      # A line folded back in the crimp passes the hole of a shell twice, one that ends in a knot in it once.
       # @param passes [Integer] lines in one crimp @param beside [Catalogue::Part, nil] what stands next to it
       # @return [Array<Join>]
       def end_joins(line, passes: 2, beside: nil)
         [(Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: passes) if way.crimped),
          (Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) if way.cover && way.crimped),
+         (Join.new(kind: :lines_through, inner: line, outer: cover, at: 0.0, passes: way.crimped ? passes : [passes / 2, 1].max) if way.cover == :clamshell),
          (Join.new(kind: :cover_beside, inner: beside, outer: cover, at: 0.0) if way.cover == :cover && beside),
          *(guard ? through(line, [guard], passes: 2) : [])].compact
       end

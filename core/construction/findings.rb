@@ -93,7 +93,7 @@ module Core
       # A pendant faces front or aside by the number of quarter turns above it: rings, and links whose eyes stand across.
       def facing
         at = row.index { |part| part.kind == :pendant } or return []
-        turning = row.first(at).select { |part| part.kind == :ring || part.quarter_turned }
+        turning = row.first(at).select(&:turns?)
         [Join.new(kind: :faces, inner: row[at], outer: turning.last || row[at], at: 0.0, passes: turning.size)]
       end
 

@@ -20,8 +20,9 @@ module Core
       PULL_MM = 60
       # Turns of the knot that keeps an end from slipping through the slider (common practice, no source).
       STOP_TURNS = 2
-      # A barrel knot is tied over the end: hands need more of it than to tie and pull (from memory).
-      TIED_OVER_MM = { lean: 200, usual: 300, generous: 400 }.freeze
+      # A barrel knot is tied over the end: hands need more of it than to tie and pull (common practice, no source: 152; the others from
+      # memory).
+      TIED_OVER_MM = { lean: 120, usual: 150, generous: 200 }.freeze
       MOST_LANES = 3
 
       technique 'slider_knot', name: 'Sliding knot', level: 2, seconds: 120, demonstration_minutes: 4, prerequisites: %w[barrel_knot],
@@ -247,7 +248,12 @@ module Core
       end
 
       def cut(role, number, body, consumption, maker)
-        Cut.new(line: cord, count: number, role: role, body: body, consumption: consumption, tails: (held(maker) + pulled) * 2)
+        Cut.new(line: cord, count: number, role: role, body: body, consumption: consumption, tails: end_length(maker) * 2)
+      end
+
+      # One account for each end: what stays free beyond the closure is also what hands hold while they tie.
+      def end_length(maker)
+        [held(maker), pulled].max
       end
 
       def held(maker)
@@ -342,7 +348,7 @@ module Core
       def cell_shapes(cell, x_mm, index)
         case cell.kind
         when :knot then [knot_shape(x_mm)]
-        when :bead then [part_shape(cell.part, :bead, x_mm), *(small_shapes(cell.part, x_mm, index) if lanes > 1)]
+        when :bead then [threaded_shape(cell.part, :bead, x_mm), *(small_shapes(cell.part, x_mm, index) if lanes > 1)]
         else []
         end
       end

@@ -15,7 +15,7 @@ module Core
         # @return [Element]
         def element(bundle, knot_across)
           case kind
-          when :bead then Element.of(part)
+          when :bead then Element.of(part, along: length)
           when :knot then Element.new(along: length, height: knot_across / 2, width: knot_across, profile: :round)
           else Element.bare(length, bundle)
           end

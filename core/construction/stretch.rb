@@ -81,7 +81,7 @@ module Core
 
       def layout(beads, solution)
         at = running(beads.map(&:first))
-        [line_shape(elastic, solution.length.to_mm), *beads.each_with_index.map { |(part, role), i| part_shape(part, role, at[i]) }]
+        [line_shape(elastic, solution.length.to_mm), *beads.each_with_index.map { |(part, role), i| threaded_shape(part, role, at[i]) }]
       end
     end
   end

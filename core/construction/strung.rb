@@ -20,6 +20,7 @@ module Core
       parameter :mirror, :boolean, default: true
       parameter :centre, :pattern, default: [].freeze
       include CrimpedEnds
+      include Caps
 
       parameter :finishing, :pattern, default: [].freeze
       parameter :start, :choice, of: %i[stopper first_end middle], default: :stopper
@@ -108,7 +109,7 @@ module Core
           Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes)
         }
         through.concat(end_joins(line, beside: beads.first.first))
-        beads.any? { |part, _| part.kind == :cap } ? through + caps(beads, positions(beads)) : through
+        through + cap_joins(beads.map(&:first), positions(beads), mirror: mirror)
       end
 
       # @return [Hash{Catalogue::Part=>(Float, Integer)}] where each part first lies, and how often the line passes it at the most:
@@ -124,31 +125,6 @@ module Core
         end
       end
 
-      # A cap sits on the bead that it faces.
-      def caps(beads, at)
-        facing = faced(beads.map { |part, _| part.kind == :cap })
-        beads.each_index.select { |i| beads[i].first.kind == :cap && facing[i] }.map do |i|
-          Join.new(kind: :cap_on_bead, inner: beads[facing[i]].first, outer: beads[i].first, at: at[i])
-        end
-      end
-
-      # Caps come in pairs about a bead: the first faces on, the second back. The second half of a mirrored piece is the first turned round.
-      # @param caps [Array<Boolean>] by place @return [Hash{Integer=>Integer}] place of a cap to that of the bead it faces
-      def faced(caps)
-        last = caps.size - 1
-        back = {}
-        caps.each_index.select { |i| caps[i] }.to_h do |i|
-          next [i, last - faced_by(last - i, caps, back)] if mirror && i * 2 > last
-
-          [i, faced_by(i, caps, back)]
-        end.select { |_, bead| bead.between?(0, last) && !caps[bead] }
-      end
-
-      def faced_by(place, caps, back)
-        back[place] = place >= 2 && !caps[place - 1] && caps[place - 2] && !back[place - 2] if back[place].nil?
-        back[place] ? place - 1 : place + 1
-      end
-
       def positions(beads)
         running(beads.map(&:first), terminal.along.to_mm)
       end
@@ -160,7 +136,7 @@ module Core
           [line_shape(line, length, y),
            *end_shapes(length, y),
            *beads.each_with_index.map { |(part, role), i|
-             part_shape(part, role, at[i], y)
+             threaded_shape(part, role, at[i], y)
            }]
         end
       end

@@ -47,6 +47,7 @@ module Core
 
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: :pendant, along: work_up.lengths.beaded + wire.thickness, outer: button.outer, hole: bail,
+          wall: wire.thickness * bail_turns,
           wire: wire.thickness,
           form: :drop, colour: button.colour, mark: button.mark)
       end

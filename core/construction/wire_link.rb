@@ -6,6 +6,7 @@ module Core
     class WireLink < Base
       key :wire_link
       takes_hanging
+      include Caps
 
       EYES = %i[simple wrapped double_wrapped].freeze
       TECHNIQUES = { simple: 'simple_loop', wrapped: 'wrapped_loop', double_wrapped: 'double_wrapped_loop' }.freeze
@@ -92,6 +93,13 @@ module Core
         last == :pin ? (pin.wire_thickness || wire.thickness) : wire.thickness
       end
 
+      # @return [Catalogue::Line] what the beads are on: the wire, or the stem of the pin
+      def stem
+        return wire unless last == :pin
+
+        @stem ||= Catalogue::Line.new(key: pin.key, name: pin.name, kind: :pin, thickness: thickness, material: pin.material)
+      end
+
       # @return [Integer] rounds of the eye itself
       def rounds(kind)
         kind == :double_wrapped ? 2 : 1
@@ -141,7 +149,7 @@ module Core
 
       def work_up(_solution, maker)
         WorkUp.new(parts: tally(beads.map { |bead| [bead, :bead] }) + (last == :pin ? [count(pin, 1, :pin)] : []), cuts: cuts(maker),
-          steps: steps, joins: through(wire, beads), drawing: Lazy.new { layout },
+          steps: steps, joins: through(stem, beads) + cap_joins(beads, running(beads, standing(first).to_mm)), drawing: Lazy.new { layout },
           lengths: Lengths.new(beaded: fixed_length, working: working), ends: own_ends, anchors: Lazy.new { anchors })
       end
 
@@ -160,7 +168,7 @@ module Core
       end
 
       def anchors
-        middle = { item: eye_part, y: eye_part.outer.to_mm / 2, x: fixed_length.to_mm - (inner.to_mm / 2) }
+        middle = { item: eye_part.with(quarter_turned: quarter_turned), y: eye_part.outer.to_mm / 2, x: fixed_length.to_mm - (inner.to_mm / 2) }
         last == :pin ? [] : [Anchor.new(**middle, reach: inner.to_mm / 2, closing_step: 'last_eye')]
       end
 

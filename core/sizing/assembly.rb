@@ -85,7 +85,7 @@ module Core
           start = @drawn.along(key)
           on_path = @blueprint.path_keys.include?(key)
           far = start + work_up.lengths.beaded.to_mm
-          work_up.joins.map { |join| join.with(component: key,
+          work_up.joins.map { |join| join.with(component: key, passes: join.passes + (join.kind == :faces ? @standing.turns_above(key) : 0),
             at: on_path ? (@drawn.leading?(key) ? far - join.at : start + join.at) : start) }
         end
       end

@@ -38,6 +38,21 @@ module Core
         hung + hung.flat_map { |child| below(child) }
       end
 
+      # @param key [String] of a component
+      # @return [Integer] rings, and links that turn as they do, between it and the line or the path that carries it
+      def turns_above(key)
+        component = @design.component(key)
+        return 0 unless component.hung_at
+
+        parent, anchors = hanging(component)
+        return 0 if anchors.empty?
+
+        # What hangs is a chain down to the place; a path carries by the place alone.
+        places = @work_ups.fetch(parent).places
+        above = @design.component(parent).hung_at ? places.take(places.index(anchors.first) + 1) : anchors.first(1)
+        above.count { |one| one.item.is_a?(Catalogue::Part) && one.item.turns? } + turns_above(parent)
+      end
+
       # @return [Hash{String=>Construction::WorkUp}] of the whole piece
       def work_ups
         @work_ups.to_h { |key, work_up| [key, work_up.times(count(key))] }

@@ -95,6 +95,23 @@ RSpec.describe 'Pieces made of pieces' do
     expect(keys(tight).index('tip/first_eye')).to be < keys(tight).index('drop/last_eye')
   end
 
+  # By hand: a bail of two turns in 0.81 wire takes 1.6 mm of the line, however long the pendant is; it is drawn hanging.
+  it 'threads a pendant by its bail, and turns it by every ring between it and the line' do
+    bail = component('moon', :wire_bail, apart: true, wire: 'wire_20', button: 'drop')
+    piece = fit(design(bail, strung(mirror: false, centre: pattern('made:moon'))), 170)
+    plain = fit(design(strung(mirror: false)), 170)
+    thick = sample_table.line('wire_20').thickness.to_mm
+    parts = ->(one) { one.work_ups['front'].parts.sum { |use| use.part.key == 'round_8' ? use.count : 0 } }
+    expect([piece.on_line.to_mm - plain.on_line.to_mm, parts.(piece) - parts.(plain)]).to match([be_within(0.001).of(2 * thick), 0])
+      .or(match([be_within(0.001).of((2 * thick) - 8), -1]))
+    facing = lambda do |*row|
+      whole = design(strung(mirror: false, centre: pattern('open_ring')),
+        component('charm', :findings, hung_at: 'front.centre.0', parts: pattern(*row)))
+      fit(whole, 170).joins.find { |join| join.kind == :faces }.passes
+    end
+    expect([facing.('open_ring', 'drop'), facing.('open_ring', 'ring', 'drop')]).to eq([2, 3])
+  end
+
   # By hand: 500 g on a cable rated for 10 kg, pulled at five times its weight.
   it 'weighs what hangs, and what hangs from that, on the line that carries it' do
     glass = sample_table.parts.transform_values { |one| one.with(material: 'glass') }

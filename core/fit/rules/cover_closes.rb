@@ -18,7 +18,7 @@ module Core
         private
 
         def over(join)
-          room = join.outer.hole || join.outer.outer
+          room = join.outer.room
           margin = room - join.inner.outer
           about = {
             margin: margin,
@@ -27,7 +27,7 @@ module Core
           }
           return found(join, :fits, :cover_fits, **about) unless margin.negative?
 
-          found(join, :will_not, :cover_too_small, **about, cures: covers(join.outer) { |c| (c.hole || c.outer) >= join.inner.outer })
+          found(join, :will_not, :cover_too_small, **about, cures: covers(join.outer) { |c| c.room >= join.inner.outer })
         end
 
         def beside(join)

@@ -28,7 +28,9 @@ module Core
         private
 
         def slips?(join)
-          join.inner.is_a?(Catalogue::Line) && !join.outer.soldered && gap_of(join.outer) >= join.inner.thickness
+          return false if !join.inner.is_a?(Catalogue::Line) || join.outer.soldered
+
+          @open_rings == :forbid || gap_of(join.outer) >= join.inner.thickness
         end
 
         def gap_of(ring)

@@ -16,6 +16,8 @@ module Core
         SMALL_PARTS_UNTIL = 3
         MAGNETS_FROM = 14
         METALS = %i[brass copper].freeze
+        # Wire lies on the skin; the steel of a cable is coated.
+        BARE_WIRE = %i[wire memory_wire].freeze
         NOTHING_NEEDED = People::Needs.new
 
         # @param attendee [People::Attendee] @param piece [Sizing::Piece] @param design [Project::Design]
@@ -27,7 +29,7 @@ module Core
           @attendee = attendee
           parts = piece.parts.map(&:part).uniq
           lines = piece.cuts.map(&:line).uniq
-          [nickel(needs, parts, design),
+          [nickel(needs, parts, lines, design),
            *METALS.map { |metal|
              metal(metal, needs, parts + lines)
            },
@@ -42,7 +44,7 @@ module Core
         # @return [Boolean] whether it is or may be something that this person must not wear
         def forbids?(needs, part)
           return true if needs.allergic_to?(:nickel) && !part.without_nickel
-          return true if METALS.any? { |metal| needs.allergic_to?(metal) && [nil, metal.to_s].include?(part.material) }
+          return true if METALS.any? { |metal| needs.allergic_to?(metal) && (holds?(part, metal) || may_hold?(part, metal)) }
 
           part.magnetic && (needs.help.include?(:implant) || needs.under?(MAGNETS_FROM))
         end
@@ -54,15 +56,25 @@ module Core
           found(nil, status, code, values: { name: @attendee.name, **values }, **rest)
         end
 
-        def nickel(needs, parts, design)
+        def holds?(item, metal)
+          Catalogue::Alloys.holds?(item.material, metal)
+        end
+
+        def may_hold?(item, metal)
+          Catalogue::Alloys.may_hold?(item.material, metal)
+        end
+
+        def nickel(needs, parts, lines, design)
           return unless needs.allergic_to?(:nickel)
 
-          with = parts.select { |part| part.without_nickel == false }
-          unknown = parts.select { |part| part.without_nickel.nil? }
+          wires = lines.select { |line| BARE_WIRE.include?(line.kind) }
+          stated, open = parts.partition { |part| !part.without_nickel.nil? }
+          with = stated.reject(&:without_nickel) + (open + wires).select { |item| holds?(item, :nickel) }
+          unknown = open.reject { |part| holds?(part, :nickel) } + wires.select { |wire| may_hold?(wire, :nickel) }
           return about(:fits, :nickel_free) if with.empty? && unknown.empty?
           return about(:unknown, :nickel_unknown, values: { parts: unknown.map(&:name).join(', ') }) if with.empty?
 
-          cures = colourways(with, design) + with.flat_map { |part| free_of_nickel(part) }
+          cures = colourways(with, design) + with.grep(Catalogue::Part).flat_map { |part| free_of_nickel(part) }
           about(:will_not, :nickel, values: { parts: with.map(&:name).join(', ') }, cures: ranked(cures))
         end
 
@@ -78,9 +90,10 @@ module Core
         def metal(metal, needs, items)
           return unless needs.allergic_to?(metal)
 
-          with = items.select { |item| item.material == metal.to_s }
-          unknown = items.select { |item| item.material.nil? }
-          allergic(metal, with, unknown) { |part| others(part) { |other| other.material && other.material != metal.to_s } }
+          metallic = items.reject { |item| item.is_a?(Catalogue::Line) && !BARE_WIRE.include?(item.kind) }
+          with, rest = metallic.partition { |item| holds?(item, metal) }
+          unknown = rest.select { |item| may_hold?(item, metal) }
+          allergic(metal, with, unknown) { |part| others(part) { |other| !holds?(other, metal) && !may_hold?(other, metal) } }
         end
 
         def latex(needs, lines)

@@ -14,7 +14,7 @@ module Core
           'frame_row' => [24, 28],
           'wrapped_loop' => [20, 24],
           'double_wrapped_loop' => [20, 24],
-          'simple_loop' => [20, 24],
+          'simple_loop' => [18, 22],
           'close_coil' => [18, 28],
           'jig_forming' => [18, 22],
           'frame_forming' => [16, 20],
@@ -25,7 +25,7 @@ module Core
         # @param piece [Sizing::Piece] @return [Array<Finding>]
         def on(piece)
           piece.work_ups.flat_map do |key, work_up|
-            wires = work_up.cuts.map(&:line).select { |line| line.kind == :wire }.uniq
+            wires = (work_up.cuts.map(&:line).select { |line| line.kind == :wire } + stems(work_up)).uniq
             next [] if wires.empty?
 
             steps = work_up.steps.select { |step| USUAL.key?(step.technique) }
@@ -36,6 +36,11 @@ module Core
         end
 
         private
+
+        # Beads on a pin are on its own stem, which is what the join with them names.
+        def stems(work_up)
+          work_up.joins.map(&:inner).select { |item| item.is_a?(Catalogue::Line) && item.kind == :pin }
+        end
 
         # Pieces of one design mostly differ in how much there is, not in its wires.
         def judged
@@ -63,7 +68,16 @@ module Core
           thickness < thin - slack ? :wire_thin : :wire_fits
         end
 
+        # @return [Array<Cure>] other pins of the same kind, at least as long
+        def stouter(stem, thick, thin)
+          pin = @table.parts[stem.key] or return []
+          others(pin) { |other| other.along >= pin.along && other.wire_thickness && wire_code(other.wire_thickness, thick, thin) == :wire_fits }
+            .map { |other| swap_part(pin, other) }
+        end
+
         def suited(wire, thick, thin)
+          return stouter(wire, thick, thin) if wire.kind == :pin
+
           @table.lines.values.select { |other|
             other.kind == :wire && wire_code(other.thickness, thick, thin) == :wire_fits
           }.map { |other| swap_line(wire, other) }
