@@ -174,6 +174,8 @@ module Web
     end
 
     def lengthened(edit, design, key)
+      return edit.own_length(key, nil) if string('own_length').empty?
+
       edit.own_length(key, Core::Measure::Length.parse(string('own_length'), default_unit: :mm))
     rescue Core::Measure::NotALength
       @problem = %("#{string('own_length')[0, 40]}" does not read as a length, so it stays as it was. Write 30 mm, 3 cm or 1 1/4 in.)

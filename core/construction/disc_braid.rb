@@ -98,9 +98,8 @@ module Core
       end
 
       def on_line(solution)
-        caps = cap ? [Element.of(cap)] : []
-        bare = Element.bare(bare_end, bundle)
-        [*caps, bare, Element.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), bare, *caps]
+        beside = cap ? Element.of(cap) : Element.bare(bare_end, bundle)
+        [beside, Element.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), beside]
       end
 
       private
@@ -123,9 +122,9 @@ module Core
         measure(:rows_in_50, cord, widest.key, usual)
       end
 
-      # Both bare ends and the caps over them; a cap's outer end is all that it adds.
+      # What is worn beside the braid itself: bare ends go into the caps where there are any.
       def plain
-        (bare_end * 2) + (cap ? cap.along * 2 : Measure::Length::ZERO)
+        (cap ? cap.along : bare_end) * 2
       end
 
       # Cords side by side in a round bundle (circle packing).
@@ -157,7 +156,7 @@ module Core
 
       # Half as many cords as strands, folded in the middle.
       def cut(solution, maker)
-        strand = solution.length - (cap ? cap.along * 2 : Measure::Length::ZERO)
+        strand = solution.length - plain + (bare_end * 2)
         Cut.new(line: cord, count: number / 2, role: :folded, body: strand * 2, consumption: strand * (TAKE_UP - 1) * 2,
           tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(cord))) * 2)
       end
@@ -165,13 +164,13 @@ module Core
       def lengths(solution)
         rows = solution.repeats * 2
         Lengths.new(beaded: solution.length, repeats: (solution.repeats if chart), unit: (fill.step if chart),
-          working: [term(:bare_ends, bare_end * 2), (term(:caps, cap.along * 2) if cap),
+          working: [cap ? term(:caps, cap.along * 2) : term(:bare_ends, bare_end * 2),
                     chart ? term(:rows_of, row * rows, count: rows, each: row) : term(:bare_braid, solution.length - plain)].compact)
       end
 
       def joins
         (chart ? through(cord, chart.palette.values) : []) +
-          (cap ? [Join.new(kind: :cord_in_end, inner: cord, outer: cap, at: 0.0, passes: number)] : [])
+          (cap ? [Join.new(kind: :bound_in_end, inner: cord, outer: cap, at: 0.0, passes: number)] : [])
       end
 
       # Moves of a braid without beads, about: one for each strand and thickness of cord.

@@ -20,6 +20,8 @@ module Core
         crimp: Purpose.new(loosest: Rational(8, 5), loose: :tight, refused: 2),
         # Wider, what is glued in has room to slip out (from memory).
         cord_end: Purpose.new(cleared: false, loosest: Rational(5, 4), loose: :tight),
+        # Strands that are bound and glued are thicker than the tightest bundle: up to 1.6 times (from memory). Wider, they can slip out.
+        bound_end: Purpose.new(cleared: false, loosest: Rational(8, 5), loose: :tight),
         # Wider, what should hold by friction slips (from memory).
         spacer: Purpose.new(cleared: false, loosest: Rational(5, 4), slipping: Rational(9, 8))
       }.freeze

@@ -91,7 +91,7 @@ module Core
         component(component_key) { |c| c.hung_at ? c.with(hung_at: hanging.to_s) : c }
       end
 
-      # @param length [Measure::Length, nil] of what hangs or is made apart and repeats until a length is met
+      # @param length [Measure::Length, nil] see Component
       def own_length(component_key, length)
         component(component_key) { |c| c.with(length: length) }
       end

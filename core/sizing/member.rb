@@ -24,9 +24,24 @@ module Core
         component.key
       end
 
-      # @return [Boolean] whether it takes up the length that is left
+      # @return [Boolean] whether it repeats until a length is met
       def fills?
         !construction.fill.nil?
+      end
+
+      # @return [Boolean] whether it takes up the length that is left; with a length of its own it stays as it is while others do
+      def takes_rest?
+        fills? && component.length.nil?
+      end
+
+      # @return [Boolean] whether the two are the two halves of one thing, and so come out alike
+      def twin?(other)
+        component.construction == other.component.construction && component.parameters == other.component.parameters
+      end
+
+      # @return [Measure::Length] on the path, of what does not take the rest
+      def own_path_length
+        fills? ? construction.path_length(own_solution) : construction.fixed_length
       end
 
       # @return [Solution, OutOfReach, nil] at its own length, nil where it is fixed

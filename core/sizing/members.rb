@@ -14,7 +14,8 @@ module Core
         @apart = {}.compare_by_identity
         @table = with_makes(table)
         @path = design.path.map { |component| build(component, @table) }
-        refuse_fixed if @path.none?(&:fills?) && design.body != :own
+        refuse_fixed if @path.none?(&:takes_rest?) && design.body != :own
+        @path.each { |member| refuse_length(member.component, member.own_solution) if kept_out_of_reach?(member) }
         @hung = design.hung.map { |component| build(component, @table) }
         @hung.each { |member| refuse_place(member.component) }
         @all = (@path + @hung + @apart.keys).to_h { |member| [member.key, member] }
@@ -43,6 +44,11 @@ module Core
         part = member.construction.as_part(work_up, key: component.part_key, name: component.key.tr('_', ' '), made: component.key) ||
                refuse(component, [Construction::Problem.new(at: ['apart'], code: :cannot_be_made_apart)])
         part.with(mass_mg: Catalogue::Mass.of_work(work_up.parts, work_up.cuts), material: nil)
+      end
+
+      # A length that is given is kept, or refused.
+      def kept_out_of_reach?(member)
+        member.component.length && member.fills? && member.own_solution.is_a?(OutOfReach)
       end
 
       def refuse_cycle(component)

@@ -26,8 +26,9 @@ module Core
         @hung = members.hung
         @leading = design.leading.map(&:key)
         @bends = Memo.new(MOST_BENDS)
-        filling, @fixed = @path.partition(&:fills?)
+        filling, @fixed = @path.partition(&:takes_rest?)
         @filling = filling.partition { |member| !member.construction.stretches? }.flatten(1)
+        @twins = @filling.group_by { |member| @filling.find { |first| first.twin?(member) } }.values
       end
 
       # Half way between two ways to make it, each may lie so that the other seems nearer, or so that itself does: the nearest of all
@@ -56,11 +57,11 @@ module Core
       # @return [Array<Solution>] the other ways within reach, each with its repeats of all that fills, and as long as the inside that it
       #   comes to
       def others(solutions, repeats)
-        @path.select { |member| solutions.key?(member) }.flat_map do |member|
-          made = solutions[member]
+        @twins.flat_map do |alike|
+          made = solutions[alike.first]
           made.options.map do |other|
-            whole = solutions.merge(member => other)
-            other.with(length: inside(on_line(whole), bend_of(whole)), repeats: repeats - made.repeats + other.repeats)
+            whole = solutions.merge(alike.to_h { |member| [member, other] })
+            other.with(length: inside(on_line(whole), bend_of(whole)), repeats: repeats + ((other.repeats - made.repeats) * alike.size))
           end
         end
       end
@@ -91,7 +92,7 @@ module Core
       end
 
       def fixed_length
-        @fixed_length ||= Measure::Length.sum(@fixed.map { |member| member.construction.fixed_length })
+        @fixed_length ||= Measure::Length.sum(@fixed.map(&:own_path_length))
       end
 
       def drawn_in
@@ -126,10 +127,11 @@ module Core
       # The same with the next best length of what fills last.
       # @return [Attempt, nil] nil where there is no other, or where it is much farther off
       def next_best(worn, nearest)
-        last = @filling.last
-        return if last.nil? || nearest.solutions[last].options.empty?
+        last = @twins.last
+        return if last.nil? || nearest.solutions[last.first].options.empty?
 
-        other = nearest.solutions.merge(last => nearest.solutions[last].next_best)
+        way = nearest.solutions[last.first].next_best
+        other = nearest.solutions.merge(last.to_h { |member| [member, way] })
         attempt(other, bend_of(other), worn) unless attempt(other, nearest.bend, worn).off - nearest.off > CLOSE_BY
       end
 
@@ -147,19 +149,24 @@ module Core
         @design.flat? || tallest.nil? ? Bend.new : Bend.new(allowance: tallest * (2 * Math::PI))
       end
 
-      # Several that fill share what is left; each takes up what those before it left over, and what can stretch comes last.
+      # Several that fill share what is left; each takes up what those before it left over, and what can stretch comes last. Two halves that
+      # are made alike come out alike.
       # @return [Hash{Member=>Solution}, OutOfReach]
       def solve(target)
         left = target - fixed_length - drawn_in
         return ends_too_long(target, left) if @filling.any? && !left.positive?
 
         solutions = {}.compare_by_identity
-        @filling.each_with_index do |member, i|
-          found = solutions[member] = member.construction.solve(left / (@filling.size - i))
+        waiting = @filling.size
+        @twins.each do |alike|
+          found = alike.first.construction.solve(left / waiting)
           return found if found.is_a?(OutOfReach)
 
-          left -= member.construction.path_length(found)
+          alike.each { |member| solutions[member] = found }
+          left -= alike.first.construction.path_length(found) * alike.size
+          waiting -= alike.size
         end
+        @fixed.each { |member| solutions[member] = member.own_solution }
         @hung.each { |member| solutions[member] = member.own_solution }
         solutions.values.grep(OutOfReach).first || solutions.delete_if { |_, found| found.nil? }
       end

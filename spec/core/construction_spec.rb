@@ -570,9 +570,9 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       lines: [['rope', :rope, 8], ['thin', :cord, 0.4], ['wire4', :wire, 0.4]]) }
     let(:chain) { { thread: 'thin', colours: list.('s11'), middle: 's11', separator: 's11', crimp: 'crimp' } }
 
-    # Common practice, no source: each within 15 of 100 of what makers cut.
+    # Common practice, no source: each within 15 of 100 of what makers cut; a band needs 890 at the least, and 1500 is roomy.
     it 'cuts what makers cut for a flower chain, a braid, a vine and a doubled rope' do
-      expect(made(:flower_chain, chain, seeds, target: 165).cuts.first.length.to_mm).to be_between(1300 * 0.85, 1800 * 1.15)
+      expect(made(:flower_chain, chain, seeds, target: 165).cuts.first.length.to_mm).to be_between(890, 1500 * 1.15)
       braid = made(:disc_braid, { cord: 'thin', strands: '12', chart: { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } }, seeds,
         target: 178).cuts.first
       expect([braid.count, braid.length.to_mm / 2]).to match([6, be_within(75).of(500)])
@@ -585,9 +585,42 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     it 'takes six petals, one middle and two separators for each flower, and runs both threads through three of its beads' do
       work_up = made(:flower_chain, chain.merge(middle: 'seed', separator: 'disc_2'), seeds, target: 165)
       n = work_up.lengths.repeats
-      expect(counts(work_up)).to eq('s11' => 6 * n, 'seed' => n, 'disc_2' => 2 * (n - 1), 'crimp' => 1)
+      expect(counts(work_up)).to eq('s11' => 6 * n, 'seed' => n, 'disc_2' => 2 * (n - 1), 'crimp' => 2)
       passes = work_up.joins.select { |join| join.kind == :lines_through }.to_h { |join| [join.outer.key, join.passes] }
       expect(passes).to eq('s11' => 2, 'seed' => 2, 'disc_2' => 1)
+    end
+
+    # From memory, within a quarter: size 11 takes about 16.8 of each thread end a flower where both petals of a side are threaded at once.
+    # Both ends of the band are alike, and crimp cover and guard take about 7 each.
+    it 'threads both petals of a side at once with a thread length of its own, and ends alike' do
+      table = seeds.with(parts: seeds.parts.merge('guard' => part('guard', 4, 4, kind: :wire_guard, hole: mm(1)),
+        'cover3' => part('cover3', 3, 3, kind: :cover)))
+      bands = %w[across out_and_round].map do |route|
+        made(:flower_chain, chain.merge(route: route, guard: 'guard', cover: 'cover3'), table, target: 154)
+      end
+      n = bands.last.lengths.repeats
+      halves = bands.map { |band| (band.cuts.first.body.to_mm / 2 / n).round(1) }
+      expect(halves).to match([be < 16.8, be_within(16.8 * 0.25).of(16.8)])
+      expect(counts(bands.last)).to include('guard' => 2, 'crimp' => 2, 'cover3' => 2, 's11' => (6 * n) + n + (2 * (n - 1)))
+      ends = bands.last.lengths.working.last.length.to_mm
+      expect([ends, bands.last.ends.values.map { |one| one.item.key }]).to eq([14.0, %w[guard guard]])
+      through = bands.last.joins.select { |join| join.kind == :lines_through }.to_h { |join| [join.outer.key, join.passes] }
+      expect(through).to include('s11' => 2, 'guard' => 2)
+    end
+
+    # Common practice, no source: bare ends go into the caps, and twelve glued strands are up to 1.6 times their tightest bundle.
+    it 'wears no bare ends of a braid that go into its caps, and gives bound strands their room' do
+      table = seeds.with(parts: seeds.parts.merge('cap8' => part('cap8', 11, 9, kind: :cord_end, hole: mm(2.6))))
+      braid = { cord: 'thin', strands: '12', chart: { 'palette' => { 'A' => 's8' }, 'rows' => ['A' * 12] } }
+      capped = made(:disc_braid, braid.merge(cap: 'cap8'), table, target: 178)
+      expect(capped.lengths.working.first.length).to eq(mm(22))
+      expect((capped.cuts.first.body.to_mm / 2) - (capped.lengths.beaded.to_mm - 22)).to be_within(0.01).of(24)
+      join = capped.joins.find { |one| one.kind == :bound_in_end }
+      bundle = 0.4 * 0.9 * Core::Measure::Bundle.ratio(12)
+      judged = [bundle * 0.99, bundle * 1.5, bundle * 1.65].map do |bore|
+        Core::Fit::Check.new(table).judge(join.with(outer: join.outer.with(hole: mm(bore)))).first.code
+      end
+      expect(judged).to eq(%i[end_too_small end_fits end_loose])
     end
 
     # An independent sum over the way that is drawn.
@@ -597,7 +630,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         points = shape.path.scan(/[ML](-?[\d.]+) (-?[\d.]+)/).map { |pair| pair.map(&:to_f) }
         points.each_cons(2).sum { |(ax, ay), (bx, by)| Math.sqrt(((bx - ax)**2) + ((by - ay)**2)) }
       end
-      expect(work_up.cuts.first.body.to_mm / 1.15).to be_within(1).of(drawn)
+      expect(work_up.cuts.first.body.to_mm).to be_within(1).of(drawn)
       expect(work_up.threads.value.mirrored.length).to be_within(1e-6).of(work_up.threads.value.length)
     end
 

@@ -146,6 +146,20 @@ RSpec.describe Core::Sizing do
     expect(ways.size).to be > 2
   end
 
+  it 'makes two halves alike, and leaves one with a length of its own while the other takes the rest' do
+    half = ->(key, **rest) { component(key, :strung, line: 'cable', crimp: 'crimp', mirror: false, pattern: pattern({ fill: ['round_6'] }), **rest) }
+    middle = component('middle', :findings, parts: pattern('clasp'))
+    repeats = ->(piece) { piece.work_ups.values.map { |work_up| work_up.lengths.repeats } }
+    (150..190).step(5) do |worn|
+      left, _, right = repeats.(fit(design(half.('left'), middle, half.('right')), worn))
+      expect([worn, left]).to eq([worn, right])
+    end
+    short, long = [160, 190].map { |worn| repeats.(fit(design(half.('front', length: mm(64)), middle, half.('back')), worn)) }
+    expect([short.first, long.first, long.last - short.last]).to match([10, 10, be_between(4, 6)])
+    expect { fit(design(half.('front', length: mm(3)), middle, half.('back')), 170) }
+      .to raise_error(Core::Construction::InvalidParameters, /length_out_of_reach/)
+  end
+
   it 'shares what is added, and what a closure lets out, among the turns round the body' do
     slider = { cord: 'cord', beads: pattern('round_12'), closure: 'slider' }
     once, thrice = [1, 3].map { |wraps| fit(design(component('cord', :knotted_cord, **slider), wraps: wraps), 170) }

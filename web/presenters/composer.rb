@@ -89,9 +89,16 @@ module Web
         [place.component, *place.item].compact.join('.')
       end
 
-      # Whether it repeats until a length of its own is met.
+      # @return [String] '' for what takes the rest
+      def own_length_of(component)
+        return length(component.own_length) if component.length || component.hung_at || component.apart
+
+        ''
+      end
+
+      # @return [Boolean] whether it repeats until a length is met
       def own_length?(component)
-        (component.hung_at || component.apart) && Core::Construction::Registry.fetch(component.construction).method_defined?(:fill) &&
+        Core::Construction::Registry.fetch(component.construction).method_defined?(:fill) &&
           built_fill?(component)
       end
 

@@ -6,7 +6,7 @@ module Core
       # A glued end takes the bundle and leaves no room for it to slip out.
       class EndTakesCord < Rule
         key :end_takes_cord
-        judges :cord_in_end
+        judges :cord_in_end, :bound_in_end
 
         CODES = { too_small: :end_too_small, loose: :end_loose, fits: :end_fits }.freeze
 
@@ -14,16 +14,17 @@ module Core
           bore = join.outer.hole or return ask(join, join.outer, :hole)
 
           needed = bundle(join.inner, join.passes)
-          judged = Passage.judge(:cord_end, needed, bore)
+          purpose = join.kind == :bound_in_end ? :bound_end : :cord_end
+          judged = Passage.judge(purpose, needed, bore)
           found(join, judged.status, CODES.fetch(judged.outcome), margin: judged.margin, defaults: [:roomy],
             values: { end: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore },
-            cures: judged.status == :fits ? [] : cures(join.outer, needed))
+            cures: judged.status == :fits ? [] : cures(join.outer, needed, purpose))
         end
 
         private
 
-        def cures(part, needed)
-          good = others(part) { |other| other.hole && Passage.fits?(:cord_end, needed, other.hole) }
+        def cures(part, needed, purpose)
+          good = others(part) { |other| other.hole && Passage.fits?(purpose, needed, other.hole) }
           ranked(good.map { |other| swap_part(part, other) })
         end
       end
