@@ -6,7 +6,8 @@ module Formats
   # A class as one JSON file: everything its result depends on. The schema is docs/formats/class.v1.schema.json.
   module ClassDocument
     # inputs: Core::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock · events: [Core::Live::Event] that were tapped
-    Content = Core::Value.define(:inputs, :market, :stock, events: [].freeze)
+    # free_to_class: whether the stock is what is free to this class
+    Content = Core::Value.define(:inputs, :market, :stock, events: [].freeze, free_to_class: false)
 
     FORMAT = 'eager-bench.class'
     VERSION = 1
@@ -32,8 +33,9 @@ module Formats
     end
 
     # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock]
+    # @param free_to_class [Boolean] whether the stock is what is free to this class, and not the whole shelf
     # @param events [Array<Core::Live::Event>] @return [Hash] ready for JSON
-    def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new, events: [])
+    def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new, events: [], free_to_class: false)
       {
         'format' => FORMAT,
         'version' => VERSION,
@@ -47,6 +49,7 @@ module Formats
         'calibration' => R::CALIBRATION.write(inputs.calibration),
         'market' => market(market),
         'stock' => stock(stock),
+        **(free_to_class ? { 'stock_is' => 'free_to_class' } : {}),
         **(events.empty? ? {} : { 'live' => events.map { |event| R::EVENT.write(event) } })
       }
     end
@@ -80,7 +83,7 @@ module Formats
         open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
       Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])),
-        events: data.fetch('live', []).map { |event| R::EVENT.read(event) })
+        events: data.fetch('live', []).map { |event| R::EVENT.read(event) }, free_to_class: data['stock_is'] == 'free_to_class')
     rescue Core::Measure::NotALength => e
       raise BadDocument.at('', 'lengths with a unit, such as "190 mm"', e.text.to_s)
     end

@@ -207,6 +207,7 @@ module Formats
     def order(order)
       {
         'total' => money(order.total),
+        'delivery' => order.delivery.map { |supplier, cost| { 'supplier' => supplier, 'cost' => money(cost) } },
         'proven' => order.proven,
         'unoffered' => order.unoffered.map { |item, count|
           { 'item' => item.key, 'count' => count }

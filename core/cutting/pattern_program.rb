@@ -1,11 +1,9 @@
 # frozen_string_literal: true
 
-require 'highs'
-
 module Core
   module Cutting
     # The linear program over cutting patterns, solved by column generation: a pattern joins only when it would pay.
-    # Gilmore and Gomory, Operations Research 9 (1961); each mix of the patterns known so far by HiGHS.
+    # Gilmore and Gomory, Operations Research 9 (1961); each mix of the patterns known so far by LinearProgram.
     # Bars on hand are free but few, new reels cost one each.
     class PatternProgram
       # value: new reels, not whole · patterns: [(bar length, on hand, {length => count}, times)]
@@ -13,7 +11,6 @@ module Core
 
       MOST_COLUMNS = 2000
       PAYS = 1e-7
-      WITHOUT_LIMIT = 1e30
 
       # A way to cut one bar. source: index into @sources · counts: of each length
       Column = Struct.new(:source, :counts)
@@ -34,11 +31,11 @@ module Core
       # @return [Relaxed]
       def solve
         answer = best_mix
-        while @columns.size < MOST_COLUMNS && (paying = paying_columns(answer[:row_dual])).any?
+        while @columns.size < MOST_COLUMNS && (paying = paying_columns(answer.prices)).any?
           @columns.concat(paying)
           answer = best_mix
         end
-        Relaxed.new(value: answer[:obj_value], patterns: patterns(answer[:col_value]))
+        Relaxed.new(value: answer.value, patterns: patterns(answer.values))
       end
 
       private
@@ -50,22 +47,14 @@ module Core
 
       # How often each pattern known so far is cut: everything wanted at least as often as wanted, no bar on hand that is not there.
       def best_mix
-        wanted = @demands.map(&:to_f)
-        limits = @sources.drop(1).map { |_, bars| bars.to_f }
-        Highs.lp(sense: :minimize, col_cost: @columns.map { |column| column.source.zero? ? 1.0 : 0.0 },
-          col_lower: [0.0] * @columns.size, col_upper: [WITHOUT_LIMIT] * @columns.size,
-          row_lower: wanted + ([-WITHOUT_LIMIT] * limits.size), row_upper: ([WITHOUT_LIMIT] * wanted.size) + limits,
-          a_format: :colwise, **cells).solve
+        wanted = @demands.each_with_index.map { |number, i| LinearProgram::Row.new(cells: cells(i), least: number) }
+        limits = @sources.drop(1).each_with_index.map { |(_, bars), i| LinearProgram::Row.new(cells: cells(@demands.size + i), most: bars) }
+        LinearProgram.solve(costs: @columns.map { |column| column.source.zero? ? 1 : 0 }, rows: wanted + limits)
       end
 
       # Rows of the program: a length each, then a kind of bar on hand each.
-      def cells
-        columns = @columns.map { |column| entries(column).each_with_index.reject { |entry, _| entry.zero? } }
-        {
-          a_start: columns.reduce([0]) { |starts, column| starts << (starts.last + column.size) }[0...-1],
-          a_index: columns.flat_map { |column| column.map(&:last) },
-          a_value: columns.flat_map { |column| column.map { |entry, _| entry.to_f } }
-        }
+      def cells(row)
+        @columns.each_with_index.to_h { |column, i| [i, entries(column)[row]] }.reject { |_, entry| entry.zero? }
       end
 
       # @param prices [Array<Float>] of the program's rows @return [Array<Column>] of each source the best, where it pays

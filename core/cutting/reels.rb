@@ -12,7 +12,7 @@ module Core
       # What is left is kept from this length on (from memory).
       USABLE = Measure::Length.mm(250)
       LIFTS = [0.0, 0.3, 0.5, 0.7].freeze
-      MOST_COMBINATIONS = 400
+      MOST_COMBINATIONS = 2000
       # Sets of reels that are looked through for the cheapest, and those for which no way to cut was found before it is given up.
       MOST_SETS = 20_000
       MOST_DOUBTFUL = 40
@@ -252,10 +252,11 @@ module Core
 
         pieces = fresh.flat_map(&:pieces).sort_by { |piece| -piece.length }
         needed = Measure::Length.sum(pieces.map(&:length))
-        combinations = @reel_lengths.repeated_combination(fresh.size).sort_by { |lengths| lengths.sum(&:nm) }
-        found = combinations.drop_while { |lengths|
-          Measure::Length.sum(lengths) < needed
-        }.first(MOST_COMBINATIONS).lazy.filter_map { |lengths| held_by(pieces, lengths) }.first
+        combinations = @reel_lengths.repeated_combination(fresh.size).select { |lengths|
+          lengths.last >= pieces.first.length && lengths.sum(&:nm) >= needed.nm
+        }
+        found = combinations.sort_by { |lengths| lengths.sum(&:nm) }.first(MOST_COMBINATIONS)
+          .lazy.filter_map { |lengths| held_by(pieces, lengths) }.first
         bars.reject(&:fresh?) + (found || fresh)
       end
 

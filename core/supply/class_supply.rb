@@ -25,6 +25,13 @@ module Core
         Stock.new(parts: parts.to_h { |one| [one.part.key, one.from_stock] }, lines: lines.to_h { |one| [one.line.key, one.from_stock] })
       end
 
+      # @param stock [Stock] the whole shelf
+      # @return [Stock] of it what is free to this class, with what is ordered for it and still to come; of what it does not need, all
+      def free_of(stock)
+        lines_free = lines.to_h { |one| [one.line.key, one.free.merge(one.due) { |_, held, coming| held + coming }] }
+        stock.with(parts: stock.parts.merge(parts.to_h { |one| [one.part.key, one.free + one.due] }), lines: stock.lines.merge(lines_free))
+      end
+
       # @return [LineSupply, nil]
       def line(key)
         lines.find { |supply| supply.line.key == key }

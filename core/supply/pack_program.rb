@@ -1,24 +1,19 @@
 # frozen_string_literal: true
 
-require 'highs'
-
 module Core
   module Supply
     # The choice of packs as an integer program: a whole number of each pack, a yes or no for each supplier's delivery, and
     # each supplier's minimum order (a smaller order is filled up with what will be needed anyway). A pack may hold several things.
-    # Solved by HiGHS (Huangfu and Hall, Mathematical Programming Computation 10, 2018).
     class PackProgram
-      SECONDS = 2.0
+      # Of the search tree: as many as a large order needs, whatever else the computer does.
+      MOST_NODES = 20_000
       # The solver calls an answer the best when nothing is cheaper by more than this share: within one minor unit, that is proof.
       RELATIVE_GAP = 1e-4
       # In minor units: of two answers as cheap, the one with fewer packs.
       TIE = 1e-4
-      WITHOUT_LIMIT = 1e30
 
       # One pack to choose. held: {thing => units in it} · most: so many cover all that is wanted of what it holds
       Column = Value.define(:offer, :held, :most)
-      # One row of the program. cells: [(column, value)]
-      Row = Value.define(:cells, :least, :most)
 
       # @param wanted [Hash{Object=>Integer}] thing => units short; every one has an offer
       # @param offers [Hash{Object=>Array<(Offer, Integer)>}] thing => offers with the units one pack holds
@@ -29,16 +24,16 @@ module Core
         @suppliers = @columns.map { |column| column.offer.supplier }.uniq.map { |key| suppliers.fetch(key) }
       end
 
-      # @return [Packs::Choice, nil] nil when none was found in time
+      # @return [Packs::Choice, nil] nil when none was found within the nodes
       def call
-        solved = program.solve(time_limit: SECONDS)
-        counts = solved[:col_value].first(@columns.size).map(&:round)
+        solved = solve
+        counts = solved.values.first(@columns.size).map(&:round)
         got = ->(thing) { @columns.zip(counts).sum { |column, count| column.held.fetch(thing, 0) * count } }
         return unless @wanted.all? { |thing, units| got.(thing) >= units }
 
         packs = @columns.zip(counts).reject { |_, count| count.zero? }.to_h { |column, count| [column.offer, count] }
         choice = Packs::Choice.new(packs: packs, proven: false)
-        choice.with(proven: solved[:status] == :optimal && choice.goods * RELATIVE_GAP < 1)
+        choice.with(proven: solved.optimal && choice.goods * RELATIVE_GAP < 1)
       end
 
       private
@@ -53,15 +48,15 @@ module Core
 
       # Everything covered · no pack from a supplier without its delivery · no order below its supplier's minimum.
       def rows
-        covering = @wanted.map { |thing, units| Row.new(cells: cells { |column| column.held[thing] }, least: units, most: WITHOUT_LIMIT) }
+        covering = @wanted.map { |thing, units| row(cells { |column| column.held[thing] }, least: units) }
         open = each_supplier { |supplier, own|
-          Row.new(cells: [*cells { |column| 1 if from?(column, supplier) }, [own, -most_packs(supplier)]], least: -WITHOUT_LIMIT, most: 0)
+          row([*cells { |column| 1 if from?(column, supplier) }, [own, -most_packs(supplier)]], most: 0)
         }
         least = each_supplier { |supplier, own|
           next if supplier.minimum.zero?
 
           spent = cells { |column| column.offer.price.minor if from?(column, supplier) }
-          Row.new(cells: [*spent, [own, -supplier.minimum.minor]], least: 0, most: WITHOUT_LIMIT)
+          row([*spent, [own, -supplier.minimum.minor]], least: 0)
         }
         covering + open + least
       end
@@ -91,16 +86,15 @@ module Core
         cheapest ? (supplier.minimum.minor / cheapest) + 1 : 0
       end
 
-      def program
-        table = rows
+      def row(cells, **bounds)
+        LinearProgram::Row.new(cells: cells.to_h, **bounds)
+      end
+
+      def solve
         tops = @suppliers.to_h { |supplier| [supplier.key, top_up(supplier)] }
         upper = @columns.map { |column| column.most + tops.fetch(column.offer.supplier) } + ([1] * @suppliers.size)
         costs = @columns.map { |column| column.offer.price.minor + TIE } + @suppliers.map { |supplier| supplier.delivery.minor }
-        starts = table.reduce([0]) { |all, row| all << (all.last + row.cells.size) }[0...-1]
-        cells = table.flat_map(&:cells)
-        Highs.mip(sense: :minimize, col_cost: costs.map(&:to_f), col_lower: [0.0] * upper.size, col_upper: upper.map(&:to_f),
-          row_lower: table.map { |row| row.least.to_f }, row_upper: table.map { |row| row.most.to_f }, a_format: :rowwise,
-          a_start: starts, a_index: cells.map(&:first), a_value: cells.map { |cell| cell.last.to_f }, integrality: [1] * upper.size)
+        LinearProgram.solve(costs: costs, upper: upper, rows: rows, nodes: MOST_NODES)
       end
     end
   end

@@ -37,10 +37,12 @@ module Core
       # @return [Choice]
       def call
         return Choice.new(packs: {}, proven: true) if @wanted.empty?
-        return program || unproven if @suppliers.size > MOST_SUPPLIERS || assorted?
+        return better_of(program, unproven) if @suppliers.size > MOST_SUPPLIERS || assorted?
 
-        cheapest = sets.filter_map { |set| covered(set) }.min_by(&:first).last
-        minimums_met?(cheapest) ? cheapest : program || cheapest.with(proven: false)
+        ways = sets.filter_map { |set| covered(set) }.sort_by(&:first).map(&:last)
+        return ways.first if minimums_met?(ways.first)
+
+        better_of(program, ways.find { |one| minimums_met?(one) }&.with(proven: false)) || ways.first.with(proven: false)
       end
 
       private
@@ -53,6 +55,16 @@ module Core
 
       def program
         PackProgram.new(@wanted, @offers, @all).call
+      end
+
+      # The program may have been ended before it found what covering each thing by itself finds.
+      def better_of(*choices)
+        choices.compact.min_by { |one| [minimums_met?(one) ? 0 : 1, total(one), one.proven ? 0 : 1] }
+      end
+
+      # @return [Integer] minor units, with delivery
+      def total(choice)
+        choice.goods + choice.packs.keys.map(&:supplier).uniq.sum { |key| @all.fetch(key).delivery.minor }
       end
 
       # The cheapest cover of each thing by itself: always an answer, seldom the best one.

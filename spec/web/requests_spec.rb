@@ -239,6 +239,18 @@ RSpec.describe Web::App, type: :request do
       expect(alone.slice(*same)).to eq(json.slice(*same))
     end
 
+    # Five classes share the shelf; each file carries what the others leave to it.
+    it 'says the same from the file of every class, whoever takes from the shelf before it' do
+      wanted = %w[materials lines order seat]
+      studio.classes.coming(Studios::TODAY).each do |stored|
+        get "/classes/#{stored.id}/file"
+        content = Formats::ClassDocument.read(page)
+        alone = Formats::PlanDocument.write(Application::Standalone.result(content.inputs, content.market, content.stock))
+        here = Formats::PlanDocument.write(app_settings.results.of(stored.id))
+        expect([stored.id, content.free_to_class, *alone.values_at(*wanted)]).to eq([stored.id, true, *here.values_at(*wanted)])
+      end
+    end
+
     it 'shows a change of anything in every section at once' do
       studio.settings.then { studio.market.change_currency('GBP') }
       project = studio.projects.find('comet_tail').design
