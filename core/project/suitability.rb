@@ -53,7 +53,7 @@ module Core
 
       def self.new_for(inputs, design, market, stock)
         asked = inputs.with(design: design, attendees: inputs.attendees.map { |one| in_colours_of(one, design) },
-          workshop: unordered(inputs.workshop))
+          workshop: planned_now?(inputs, design) ? inputs.workshop : unordered(inputs.workshop))
         plan = asked.plan
         supply = Supply::Allocation.new(stock, market).call({ design.key => Supply::Claim.of(plan) })[design.key]
         forecast = Session::Forecast.for(plan, inputs.calibration, runs: RUNS)
@@ -65,6 +65,10 @@ module Core
       def self.plain(design, inputs)
         new(key: design.key, name: design.name, body: design.body, level: 0, techniques: [],
           target: inputs.workshop.session.target)
+      end
+
+      def self.planned_now?(inputs, design)
+        inputs.design.key == design.key && inputs.design.version == design.version
       end
 
       # Choices made for the project that is planned now do not hold for another.
@@ -103,7 +107,7 @@ module Core
           new_to_most: plan.readiness.new_to_most.map(&:name)
         }
       end
-      private_class_method :new_for, :plain, :unordered, :in_colours_of, :people, :work
+      private_class_method :new_for, :plain, :planned_now?, :unordered, :in_colours_of, :people, :work
     end
   end
 end

@@ -43,6 +43,14 @@ RSpec.describe Core::Session::Levers do
     end
   end
 
+  # By hand. 20 runs, the class as it is met in 4 of them, in truth in 15 of 100. A lever after which all 20 are met is not talked down; one
+  # that adds 6 runs: 0.5 - c·(0.2 - 0.15), c = (4 - 20·0.5·0.2)/(4 - 20·0.04) = 0.625.
+  it 'tells the chance with a lever by its own runs, put right by the same runs of the class as it is' do
+    before = ([true] * 4) + ([false] * 16)
+    told = [20, 10].map { |met| Core::Session::Trial.of([], ([true] * met) + ([false] * (20 - met)), before).chance_given(0.15) }
+    expect(told).to match([1.0, be_within(1e-9).of(0.5 - (0.625 * 0.05))])
+  end
+
   it 'offers no longer class where the end is fixed' do
     fixed = plan.workshop.with(session: plan.workshop.session.with(fixed_end: true))
     room = described_class.all(plan.with(workshop: fixed), result.library.calibration, seat: 1600)

@@ -19,6 +19,16 @@ RSpec.describe Core::Project::Suitability do
     expect(of(minutes: 35).reason).to eq(:too_long)
   end
 
+  # The same project as now keeps what was chosen for it, so that it comes out as its plan does.
+  it 'keeps order and prepared steps of the project that is planned now, and drops them for another' do
+    prepared = workshop.with(minutes: 240, teaching: Core::Technique::Teaching.new(prepared: { 'front/cut' => :all }))
+    inputs = Core::Inputs.new(workshop: prepared, design: bracelet, attendees: people, table: sample_table)
+    asked = []
+    allow(Core::Session::Forecast).to(receive(:for).and_wrap_original { |own, plan, *rest, **more| asked << plan.workshop.teaching.prepared.size && own.call(plan, *rest, **more) })
+    [bracelet, bracelet.with(key: 'other')].each { |one| described_class.of(inputs, one, Core::Supply::Market.new, Core::Supply::Stock.new) }
+    expect(asked).to eq([1, 0])
+  end
+
   it 'names whom it harms, whom no size fits and what cannot be built' do
     allergic = attendee(9, 170, needs: Core::People::Needs.new(allergies: [:nickel]))
     parts = sample_table.parts.merge('crimp' => sample_table.part('crimp').with(nickel_free: false))

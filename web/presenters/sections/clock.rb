@@ -134,7 +134,7 @@ module Web
 
         # @return [Integer] hundredths: the forecast's own chance and what is gained on top
         def chance_with(trial)
-          hundredths((found.base.chance + trial.gain).clamp(0.0, 1.0))
+          hundredths(trial.chance_given(found.base.chance))
         end
 
         def money(minor)
