@@ -3,10 +3,12 @@
 module Application
   # What all classes of a studio share at one revision: settings, catalogue, market, projects.
   class Library
-    attr_reader :settings, :table, :market
+    attr_reader :settings, :table, :market, :today
 
     # @param studio [Store::Studio] @param kept [Kept] techniques of projects, which change with the catalogue only
-    def initialize(studio, kept)
+    # @param today [Date]
+    def initialize(studio, kept, today)
+      @today = today
       @studio = studio
       @settings = studio.settings
       @table = studio.catalogue.table

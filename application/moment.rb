@@ -16,7 +16,7 @@ module Application
       @models = models
       @fittings = fittings
       @results = Kept.new(Results::MOST_PLANS)
-      @library = Library.new(studio, techniques)
+      @library = Library.new(studio, techniques, today)
       @coming = Core::Lazy.new { studio.classes.coming(today) }
       @sharing = Core::Lazy.new { StockSharing.new(studio, self, supplies).call }
       @digests = Core::Lazy.new { {} }

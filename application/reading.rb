@@ -55,9 +55,22 @@ module Application
       forecasting && @result.forecast
     end
 
+    # @return [Date, nil] nil where there is no studio
+    def today
+      @notes[:today] = @result.library.today
+    end
+
     # @param notes [Hash] of an earlier reading @return [Boolean] whether all of that is still as it was
     def same?(notes)
-      notes.all? { |name, digest| (VIEW.include?(name) ? @view.fetch(name) : @result.digest(name)) == digest }
+      notes.all? { |name, digest| now(name) == digest }
+    end
+
+    private
+
+    def now(name)
+      return @result.library.today if name == :today
+
+      VIEW.include?(name) ? @view.fetch(name) : @result.digest(name)
     end
   end
 end

@@ -4,7 +4,7 @@ module Application
   # The result of a class that stands alone in a file: without a studio, other classes or anything beside the pages.
   module Standalone
     # What a library is, where there is no studio.
-    Library = Core::Value.define(:table, :market, :calibration)
+    Library = Core::Value.define(:table, :market, :calibration, today: nil)
 
     module_function
 

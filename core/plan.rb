@@ -31,7 +31,8 @@ module Core
 
     # @return [Technique::Readiness] who lacks what
     def readiness
-      Technique::Readiness.new(people.map(&:attendee), order.steps, table, workshop.date)
+      spared = people.to_h { |person| [person.attendee, person.spared.map { |step, _| step.key }] }
+      Technique::Readiness.new(people.map(&:attendee), order.steps, table, workshop.date, spared: spared)
     end
 
     # @return [Room::Seating::Plan]

@@ -111,9 +111,23 @@ module Core
     def taught(own)
       list = @lists.for(own.attendee, @ordered[own.piece.steps] ||= ordered(own.piece.steps))
       bag = practice_bag(list, own.piece)
-      PersonPlan.new(own: own, needs: bag.parts.empty? ? own.needs : Bill::Need.more(own.needs, bag.parts),
+      needs = without(own.needs, left_out(list, own.piece))
+      PersonPlan.new(own: own, needs: bag.parts.empty? ? needs : Bill::Need.more(needs, bag.parts),
         cuts: bag.cuts.empty? ? own.cuts : own.cuts + Cutting::CutNeed.from(bag.cuts), practice: bag,
         tools: list.tools, tasks: tasks(list, own.attendee), spared: list.spared)
+    end
+
+    # Parts of steps that are left out for this level: nobody puts them on.
+    # @return [Array<Construction::PartUse>] of all that are made alike
+    def left_out(list, piece)
+      list.spared.select { |_, why| why == :shorter }.flat_map do |step, _|
+        uses = piece.work_ups.fetch(step.key.split('/').first).parts.select { |use| step.adds.include?(use.role) }
+        uses.map { |use| use.with(count: use.count * @design.made) }
+      end
+    end
+
+    def without(needs, uses)
+      uses.empty? ? needs : Bill::Need.less(needs, uses)
     end
 
     # What they practise with, out of the parts and lines of the piece.

@@ -24,8 +24,15 @@ module Core
       def spares(confidence)
         return 0 if @uses.empty?
 
-        probability = @uses.sum { |chance, count| chance * chance * count } / @uses.sum { |chance, count| chance * count }
-        (quantile(confidence)..).find { |number| enough(number, Losses.binomial(number, probability)) >= confidence }
+        (quantile(confidence)..).find { |number| lasts(number) >= confidence }
+      end
+
+      # @param number [Integer] of spares
+      # @return [Float] chance that of the uses and these spares no more are lost than there are spares
+      def lasts(number)
+        return 1.0 if @uses.empty?
+
+        (@lasts ||= {})[number] ||= enough(number, Losses.binomial(number, mean_probability))
       end
 
       # @return [Array<Float>] chance of losing 0, 1, 2 ...
@@ -56,6 +63,11 @@ module Core
       private_class_method :at
 
       private
+
+      # Of what is lost.
+      def mean_probability
+        @mean_probability ||= @uses.sum { |chance, count| chance * chance * count } / @uses.sum { |chance, count| chance * count }
+      end
 
       # @param of_spares [Array<Float>] chances of losing 0, 1, 2 ... of so many spares
       # @return [Float] chance that of the uses and these spares no more are lost than there are spares

@@ -20,6 +20,13 @@ module Core
         more.empty? ? needs : sum(needs + more.map { |part, count| new(part: part, count: count) })
       end
 
+      # @param needs [Array<Need>] @param uses [Array<#part, #count>] of them
+      # @return [Array<Need>] without these uses
+      def self.less(needs, uses)
+        out = counts(uses)
+        needs.map { |need| out.key?(need.part) ? need.with(count: need.count - out[need.part]) : need }.reject { |need| need.count.zero? }
+      end
+
       # Whoever reads one table names the same objects.
       # @return [Hash{Catalogue::Part=>Integer}] of those that are bought, by identity
       def self.counts(uses)

@@ -13,16 +13,17 @@ module Core
     class Spares
       CONFIDENCE = 0.95
 
-      # Nothing runs out in this share of classes, all parts taken together: each of the k parts that can be lost must last in the share
-      # `confidence ** (1 / k)` (Šidák, Journal of the American Statistical Association 62, 1967); in bags, each bag of it as well.
-      # @param people [Array<PersonPlan>] @param confidence [Float] @param learnt [Hash{String=>Float}] see Loss.probability
+      # The fewest parts with which nothing runs out in this share of classes, all parts taken together; in bags, no bag of any part.
+      # @param people [Array<PersonPlan>]
+      # @param confidence [Float] between 0 and 1, both exclusive
+      # @param learnt [Hash{String=>Float}] see Loss.probability
       # @return [Hash{Catalogue::Part=>Spares}]
       def self.of(people, confidence: CONFIDENCE, learnt: {})
         by_part = bags(people, learnt)
-        each = confidence**(1.0 / [by_part.size, 1].max)
-        # Many bags hold as many of something that is lost as easily.
-        enough = Hash.new { |known, (uses, share)| known[[uses, share]] = Losses.new(uses).spares(share) }
-        by_part.to_h { |part, bags| [part, of_part(part, bags, each, enough)] }
+        together = by_part.transform_values { |bags| bags.transform_values { |counts| counts.sum { |count, times| count * times } } }
+        shared = enough(together.transform_values { |uses| [[uses, 1]] }, confidence)
+        bagged = enough(by_part.transform_values { |bags| each_bag(bags) }, confidence)
+        by_part.to_h { |part, _| [part, new(part: part, needed: together[part].values.sum, shared: shared[part], bagged: bagged[part])] }
       end
 
       # @return [Hash{Catalogue::Part=>Hash{Float=>Hash{Integer=>Integer}}}] of each part: by the probability to lose one, how many bags
@@ -40,16 +41,37 @@ module Core
         found
       end
 
-      # @param enough [Hash] (uses, confidence) to spares
-      def self.of_part(part, bags, confidence, enough)
-        together = bags.transform_values { |counts| counts.sum { |count, times| count * times } }
-        bag = confidence**(1.0 / bags.values.sum { |counts| counts.values.sum })
-        bagged = bags.sum do |probability, counts|
-          counts.sum { |count, times| enough[[{ probability => count }, bag]] * times }
-        end
-        new(part: part, needed: together.values.sum, shared: enough[[together, confidence]], bagged: bagged)
+      # @return [Array<(Hash{Float=>Integer}, Integer)>] uses of a bag, and how many bags are like it
+      def self.each_bag(bags)
+        bags.flat_map { |probability, counts| counts.map { |count, times| [{ probability => count }, times] } }
       end
-      private_class_method :bags, :of_part
+
+      # Each dish must last in that share of classes by itself: from there, one spare more where it adds most to the chance for what it
+      # costs, until all last together (greedy allocation; exact where chances are log-concave: B. Fox, Management Science 13(3), 1966).
+      # @param dishes [Hash{Object=>Array<(Hash{Float=>Integer}, Integer)>}] of each part: uses of a dish, and how many are like it
+      # @return [Hash{Object=>Integer}] spares of each part
+      def self.enough(dishes, confidence)
+        known = Hash.new { |all, uses| all[uses] = Losses.new(uses) }
+        held = dishes.flat_map { |part, alike| alike.map { |uses, times| [part, known[uses], times, known[uses].spares(confidence)] } }
+        missing = Math.log(confidence) - held.sum { |_, losses, times, number| times * Math.log(losses.lasts(number)) }
+        gains = held.map { |_, losses, _, number| gain(losses, number) }
+        while missing.positive?
+          at = gains.each_index.max_by { |i| gains[i] }
+          part, losses, times, number = held[at]
+          break unless gains[at].positive?
+
+          missing -= times * gains[at]
+          held[at] = [part, losses, times, number + 1]
+          gains[at] = gain(losses, number + 1)
+        end
+        held.group_by(&:first).transform_values { |same| same.sum { |_, _, times, number| times * number } }
+      end
+
+      # @return [Float] what one spare more adds to the logarithm of the chance, for each part that it costs
+      def self.gain(losses, number)
+        Math.log(losses.lasts(number + 1)) - Math.log(losses.lasts(number))
+      end
+      private_class_method :bags, :each_bag, :enough, :gain
     end
   end
 end

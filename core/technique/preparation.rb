@@ -13,8 +13,13 @@ module Core
         end
       end
 
-      # One thing on the list. days: before class · code: wording key · step: nil for what belongs to no step
-      Task = Value.define(:days, :code, :minutes, step: nil, people: 0, names: '')
+      # One thing on the list.
+      # days: before class, as it should be
+      # code: wording key
+      # step: nil for what belongs to no step
+      # on: the day it is done, within what is left
+      # late: whether the day on which it should be done is past
+      Task = Value.define(:days, :code, :minutes, step: nil, people: 0, names: '', on: nil, late: false)
 
       # The instructor works like the most practised (from memory).
       INSTRUCTOR = People::Attendee.new(key: 'instructor', name: '', level: 5)
@@ -30,7 +35,9 @@ module Core
       SECONDS_A_TEST = 4
 
       # @param plan [Plan] @param calibration [Session::Calibration] @param short [Integer] things still to be bought
-      def initialize(plan, calibration, short: 0)
+      # @param today [Date, nil] nil where it is not known: everything is done when it should be
+      def initialize(plan, calibration, short: 0, today: nil)
+        @today = today
         @plan = plan
         @times = Session::StepTime.new(calibration, on: plan.workshop.date)
         @short = short
@@ -42,7 +49,7 @@ module Core
         @offers ||= @plan.order.steps.select(&:preparable).map { |step| offer(step) }.sort_by { |offer| -offer.worth }
       end
 
-      # @return [Array<Task>] by day, the earliest first
+      # @return [Array<Task>] by day, the earliest first; what should have been done by now is first
       def tasks
         return [] if @people.empty?
 
@@ -51,10 +58,17 @@ module Core
           Task.new(days: offer.step.waits.positive? ? CURING_DAYS : 1, code: :prepare_step, minutes: offer.taken, step: offer.step,
             people: offer.people)
         } + on_the_day)
-          .sort_by { |task| [-task.days, -task.minutes] }
+          .map { |task| dated(task) }.sort_by { |task| [task.on, -task.days, -task.minutes] }
       end
 
       private
+
+      # Nothing is done before today; what is left is done at once.
+      def dated(task)
+        date = @plan.workshop.date
+        wanted = date - task.days
+        task.with(on: [wanted, [@today, date].compact.min].max, late: !@today.nil? && wanted < @today)
+      end
 
       def offer(step)
         skill = @plan.technique_of(step)

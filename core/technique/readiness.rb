@@ -16,7 +16,9 @@ module Core
 
       # @param attendees [Array<People::Attendee>] in seating order
       # @param steps [Array<Construction::StepUse>] @param table [Catalogue::Table] @param on [Date]
-      def initialize(attendees, steps, table, on)
+      # @param spared [Hash{People::Attendee=>Array<String>}] keys of steps that somebody does not do
+      def initialize(attendees, steps, table, on, spared: {})
+        @spared = spared
         @attendees = attendees
         @steps = steps
         @table = table
@@ -69,7 +71,16 @@ module Core
 
       def number_new_to(skill)
         @number_new_to ||= {}
-        @number_new_to[skill.key] ||= @attendees.count { |attendee| new_to?(attendee, skill) }
+        @number_new_to[skill.key] ||= @attendees.count { |attendee| new_to?(attendee, skill) && does?(attendee, skill) }
+      end
+
+      # @return [Boolean] whether any step that takes the technique is theirs; techniques of other designs are everybody's
+      def does?(attendee, skill)
+        spared = @spared.fetch(attendee, [])
+        return true if spared.empty?
+
+        own = @steps.select { |step| step.technique == skill.key }
+        own.empty? || own.any? { |step| !spared.include?(step.key) }
       end
 
       def familiarity(attendee, skill)
@@ -82,7 +93,7 @@ module Core
       end
 
       def lacking(attendee)
-        skills.select { |skill| new_to?(attendee, skill) }.sort_by { |skill| -skill.level }.map do |skill|
+        skills.select { |skill| new_to?(attendee, skill) && does?(attendee, skill) }.sort_by { |skill| -skill.level }.map do |skill|
           far = skill.level > attendee.level + 1
           Lack.new(skill: skill, far: far, ways: ways(attendee, skill, far))
         end

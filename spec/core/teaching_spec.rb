@@ -57,6 +57,32 @@ RSpec.describe 'Teaching knowledge' do
     end
   end
 
+  # A class three days from now: what should have been done ten days before comes first, today, and nothing lies in the past.
+  it 'dates what is prepared within the days that are left, the overdue first' do
+    plan = plan_for(bracelet, [attendee(1, 170)])
+    date = plan.workshop.date
+    tasks = ->(today) { Core::Technique::Preparation.new(plan, Core::Session::Calibration.new, short: 3, today: today).tasks }
+    soon = tasks.(date - 3)
+    expect(soon.map(&:on)).to eq(soon.map(&:on).sort).and(all(be >= date - 3))
+    expect(soon.select(&:late).map { |task| [task.code, task.on] }).to eq([[:order, date - 3], [:test_lots, date - 3]])
+    expect(tasks.(date - 20).map { |task| [task.on, task.late] }.first).to eq([date - 10, false])
+    expect(tasks.(date + 1).map(&:on).uniq).to eq([date])
+  end
+
+  it 'takes what is left out for a level out of the bag, the needs and the missing skills' do
+    covered = bracelet(school: 'covered', cover: 'cover')
+    people = [attendee(1, 170, level: 1), attendee(2, 170, level: 4)]
+    plan = lambda do |shorter|
+      Core::Plan.for(workshop: workshop.with(teaching: Core::Technique::Teaching.new(shorter: shorter)), design: covered, attendees: people,
+        table: sample_table)
+    end
+    covers = ->(needs) { needs.find { |need| need.part.key == 'cover' }&.count.to_i }
+    whole, short = plan.(0), plan.(2)
+    expect([whole, short].map { |one| [covers.(one.needs), *one.people.map { |person| covers.(person.needs) }] }).to eq([[4, 2, 2], [2, 0, 2]])
+    lacking = ->(one) { one.readiness.people.flat_map { |person| person.lacking.map { |lack| [person.attendee.key, lack.skill.key] } } }
+    expect([lacking.(whole), lacking.(short)].map { |all| all.include?(%w[1 crimp_cover]) }).to eq([true, false])
+  end
+
   describe Core::Sizing::TryOn do
     it 'says what comes nearest to each change, from the person’s own piece, and nothing that does not help' do
       piece = fit(design(strung(pattern: pattern({ fill: %w[round_8 disc_2] }), mirror: false)), 180)

@@ -109,20 +109,28 @@ module Web
         end
 
         def preparation
-          @preparation ||= Core::Technique::Preparation.new(plan, @reading.calibration, short: @reading.supply&.short.to_i)
+          @preparation ||= Core::Technique::Preparation.new(plan, @reading.calibration, short: @reading.supply&.short.to_i,
+            today: @reading.today)
         end
 
-        def day(days)
-          days.zero? ? say('days.zero') : say('days', count: days)
+        # @return [String] a day of the week and date, and how long before class it is
+        def day(date)
+          days = (plan.workshop.date - date).to_i
+          "#{date.strftime('%A %-d %B')} (#{(days.zero? ? say('days.zero') : say('days', count: days)).sub(/\A./, &:downcase)})"
         end
 
         def task(task)
           say("preparation.#{task.code}", count: task.people, names: task.names, step: task.step ? step_words(task.step) : '')
         end
 
-        # @return [Hash{Integer=>Array<Core::Technique::Preparation::Task>}] by days before class
+        # @return [Hash{Date=>Array<Core::Technique::Preparation::Task>}]
         def tasks_by_day
-          preparation.tasks.group_by(&:days)
+          preparation.tasks.group_by(&:on)
+        end
+
+        # @return [String, nil] by when it should have been done
+        def overdue(task)
+          say('preparation.overdue', days: say('days', count: task.days)) if task.late
         end
 
         def caution_words(cautions)
