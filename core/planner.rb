@@ -51,7 +51,7 @@ module Core
       @table = @whole_table.standing_in(workshop.teaching.stand_ins)
       @attendees = attendees
       @fitter = @fitter.among(attendees)
-      @people = @extras = @alike = @fitted_people = @timetable = @leader = @minutes = @sample = nil
+      @people = @extras = @alike = @fitted_people = @timetable = @leader = @minutes = @sample = @own_steps = nil
       begin_lists
       self
     end
@@ -158,12 +158,38 @@ module Core
       @alike ||= @attendees.group_by { |attendee| [attendee.level, attendee.experience, attendee.left_handed?] }.values
     end
 
-    # The class's common order, told with the numbers of the first fitted attendee, or of the sample.
+    # The class's common order, told with everybody's numbers, or with those of the sample.
     def common_order
       steps = leader.fitted? ? leader.piece.steps : []
       ordered(steps)
       order = @orders[steps.map(&:key)][:order]
-      order.with(steps: order.steps.map { |step| steps.find { |own| own.key == step.key } })
+      order.with(steps: order.steps.map { |step| common(steps.find { |own| own.key == step.key }) })
+    end
+
+    # @param step [Construction::StepUse] of the leader
+    # @return [Construction::StepUse] with ranges where others have other numbers
+    def common(step)
+      others = own_steps.filter_map { |_, steps| steps[step.key] }
+      return step if others.all? { |other| other.values == step.values && other.repeats == step.repeats }
+
+      values = step.values.to_h { |name, value| [name, FromTo.of(others.map { |other| other.values.fetch(name, value) })] }
+      counts = FromTo.of(others.map { |other| other.repeats / other.alike })
+      step.with(values: counts.is_a?(FromTo) ? values.merge(count: counts) : values)
+    end
+
+    # @return [Array<(PersonPlan, Hash{String=>Construction::StepUse})>] one person of all who make the same
+    def own_steps
+      @own_steps ||= fitted_people.uniq { |person| person.piece.steps.object_id }
+        .map { |person| [person, person.piece.steps.to_h { |step| [step.key, step] }] }
+    end
+
+    # @return [Hash{People::Attendee=>Hash{Symbol=>Object}}]
+    def numbers(step)
+      names = step.values.select { |_, value| value.is_a?(FromTo) }.keys - [:count]
+      return {} if names.empty?
+
+      by_steps = own_steps.to_h { |person, steps| [person.piece.steps.object_id, steps[step.key]&.values.to_h.slice(*names)] }
+      fitted_people.to_h { |person| [person.attendee, by_steps.fetch(person.piece.steps.object_id)] }.reject { |_, own| own.empty? }
     end
 
     def leader
@@ -200,7 +226,7 @@ module Core
       skill = @table.technique(step.technique)
       PlannedStep.new(number: number, step: step, technique: skill, reason: reason, tools: skill.tools.uniq.map { |key| @table.tool(key) },
         minutes_by_level: levels.to_h { |level| [level, minutes_at(step.key, level)] },
-        cautions: (skill.cautions + step.cautions).uniq)
+        cautions: (skill.cautions + step.cautions).uniq, numbers: numbers(step))
     end
 
     # @return [Float] the mean of those at this level who are fitted

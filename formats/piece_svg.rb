@@ -149,6 +149,7 @@ module Formats
           %(#{N.(s.y + (wide * 0.9))}Q#{N.(left + (s.along * 0.45))} #{N.(s.y + (wide * 0.3))} #{N.(left)} #{N.(s.y)}Z" #{fill}/>)
       },
       tube: ->(s, fill) { RECT.(s, fill, 0.5) },
+      rounded: ->(s, fill) { RECT.(s, fill, [s.along, s.across].min * 0.4) },
       disc: ->(s, fill) { RECT.(s, fill, 0.9) },
       flat: ->(s, fill) { RECT.(s, fill, 1.5) },
       bar: ->(s, fill) { RECT.(s, fill, 0.8) },

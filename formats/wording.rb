@@ -39,10 +39,19 @@ module Formats
     end
 
     def step(step, unit: :mm)
-      said = say("steps.#{step.text}", unit: unit, **step.values, count: step.repeats / step.alike)
+      said = say("steps.#{step.text}", unit: unit, count: step.repeats / step.alike, **step.values)
       said = say('steps.alike', number: step.alike, said: said) if step.alike > 1
       slack = step.values[:slack]
-      slack && slack > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
+      most = slack.is_a?(Core::FromTo) ? slack.most : slack
+      most && most > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
+    end
+
+    # @param numbers [Hash{Symbol=>Object}] what of a step is somebody's own @return [String] "29 beads, 152 mm"
+    def step_numbers(numbers, unit: :mm)
+      numbers.map { |name, value|
+        key = "step_numbers.#{name}"
+        words?(key) ? say(key, unit: unit, value: value) : "#{name.to_s.tr('_', ' ')} #{printed(value, unit)}"
+      }.join(', ')
     end
 
     # @param fault [Core::Technique::Fault] @return [String] what to look for, and what to do until when
@@ -136,6 +145,7 @@ module Formats
     def printed(value, unit)
       case value
       when Core::Measure::Length then LengthPrint.call(value, unit)
+      when Core::FromTo then say('from_to', least: printed(value.least, unit), most: printed(value.most, unit))
       when Float then value.round.to_s
       when Symbol then value.to_s.tr('_', ' ')
       when Integer, String then value

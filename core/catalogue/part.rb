@@ -156,7 +156,7 @@ module Core
       # Of a shell's metal (from memory).
       SHELL_WALL = Measure::Length.mm(0.3)
       PINS = %i[head_pin eye_pin].freeze
-      FORMS = %i[round oval bicone tube disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin].freeze
+      FORMS = %i[round oval bicone tube rounded disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin].freeze
     end
   end
 end

@@ -13,7 +13,7 @@ module Core
       # Kinds that hang in one another.
       LINKING = %i[ring split_ring connector clasp ear_wire hook].freeze
       BENDING = %i[chain extender].freeze
-      PROFILES = { round: :round, oval: :round, drop: :round, petal: :round, cover: :round, bicone: :pointed }.freeze
+      PROFILES = { round: :round, rounded: :round, oval: :round, drop: :round, petal: :round, cover: :round, bicone: :pointed }.freeze
 
       # @param part [Catalogue::Part] @param along [Measure::Length] what of it lies on the line
       def self.of(part, along: part.along)

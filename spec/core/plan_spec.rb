@@ -3,6 +3,19 @@
 require 'tsort'
 
 RSpec.describe Core::Plan do
+  # Two people of one size and a third: the class hears a range, the third their own numbers.
+  it 'tells a step that people differ in with its range, and gives everybody their own numbers' do
+    plan = plan_for(bracelet, [attendee(1, 150), attendee(2, 150), attendee(3, 200)])
+    look = plan.steps.find { |planned| planned.step.key == 'front/check_length' }
+    own = plan.people.map { |person| person.tasks.find { |task| task.step.key == 'front/check_length' }.step.values }
+    beads = own.map { |values| values[:beads] }
+    expect(look.step.values[:beads]).to eq(Core::FromTo.new(least: beads.min, most: beads.max))
+    expect(look.numbers.map { |attendee, numbers| [attendee.key, numbers[:beads]] }).to eq([['1', beads[0]], ['2', beads[0]], ['3', beads[2]]])
+    expect([beads.uniq.size, plan.steps.reject { |planned| planned.numbers.empty? }.size]).to match([2, be > 1])
+    alike = plan_for(bracelet, [attendee(1, 150), attendee(2, 150)])
+    expect(alike.steps.map(&:numbers).uniq).to eq([{}])
+  end
+
   let(:people) { (1..24).map { |i| attendee(i, 120 + (i * 7), level: 1 + (i % 5)) } }
   let(:plan) { plan_for(bracelet(centre: pattern('round_12')), people) }
 

@@ -24,6 +24,12 @@ module Web
         Formats::Wording.step(step, unit: unit)
       end
 
+      # @param numbers [Hash{Core::People::Attendee=>Hash}] of a step that people differ in
+      # @return [Array<(String, String)>] who has the same, and what it is
+      def numbers_by_person(numbers)
+        numbers.group_by(&:last).map { |own, same| [same.map { |attendee, _| attendee.name }.join(', '), Formats::Wording.step_numbers(own, unit: unit)] }
+      end
+
       # @param fault [Core::Technique::Fault] @return [String] what to look for and what to do
       def fault_words(fault)
         Formats::Wording.fault(fault)

@@ -6,7 +6,8 @@ module Web
       # The evening by the clock.
       class RunSheet < Section
         # One line as shown. about, range, latest: by the clock, '' where not known
-        Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :faults)
+        # numbers: see Core::PlannedStep, of a checkpoint
+        Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :faults, numbers: {}.freeze)
 
         # @return [Core::Session::Forecast, nil]
         def forecast
@@ -38,7 +39,7 @@ module Web
             Line.new(code: line.code, about: clock(line.minute), words: words(line),
               range: line.range ? "#{clock(line.range.first)}\u2013#{clock(line.range.last)}" : '',
               latest: line.latest ? clock(line.latest) : '', points: line.technique ? line.technique.points : [],
-              faults: line.technique ? line.technique.faults : [])
+              faults: line.technique ? line.technique.faults : [], numbers: numbers(line.step))
           end
         end
 
@@ -55,6 +56,12 @@ module Web
         end
 
         private
+
+        def numbers(step)
+          return {} unless step&.checkpoint
+
+          plan.steps.find { |planned| planned.step.key == step.key }&.numbers || {}
+        end
 
         def clock(minute)
           (workshop.start + minute).to_s

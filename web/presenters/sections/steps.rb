@@ -88,11 +88,6 @@ module Web
           end
         end
 
-        # @return [String] whose numbers the steps are told with
-        def told_of
-          fitted.first&.attendee&.name || 'somebody of a usual size'
-        end
-
         def readiness
           @readiness ||= plan.readiness
         end
