@@ -55,7 +55,8 @@ module Application
 
     def plan(file)
       content = Formats::ClassDocument.read(text_of(file))
-      @errors.puts(content.free_to_class ? 'Stock: what is free to this class.' : 'Stock: the whole shelf, as if no other class took from it.')
+      stock = content.free_to_class ? 'what is free to this class' : 'the whole shelf, as if no other class took from it'
+      @errors.puts("Stock: #{stock}.")
       say(JSON.pretty_generate(Formats::PlanDocument.write(Standalone.result(content.inputs, content.market, content.stock))))
     rescue Formats::BadDocument => e
       refuse(e.message)

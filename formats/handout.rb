@@ -72,8 +72,13 @@ module Formats
     def sizes
       assumed = ' (size assumed: measure first)' if @person.assumed
       beads = "<b>#{@person.bead_count} #{@person.bead_count == 1 ? 'bead' : 'beads'}</b>"
-      "<b>#{length(@person.piece.laid_flat)}</b> laid flat, inside <b>#{length(@person.piece.inside)}</b>#{assumed} · #{beads} · " \
+      "<b>#{length(@person.piece.laid_flat)}</b> laid flat, inside <b>#{length(@person.piece.inside)}</b>#{assumed}#{doubt} · #{beads} · " \
         "about #{@person.working_minutes.round} min of work"
+    end
+
+    def doubt
+      by = @person.piece.doubt
+      by.positive? ? " (#{Wording.say('size_doubt', unit: @unit, by: by)})" : ''
     end
 
     def drawing(layout, **options)

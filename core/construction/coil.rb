@@ -46,7 +46,8 @@ module Core
 
       def problems
         [(trouble('beads', :beads_without_seed) if beads && seed.nil?),
-         (trouble('core', :core_too_thick, core: core.thickness, hole: mandrel) if core && second_turns.positive? && core.thickness >= mandrel)]
+         (trouble('core', :core_too_thick, core: core.thickness,
+           hole: mandrel) if core && second_turns.positive? && core.thickness >= mandrel)]
           .compact
       end
 

@@ -96,7 +96,8 @@ module Core
       def end_joins(line, passes: 2, beside: nil)
         [(Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: passes) if way.crimped),
          (Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) if way.cover && way.crimped),
-         (Join.new(kind: :lines_through, inner: line, outer: cover, at: 0.0, passes: way.crimped ? passes : [passes / 2, 1].max) if way.cover == :clamshell),
+         (Join.new(kind: :lines_through, inner: line, outer: cover, at: 0.0,
+           passes: way.crimped ? passes : [passes / 2, 1].max) if way.cover == :clamshell),
          (Join.new(kind: :cover_beside, inner: beside, outer: cover, at: 0.0) if way.cover == :cover && beside),
          *(guard ? through(line, [guard], passes: 2) : [])].compact
       end

@@ -49,7 +49,7 @@ module Core
         wire.thickness
       end
 
-      def as_part(work_up, **identity)
+      def as_part(_work_up, **identity)
         Catalogue::Part.new(**identity, kind: :connector, along: over_all, outer: across_all, hole: eye, wire: wire.thickness,
           soldered: !opening, form: :connector, colour: wire.colour, mark: 'J')
       end

@@ -127,7 +127,8 @@ module Core
 
       def lengths(solution)
         Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
-          working: [term(:wire_loops, LOOP_LENGTH * 2), (term(:end_rings, end_ring.linked * 2) if end_ring), (term(:bars, bar_length, count: bars) if bars.positive?),
+          working: [term(:wire_loops, LOOP_LENGTH * 2), (term(:end_rings, end_ring.linked * 2) if end_ring),
+                    (term(:bars, bar_length, count: bars) if bars.positive?),
                     (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
                     term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
       end

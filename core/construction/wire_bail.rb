@@ -66,7 +66,8 @@ module Core
 
       def work_up(_solution, maker)
         WorkUp.new(parts: [count(button, 1, :button)], cuts: [cut(maker)], steps: steps, joins: [], drawing: Lazy.new { layout },
-          lengths: Lengths.new(beaded: fixed_length, working: [term(:bail, bail + wire.thickness), term(:stem, stem), term(:button, button.outer)]),
+          lengths: Lengths.new(beaded: fixed_length,
+            working: [term(:bail, bail + wire.thickness), term(:stem, stem), term(:button, button.outer)]),
           ends: { first: End.new(item: bail_part) })
       end
 
@@ -89,7 +90,8 @@ module Core
 
       def layout
         top = (bail + wire.thickness).to_mm
-        [Shape.new(item: bail_part, role: :line, x: bail.to_mm / 2, y: 0.0, along: bail_across.to_mm, across: bail_across.to_mm, form: :ring),
+        size = bail_across.to_mm
+        [Shape.new(item: bail_part, role: :line, x: bail.to_mm / 2, y: 0.0, along: size, across: size, form: :ring),
          line_shape(wire, stem.to_mm, from: top).with(across: wire.thickness.to_mm * 4),
          part_shape(button, :button, top + stem.to_mm + (button.outer.to_mm / 2)).with(along: button.outer.to_mm)]
       end

@@ -75,7 +75,8 @@ module Core
       # What hangs in an eye, or the eye itself, is as thick as the wire; a simple eye can be opened again.
       def as_part(work_up, **identity)
         Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, outer: widest,
-          along: work_up.lengths.beaded + (thickness * ends.count { |one| one != :pin }), hole: inner, wire: thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
+          along: work_up.lengths.beaded + (thickness * ends.count { |one|
+ one != :pin }), hole: inner, wire: thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
           mark: beads.first.mark, quarter_turned: quarter_turned)
       end
 
@@ -168,7 +169,8 @@ module Core
       end
 
       def anchors
-        middle = { item: eye_part.with(quarter_turned: quarter_turned), y: eye_part.outer.to_mm / 2, x: fixed_length.to_mm - (inner.to_mm / 2) }
+        middle = { item: eye_part.with(quarter_turned: quarter_turned), y: eye_part.outer.to_mm / 2,
+x: fixed_length.to_mm - (inner.to_mm / 2) }
         last == :pin ? [] : [Anchor.new(**middle, reach: inner.to_mm / 2, closing_step: 'last_eye')]
       end
 

@@ -35,6 +35,7 @@ module Core
         rule = PURPOSES.fetch(purpose)
         loosest = loosest(purpose, needed)
         return Judged.new(status: :will_not, outcome: :too_small, margin: hole - needed) if hole < needed
+
         if loosest && hole > loosest
           status = rule.refused && hole > needed * rule.refused ? :will_not : rule.loose
           return Judged.new(status: status, outcome: :loose, margin: loosest - hole)

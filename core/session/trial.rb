@@ -48,7 +48,8 @@ module Core
         differences = met.zip(before).map { |now, then_| (now ? 1 : 0) - (then_ ? 1 : 0) }
         mean = differences.sum.fdiv(differences.size)
         spread = Math.sqrt(differences.sum { |difference| (difference - mean)**2 } / [differences.size - 1, 1].max)
-        new(levers: levers, met: met, coefficient: coefficient(met, before), chance: met.count(true).fdiv(met.size), gain: mean, gain_error: spread / Math.sqrt(differences.size))
+        new(levers: levers, met: met, coefficient: coefficient(met, before), chance: met.count(true).fdiv(met.size), gain: mean,
+          gain_error: spread / Math.sqrt(differences.size))
       end
     end
   end

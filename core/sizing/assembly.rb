@@ -43,9 +43,10 @@ module Core
       # @return [Hash{Symbol=>Object}] fields of a piece
       def shared
         @shared ||= {
-          inside: inside, slack: @bend.slack, on_line: on_line, laid_flat: on_line + @blueprint.beyond, play: @blueprint.play / @design.wraps, wraps: @design.wraps,
-          work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes }, joins: placed_joins + met + loops, steps: steps,
-          closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable, hung_below: @work_ups.to_h { |key, _| [key, @standing.below(key)] }
+          inside: inside, slack: @bend.slack, doubt: @bend.doubt, on_line: on_line, laid_flat: on_line + @blueprint.beyond,
+          play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes },
+          joins: placed_joins + met + loops, steps: steps, closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable,
+          hung_below: @work_ups.keys.to_h { |key| [key, @standing.below(key)] }
         }
       end
 
@@ -151,7 +152,8 @@ module Core
       end
 
       def refuse_order(steps)
-        names = steps.first(2).map { |step| "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})" }
+        names = steps.first(2).map { |step|
+ "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})" }
         component = @design.component(steps.first.key.split('/').first)
         problem = Construction::Problem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
           values: { first: names.first, second: names.last })

@@ -9,12 +9,13 @@ module Core
     # work_ups: {component key => WorkUp}
     # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
     # other_ways: Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
+    # doubt: how much larger it may come out than told, zero where that is not worth telling
     # closing: Lazy of [Catalogue::Part], see #closing_parts
     # hung_below: {component key => keys of all that hangs from it, directly or further down}
     # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Construction::OwnMeasure::Use]
-    Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins, :steps,
-      :other_ways, measurable: [].freeze, hung_below: {}.freeze,
-      closing: Lazy::NOTHING) do
+    Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins,
+      :steps, :other_ways, measurable: [].freeze, hung_below: {}.freeze,
+      closing: Lazy::NOTHING, doubt: Measure::Length::ZERO) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum

@@ -189,7 +189,7 @@ module Core
         line = ClosedLine.new(row(solutions), wraps: @design.wraps, overlap: @design.overlap)
         return Bend.new(slack: line.slack) if @design.flat?
 
-        Bend.new(allowance: inside(on_line(solutions), Bend.new) - line.inside, slack: line.slack)
+        Bend.new(allowance: inside(on_line(solutions), Bend.new) - line.inside, slack: line.slack, doubt: line.doubt)
       end
 
       # @return [Measure::Length] of the whole path

@@ -48,6 +48,13 @@ RSpec.describe Core::Sizing::ClosedLine do
     expect(closed(row, wraps: 3).first).to be_within(0.6).of((2 * Math::PI * (Math.sqrt((flat**2) - ((8 / (2 * Math::PI))**2)) - 4)) + 0.6)
   end
 
+  # Found by an independent solver in which parts tilt: only small rings of large and small parts come out otherwise than told.
+  it 'says how much larger a small ring of large and small parts may come out' do
+    mixed = ->(times) { [element(16, 8, :round), element(6, 3, :round)] * times }
+    doubts = [mixed.(4), mixed.(12), [element(8, 4, :round)] * 8].map { |row| described_class.new(row).doubt.to_mm }
+    expect(doubts).to eq([4.5, 0.0, 0.0])
+  end
+
   it 'takes nothing that cannot close as a circle as an error' do
     expect(closed([element(8, 4, :round)])).to eq([0.0, 0.0])
     expect(closed([element(200, 1, :bare)]).first).to be_within(0.01).of(200 - (2 * Math::PI))

@@ -22,7 +22,8 @@ module Web
           piece = chosen.piece
           [[repeats_words(piece), count_of(chosen.bead_count, 'bead')].compact.join(', '),
            "#{length(piece.laid_flat)} laid flat",
-           "inside #{length(piece.inside)}, #{finished_words(chosen)}"].join(' · ')
+           "inside #{length(piece.inside)}, #{finished_words(chosen)}",
+           (say('size_doubt', by: piece.doubt) if piece.doubt.positive?)].compact.join(' · ')
         end
 
         # @return [String] what a card says of the size
