@@ -22,6 +22,8 @@ module EagerBench
     loader = Zeitwerk::Loader.new
     fresh.each { |part| mount(loader, part) }
     loader.do_not_eager_load(*SELDOM.map { |file| File.join(ROOT, file) })
+    # The layers of the core and its base do not stand in a constant's name.
+    loader.collapse(*%w[values piece class values/base].map { |folder| File.join(ROOT, 'core', folder) }) if fresh.include?(:core)
     loader.setup
   end
 

@@ -12,10 +12,10 @@ module Application
       end
     end
 
-    # stored: Store::Classes::Stored · plan: Core::Plan, nil where the class cannot be built · problem: Problem or nil
-    # verdicts: [Core::Verdict] in the order in which things are best put right; empty where it cannot be built
-    # remedies: Core::Fit::Remedies, nil where the class cannot be built
-    # supply: Core::Supply::ClassSupply, nil where nothing more is needed from the stock · seat_costs: Core::Bill::Seat or nil
+    # stored: Store::Classes::Stored · plan: Core::Planning::Plan, nil where the class cannot be built · problem: Problem or nil
+    # verdicts: [Core::Advice::Verdict] in the order in which things are best put right; empty where it cannot be built
+    # remedies: Core::Advice::Remedies, nil where the class cannot be built
+    # supply: Core::Supply::ClassSupply, nil where nothing more is needed from the stock · seat_costs: Core::Price::Seat or nil
     # taken: Hash, nil while the kits are in the stock · packed: {[kit, item] => count} · orders: [Store::Orders::Ordered]
     # model: Core::Session::Model, Impossible or nil · outlook: Core::Session::Outlook, Impossible or nil
     # forecasting, search: Work::Job::State of the forecast and of the search for what would help
@@ -70,7 +70,7 @@ module Application
       found if found.is_a?(Core::Session::Forecast)
     end
 
-    # @return [Core::Inputs]
+    # @return [Core::Planning::Inputs]
     def inputs
       library.inputs(state)
     end

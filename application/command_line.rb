@@ -21,7 +21,7 @@ module Application
       'constructions' => -> { Core::Construction::Registry.keys },
       'rules' => -> { Core::Fit::Check::KEYS },
       'techniques' => -> { JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |t| t['key'] } },
-      'levers' => -> { Core::Session::Levers::CODES }
+      'levers' => -> { Core::Levers::Kinds::CODES }
     }.freeze
 
     # @param more [Hash{String=>Class}] further commands, each a kind of FolderCommands

@@ -14,7 +14,7 @@ module Application
       @once = Work::Once.new(runner, MOST)
     end
 
-    # @return [Work::Job::State] found: [Core::Project::Suitability] as far as it has come, or nil
+    # @return [Work::Job::State] found: [Core::Comparison::Suitability] as far as it has come, or nil
     def state(id)
       @once.state(digest(@results.of(id)))
     end
@@ -34,10 +34,10 @@ module Application
     end
 
     # Who the class is compared for.
-    # @return [Core::Inputs]
+    # @return [Core::Planning::Inputs]
     def group(result)
       inputs = result.library.inputs(result.state)
-      inputs.attendees.empty? ? inputs.with(attendees: Core::Session::ProjectTime.usual_group(USUAL_GROUP)) : inputs
+      inputs.attendees.empty? ? inputs.with(attendees: Core::Comparison::ProjectTime.usual_group(USUAL_GROUP)) : inputs
     end
 
     # What lies on the shelf after all other classes have taken theirs.

@@ -14,11 +14,11 @@ module Application
       @once = Work::Once.new(runner, MOST)
     end
 
-    # @param inputs [Core::Inputs] of an evening @return [Core::Inputs] the group after it
+    # @param inputs [Core::Planning::Inputs] of an evening @return [Core::Planning::Inputs] the group after it
     def self.after(inputs, design)
       plan = inputs.with(design: design, attendees: inputs.attendees.map { |one| one.with(colourway: nil) }).plan
-      inputs.with(attendees: Core::People::Practised.after(plan, Core::Live::Evening.new(plan, [])))
-    rescue Core::Construction::InvalidParameters, Core::UnknownKey
+      inputs.with(attendees: Core::Logbook::Practised.after(plan, Core::Live::Evening.new(plan, [])))
+    rescue Core::Making::InvalidParameters, Core::UnknownKey
       inputs
     end
 
@@ -31,7 +31,7 @@ module Application
         next unless piece.is_a?(Core::Sizing::Piece)
 
         Core::Course::Lesson.new(key: design.key, name: design.name, techniques: piece.steps.map(&:technique).uniq)
-      rescue Core::Construction::InvalidParameters, Core::UnknownKey
+      rescue Core::Making::InvalidParameters, Core::UnknownKey
         nil
       end
     end
@@ -55,7 +55,7 @@ module Application
       }
     end
 
-    # @return [Work::Job::State] found: [Core::Project::Suitability] as far as it has come, or nil
+    # @return [Work::Job::State] found: [Core::Comparison::Suitability] as far as it has come, or nil
     def state(id, order, dates)
       @once.state(digest(@results.of(id), order, dates))
     end
@@ -79,7 +79,7 @@ module Application
     private
 
     def known_to_most?(inputs, skill)
-      familiarity = Core::Technique::Familiarity
+      familiarity = Core::People::Familiarity
       people = inputs.attendees
       people.count { |one| familiarity.of(one, skill, inputs.workshop.date) >= familiarity::KNOWN } * 2 > people.size
     end

@@ -42,9 +42,9 @@ module Application
       "#{settings.supply_revision} #{settings.currency}"
     end
 
-    # @return [Core::Inputs] all that a class's plan depends on
+    # @return [Core::Planning::Inputs] all that a class's plan depends on
     def inputs(state)
-      Core::Inputs.new(workshop: state.workshop, design: design(state.project_version_id), attendees: state.attendees, table: table,
+      Core::Planning::Inputs.new(workshop: state.workshop, design: design(state.project_version_id), attendees: state.attendees, table: table,
         open_rings: settings.open_rings,
         calibration: calibration)
     end

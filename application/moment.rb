@@ -45,7 +45,7 @@ module Application
     end
 
     # @param stored [Store::Classes::Stored]
-    # @return [Core::Plan, Problem]
+    # @return [Core::Planning::Plan, Problem]
     def outcome(stored)
       @plans.fetch(stored.id, inputs_digest(stored)) { plan(stored) }
     end
@@ -80,9 +80,9 @@ module Application
       @studio.ledger.stock.less(supplies.values.map(&:from_stock).reduce(Core::Supply::Stock.new, :plus))
     end
 
-    # @return [Core::Fit::Remedies] for what is wrong in a class's plan; what they fit is kept for the next change
+    # @return [Core::Advice::Remedies] for what is wrong in a class's plan; what they fit is kept for the next change
     def remedies(stored, plan)
-      Core::Fit::Remedies.new(plan, library.table, open_rings: library.settings.open_rings, fittings: fittings(stored, plan.design))
+      Core::Advice::Remedies.new(plan, library.table, open_rings: library.settings.open_rings, fittings: fittings(stored, plan.design))
     end
 
     private
@@ -99,7 +99,7 @@ module Application
 
     def fittings(stored, design)
       same = [stored.state.project_version_id, library.catalogue_digest]
-      @fittings.fetch(stored.id, same) { Core::Sizing::Fittings.new(design, library.table) }
+      @fittings.fetch(stored.id, same) { Core::Planning::Fittings.new(design, library.table) }
     end
   end
 end

@@ -18,7 +18,7 @@ module Application
       @lock = Mutex.new
     end
 
-    # @param id [Integer] of the copy @param plan [Core::Plan] @param model [Core::Session::Model] @param now [Integer] seconds
+    # @param id [Integer] of the copy @param plan [Core::Planning::Plan] @param model [Core::Session::Model] @param now [Integer] seconds
     # @param run [Integer] which evening of those that could be
     def begin(id, plan, model, now, run:)
       events = Core::Live::Pretended.events(plan, model, now, run: run)

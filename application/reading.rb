@@ -40,7 +40,7 @@ module Application
       @result.revision
     end
 
-    # @return [Core::Session::Calibration]
+    # @return [Core::Setup::Calibration]
     def calibration
       plan && @result.library.calibration
     end

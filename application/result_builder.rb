@@ -21,7 +21,7 @@ module Application
     private
 
     def parts
-      plan = lazy { (found = outcome.value).is_a?(Core::Plan) ? found : nil }
+      plan = lazy { (found = outcome.value).is_a?(Core::Planning::Plan) ? found : nil }
       {
         stored: part(lazy { @stored }) { [@stored.id, @stored.revision, @stored.rank].join(' ') },
         plan: part(plan) { @inputs_digest },
@@ -50,7 +50,7 @@ module Application
     end
 
     def seat_costs(plan, supply, taken)
-      plan && supply ? Core::Bill::Seat.of(plan, supply, library.market) : taken && SeatRecord.read(taken['seat'])
+      plan && supply ? Core::Price::Seat.of(plan, supply, library.market) : taken && SeatRecord.read(taken['seat'])
     end
 
     def shared
@@ -59,7 +59,7 @@ module Application
         others: part(lazy { @moment.reserving.to_h { |stored| [stored.id, stored.state.workshop.title] } }),
         removed_people: part(lazy { @studio.classes.taken_out(@id) }) { [@stored.id, @stored.revision, 'people'].join(' ') },
         live_events: part(lazy { @studio.live_events.of(@id) }),
-        leftovers: part(lazy { (found = outcome.value).is_a?(Core::Plan) ? Core::Supply::Leftovers.of(found, @moment.free_stock) : [] }),
+        leftovers: part(lazy { (found = outcome.value).is_a?(Core::Planning::Plan) ? Core::Supply::Leftovers.of(found, @moment.free_stock) : [] }),
         settings: part(lazy { library.settings }) { library.settings.open_rings.to_s },
         techniques_by_project: part(lazy { library.techniques_by_project }) { "#{library.catalogue_digest} #{library.projects.map(&:id)}" },
         catalogue: part(lazy { library.table }) { library.catalogue_digest },

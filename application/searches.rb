@@ -11,7 +11,7 @@ module Application
     end
 
     # @param digest [String] of the class's inputs
-    # @return [Work::Job::State] found: Core::Session::LeverSearch::Found, Core::Session::Impossible or nil
+    # @return [Work::Job::State] found: Core::Levers::LeverSearch::Found, Core::Session::Impossible or nil
     def state(digest)
       @once.state(digest)
     end

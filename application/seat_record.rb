@@ -2,7 +2,7 @@
 
 module Application
   # A seat's costs as plain data, kept when the kits of a class leave the stock: later prices do not change them.
-  # Every field of {Core::Bill::Seat} is kept but the list of what has no price.
+  # Every field of {Core::Price::Seat} is kept but the list of what has no price.
   module SeatRecord
     LEFT_OUT = %i[unpriced].freeze
     # Amounts that older records hold as bare numbers of minor units.
@@ -10,7 +10,7 @@ module Application
 
     module_function
 
-    # @param seat [Core::Bill::Seat]
+    # @param seat [Core::Price::Seat]
     # @return [Hash]
     def write(seat)
       fields = seat.to_h.except(*LEFT_OUT).to_h { |name, value| [name.to_s, value.is_a?(Core::Money) ? { 'minor' => value.minor } : value] }
@@ -18,12 +18,12 @@ module Application
     end
 
     # @param data [Hash, nil]
-    # @return [Core::Bill::Seat, nil]
+    # @return [Core::Price::Seat, nil]
     def read(data)
       return if data.nil?
 
       fields = data.except('currency').to_h { |name, value| [name.to_sym, field(name, value, data['currency'])] }
-      Core::Bill::Seat.new(**fields, unpriced: [])
+      Core::Price::Seat.new(**fields, unpriced: [])
     end
 
     def field(name, value, currency)

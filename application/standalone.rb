@@ -8,7 +8,7 @@ module Application
 
     module_function
 
-    # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock]
+    # @param inputs [Core::Planning::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock]
     # @return [ClassResult] with the same forecast that a page shows in the end
     def result(inputs, market, stock)
       plan = inputs.plan
@@ -18,8 +18,8 @@ module Application
       outlook = found.is_a?(Core::Session::Forecast) ? found.outlook : found
       parts = {
         plan: plan, model: Core::Session::Modelling.new(plan, inputs.calibration).model, problem: nil, supply: supply,
-          seat_costs: Core::Bill::Seat.of(plan, supply, market), market: market, catalogue: inputs.table,
-        forecasting: Work::Job::UNASKED.with(found: found, percent: 100), outlook: outlook, verdicts: plan.verdicts(supply, outlook)
+          seat_costs: Core::Price::Seat.of(plan, supply, market), market: market, catalogue: inputs.table,
+        forecasting: Work::Job::UNASKED.with(found: found, percent: 100), outlook: outlook, verdicts: Core::Advice::Verdicts.new(plan, supply, outlook).call
       }.transform_values { |value| ClassResult::Part.of(Core::Lazy.new { value }) }
       library = Library.new(table: inputs.table, market: market, calibration: inputs.calibration)
       ClassResult.new(key, library, parts)

@@ -26,7 +26,7 @@ module Application
       return known if known
 
       plan = @moment.outcome(stored)
-      return unless plan.is_a?(Core::Plan)
+      return unless plan.is_a?(Core::Planning::Plan)
 
       Core::Supply::Claim.of(plan).tap { |claim| @studio.worked_out.put(digest, claim.to_data) }
     end

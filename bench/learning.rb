@@ -15,13 +15,13 @@ module Hidden
 
   module_function
 
-  # @return [Core::Inputs] of a class of this project; each class has other people
+  # @return [Core::Planning::Inputs] of a class of this project; each class has other people
   def inputs(base, number, random)
     people = base.attendees.first(8).map { |one| one.with(level: random.rand(1..4)) }
     base.with(workshop: base.workshop.with(key: "class #{number}"), attendees: people)
   end
 
-  # @return [Core::Inputs] planned with what was learnt
+  # @return [Core::Planning::Inputs] planned with what was learnt
   def using(inputs, learnt)
     factors = learnt.times.to_h { |lesson| [lesson.about, lesson.value] }
     techniques = inputs.table.techniques.transform_values { |skill| skill.with(seconds: skill.seconds * factors.fetch(skill.key, 1.0)) }

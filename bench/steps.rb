@@ -10,14 +10,14 @@ rng = Random.new(1)
 steps = lambda do |number|
   (0...number).map do |i|
     before = (0...i).to_a.sample([i, rng.rand(0..2)].min, random: rng).map { |k| "s#{k}" }
-    Core::Construction::StepUse.new(key: "s#{i}", technique: table.techniques.keys.sample(random: rng), repeats: rng.rand(1..20), text: :x,
+    Core::Making::StepUse.new(key: "s#{i}", technique: table.techniques.keys.sample(random: rng), repeats: rng.rand(1..20), text: :x,
       after: before)
   end
 end
 people = (1..24).map { |i| Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5)) }
 run = lambda do |list|
-  order = Core::Technique::Order.of(list, table)
-  lists = Core::Technique::Lists.new(table, Core::Technique::Teaching.new, Date.new(2026, 12, 3))
+  order = Core::Steps::Order.of(list, table)
+  lists = Core::Steps::Lists.new(table, Core::Setup::Teaching.new, Date.new(2026, 12, 3))
   people.each { |attendee| lists.for(attendee, order.steps) }
 end
 { 40 => 30, 200 => 3 }.each do |number, times|
@@ -26,8 +26,8 @@ end
 end
 plan = Bench.inputs(studio).plan
 puts "who lacks what, room, preparation  #{Bench.summary(Bench.milliseconds(30) {
-  [plan.readiness.people, plan.room, Core::Technique::Preparation.new(plan, studio.settings.calibration).tasks]
+  [plan.readiness.people, plan.room, Core::Session::Preparation.new(plan, studio.settings.calibration).tasks]
 })}"
 puts "map of techniques                  #{Bench.summary(Bench.milliseconds(30) {
-  Formats::LadderSvg.new(Core::Technique::Ladder.new(table.techniques), {}).to_s
+  Formats::LadderSvg.new(Core::Steps::Ladder.new(table.techniques), {}).to_s
 })}"

@@ -20,11 +20,11 @@ offers = parts.flat_map do |part|
 end
 market = S::Market.of(offers, suppliers, 'EUR')
 Person = Struct.new(:needs, :attendee)
-people = (1..24).map { |i| Person.new(parts.map { |part| Core::Bill::Need.new(part: part, count: rng.rand(1..20)) },
+people = (1..24).map { |i| Person.new(parts.map { |part| Core::Materials::Need.new(part: part, count: rng.rand(1..20)) },
   Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5))) }
 run = lambda do
-  needs = Core::Bill::Need.sum(people.flat_map(&:needs))
-  spares = Core::Bill::Spares.of(people)
+  needs = Core::Materials::Need.sum(people.flat_map(&:needs))
+  spares = Core::Materials::Spares.of(people)
   supplies = needs.map { |need| S::PartSupply.new(part: need.part, used: need.count, spares: spares[need.part].shared, on_hand: 20,
     reserved: 5, claimed_by: []) }
   S::Order.for(supplies, [], market)

@@ -7,7 +7,7 @@ EagerBench.load(:core, :formats, :store, :application, :demo)
 module Bench
   module_function
 
-  # @return [Core::Inputs] the demo's first class, grown to this many people of different sizes
+  # @return [Core::Planning::Inputs] the demo's first class, grown to this many people of different sizes
   def inputs(studio, people: 24, project: nil)
     inputs = results(studio).of(studio.classes.find(1).id).inputs
     attendees = (0...people).map do |i|

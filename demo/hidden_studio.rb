@@ -14,7 +14,7 @@ module Demo
     attr_reader :paces, :losses, :between, :help
 
     # @param paces [Hash{String=>Float}] factors of techniques' times @param losses [Hash{String=>Float}] shares lost, by kind of part
-    # @param between [Float] see Core::Session::Calibration @param help [Float] see there
+    # @param between [Float] see Core::Setup::Calibration @param help [Float] see there
     # @param longer [Float, nil] millimetres by which pieces come out longer than planned; nil: nobody writes down what was measured
     def initialize(paces:, losses: {}, between: 0.15, help: 0.45, in_a_class: 0.0, longer: nil)
       @paces = paces
@@ -37,7 +37,7 @@ module Demo
       Math.exp(spread * Core::Session::Spread.normal(random.rand(0.0005..0.9995)))
     end
 
-    # @param inputs [Core::Inputs] of a class as it is planned @param run [Integer] which evening of those that could be
+    # @param inputs [Core::Planning::Inputs] of a class as it is planned @param run [Integer] which evening of those that could be
     # @return [Array<Core::Live::Event>] as it went
     def teach(inputs, run: 0)
       plan = inputs.plan
@@ -47,7 +47,7 @@ module Demo
       @longer ? taps + measured(plan, taps, Random.new(run)) : taps
     end
 
-    # @param inputs [Core::Inputs] @return [Core::Session::Model, Core::Session::Impossible] with what is true of this studio
+    # @param inputs [Core::Planning::Inputs] @return [Core::Session::Model, Core::Session::Impossible] with what is true of this studio
     def model(inputs, plan = inputs.plan)
       Core::Session::Modelling.new(plan, inputs.calibration.with(between: between, help: help)).model
     end

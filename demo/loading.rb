@@ -37,7 +37,7 @@ module Demo
                in_a_class: 0.08, longer: 1.5 }.freeze
 
     def inputs(studio, data)
-      Core::Inputs.new(workshop: R::WORKSHOP.read(data), design: studio.projects.find(data['project']).design,
+      Core::Planning::Inputs.new(workshop: R::WORKSHOP.read(data), design: studio.projects.find(data['project']).design,
         attendees: data['attendees'].map { |a| R::ATTENDEE.read(a) }, table: studio.catalogue.table)
     end
 

@@ -10,7 +10,7 @@ module Formats
 
     module_function
 
-    # @param workshop [Core::Workshop] @param lines [Array<Core::Session::RunSheet::Line>]
+    # @param workshop [Core::Setup::Workshop] @param lines [Array<Core::Session::RunSheet::Line>]
     # @return [String]
     def write(workshop, lines)
       calendar = Icalendar::Calendar.new

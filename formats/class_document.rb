@@ -5,7 +5,7 @@ require 'json'
 module Formats
   # A class as one JSON file: everything its result depends on. The schema is docs/formats/class.v1.schema.json.
   module ClassDocument
-    # inputs: Core::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock · events: [Core::Live::Event] that were tapped
+    # inputs: Core::Planning::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock · events: [Core::Live::Event] that were tapped
     # free_to_class: whether the stock is what is free to this class
     Content = Core::Value.define(:inputs, :market, :stock, events: [].freeze, free_to_class: false)
 
@@ -32,7 +32,7 @@ module Formats
       content
     end
 
-    # @param inputs [Core::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock]
+    # @param inputs [Core::Planning::Inputs] @param market [Core::Supply::Market] @param stock [Core::Supply::Stock]
     # @param free_to_class [Boolean] whether the stock is what is free to this class, and not the whole shelf
     # @param events [Array<Core::Live::Event>] @return [Hash] ready for JSON
     def write(inputs, market: Core::Supply::Market.new, stock: Core::Supply::Stock.new, events: [], free_to_class: false)
@@ -79,7 +79,7 @@ module Formats
         tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
         techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'),
         swatches: catalogue.fetch('swatches', []).map { |swatch| R::SWATCH.read(swatch) })
-      inputs = Core::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
+      inputs = Core::Planning::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
         open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
       Content.new(inputs: inputs, market: read_market(data['market']), stock: read_stock(data.fetch('stock', [])),
@@ -102,7 +102,7 @@ module Formats
       inputs.table.parts.each_value.with_index { |part, index| check_part(part, index) }
       inputs.attendees.each_with_index { |attendee, index| check_attendee(inputs.design, attendee, index) }
       inputs.plan
-    rescue Core::Construction::InvalidParameters => e
+    rescue Core::Making::InvalidParameters => e
       raise BadDocument.new(e.problems.map { |p|
         BadDocument::Place.new(pointer: "/project/#{p.at.join('/')}", expected: Wording.problem(p))
       })

@@ -13,7 +13,7 @@ module Formats
     WIDE_LETTERS = 30
     MOST_LETTERS = 40
 
-    # @param ladder [Core::Technique::Ladder] @param people [Hash{Integer=>Array<String>}] names by level, may be empty
+    # @param ladder [Core::Steps::Ladder] @param people [Hash{Integer=>Array<String>}] names by level, may be empty
     def initialize(ladder, people)
       @rungs = ladder.rungs
       @needs = ladder.needs

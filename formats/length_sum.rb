@@ -21,8 +21,8 @@ module Formats
       rounded.map { |number| grid * number }
     end
 
-    # @param terms [Array<Core::Sizing::Term>] of a working
-    # @return [Array<(Core::Sizing::Term, Core::Measure::Length)>] each with the length to show; nil for those without one
+    # @param terms [Array<Core::Making::Term>] of a working
+    # @return [Array<(Core::Making::Term, Core::Measure::Length)>] each with the length to show; nil for those without one
     def working(terms, unit)
       start = nil
       terms.slice_after { |term| term.operation == :equals }.flat_map do |run|

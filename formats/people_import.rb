@@ -52,7 +52,7 @@ module Formats
     end
 
     def too_many?
-      people_rows.size > Core::Workshop::MOST_PEOPLE
+      people_rows.size > Core::Setup::Workshop::MOST_PEOPLE
     end
 
     def people_rows

@@ -17,7 +17,7 @@ module Formats
     USUAL_SPAN = 240.0
     NUMBER = '%.2f'
 
-    # @param layout [Array<Core::Construction::Shape>] @param title [String] what a reader who cannot see it is told
+    # @param layout [Array<Core::Making::Shape>] @param title [String] what a reader who cannot see it is told
     # @param span_mm [Float] length of the ruler, the same for every drawing that is to be compared
     # @param unit [Symbol] :mm or :in @param marks [Array<Mark>] @param labels [Boolean] whether beads carry their marks
     # @param pins [Array<Pin>] numbered verdicts, drawn above the piece where they lie

@@ -10,7 +10,7 @@ module Formats
       @drawn = []
     end
 
-    # @param shape [Core::Construction::Shape] @yieldparam at_origin [Core::Construction::Shape] @yieldreturn [String] its outline
+    # @param shape [Core::Making::Shape] @yieldparam at_origin [Core::Making::Shape] @yieldreturn [String] its outline
     # @return [String] a reference to the outline, moved to where the shape lies
     def refer(shape)
       key = [shape.item.key, shape.form, shape.along, shape.across, shape.turn, shape.path]

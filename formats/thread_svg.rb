@@ -11,7 +11,7 @@ module Formats
     NUMBER_MM = 1.15
     SPREAD = 2.0
 
-    # @param threads [Core::Construction::Threads] @param title [String] @param mirrored [Boolean] for a left-hander
+    # @param threads [Core::Making::Threads] @param title [String] @param mirrored [Boolean] for a left-hander
     def initialize(threads, title:, mirrored: false)
       @threads = spread(mirrored ? threads.mirrored : threads)
       @title = title
@@ -31,7 +31,7 @@ module Formats
 
     # Beads lie further apart than they will, so that the thread between them is seen.
     def spread(threads)
-      Core::Construction::Threads.new(threads.slots.map { |slot| slot.with(x: slot.x * SPREAD, y: slot.y * SPREAD) }, threads.threads)
+      Core::Making::Threads.new(threads.slots.map { |slot| slot.with(x: slot.x * SPREAD, y: slot.y * SPREAD) }, threads.threads)
     end
 
     def beads

@@ -33,7 +33,7 @@ module Formats
       counted("verdicts.#{verdict.code}.#{words(verdict)}", verdict, unit)
     end
 
-    # @param verdict [Core::Verdict] @return [String] in two or three words
+    # @param verdict [Core::Advice::Verdict] @return [String] in two or three words
     def short(verdict, unit: :mm)
       counted("short.#{verdict.code}.#{words(verdict)}", verdict, unit)
     end
@@ -54,7 +54,7 @@ module Formats
       }.join(', ')
     end
 
-    # @param fault [Core::Technique::Fault] @return [String] what to look for, and what to do until when
+    # @param fault [Core::Catalogue::Fault] @return [String] what to look for, and what to do until when
     def fault(fault)
       return "#{fault.sign}." if fault.repair.empty?
 
@@ -89,7 +89,7 @@ module Formats
       tools.map { |key, count| "#{"#{count} " if count > 1}#{table.tool(key).name.downcase}" }.join(', ')
     end
 
-    # @param person [Core::PersonPlan] @return [Array<String>] what to look out for with them, beside the joins of their piece
+    # @param person [Core::Planning::PersonPlan] @return [Array<String>] what to look out for with them, beside the joins of their piece
     def care(person, unit: :mm)
       person.findings.select { |found| found.join.nil? && found.worth_a_look? }.map { |found| finding(found, unit: unit) }
     end
@@ -113,7 +113,7 @@ module Formats
       say("uses.#{use.code}", name: use.name, count: use.count)
     end
 
-    # @param piece [Core::Sizing::OutOfReach]
+    # @param piece [Core::Making::OutOfReach]
     def unfitted(piece, unit: :mm)
       [piece.causes.map { |c| cause(c, unit: unit) }, piece.cures.map { |c| cause(c, unit: unit) }.join(' ')].flatten.join(' ')
     end

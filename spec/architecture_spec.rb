@@ -1,7 +1,103 @@
 # frozen_string_literal: true
 
+require 'ripper'
+
 # Who may know whom: the arrows of docs/architecture.md.
 RSpec.describe 'The architecture' do
+  # Areas of the core, the lowest first: a file names what stands before its own area in this list, never what stands behind it.
+  areas = {
+    'values' => %w[base measure catalogue people],
+    'piece' => %w[making ends construction project sizing fit],
+    'class' => %w[setup materials cutting steps planning session levers supply price advice live logbook comparison course data]
+  }
+  core = File.join(EagerBench::ROOT, 'core')
+
+  # What a file of the core names, resolved as Ruby does it.
+  class CoreNames
+    # @param file [String]
+    def initialize(file)
+      @file = file
+      @found = []
+    end
+
+    # @return [Array<(String, String)>] each constant with the file that defines it
+    def call
+      walk(Ripper.sexp(File.read(@file)), [])
+      @found
+    end
+
+    private
+
+    def walk(node, nest)
+      return unless node.is_a?(Array)
+
+      case node.first
+      when :module, :class then enter(node, nest)
+      when :const_path_ref, :var_ref, :top_const_ref then name(node, nest)
+      else node.each { |below| walk(below, nest) }
+      end
+    end
+
+    def enter(node, nest)
+      inner = (nest.last || Object).const_get(path(node[1]))
+      body = node.first == :class ? node.drop(3) : node.drop(2)
+      walk(node[2], nest) if node.first == :class
+      body.each { |below| walk(below, nest + [inner]) }
+    end
+
+    def name(node, nest)
+      text = path(node)
+      return node.each { |below| walk(below, nest) } if text.nil? || !text.match?(/\A[A-Z]/)
+
+      parts = text.split('::')
+      owner = nest.reverse.find { |one| one.const_defined?(parts.first, false) } || nest.last || Object
+      at = defined_at(owner, parts) and @found << [text, at]
+    end
+
+    # Of Session::Spread::EIGHT_OF_TEN the file that holds the constant, else the one that holds what it stands in.
+    def defined_at(owner, parts)
+      parts.size.downto(1).each do |number|
+        holder = parts.first(number - 1).reduce(owner) { |one, part| one.const_get(part) }
+        file = holder.const_source_location(parts[number - 1])&.first
+        return file if file
+      rescue NameError
+        next
+      end
+      nil
+    end
+
+    def path(node)
+      case node&.first
+      when :const_path_ref then path(node[1])&.then { |before| "#{before}::#{node[2][1]}" }
+      when :const_ref, :var_ref, :top_const_ref then node[1][1] if node[1].first == :@const
+      end
+    end
+  end
+
+  it 'keeps the layers and areas of the core in their order, without exception' do
+    Zeitwerk::Loader.eager_load_all
+    order = areas.values.flatten
+    area = ->(file) { file.delete_prefix("#{core}/").split('/')[1] if file.start_with?(core) }
+    files = Dir[File.join(core, '**', '*.rb')]
+    named = files.flat_map { |file| CoreNames.new(file).call.map { |name, at| [file, name, area.(at)] } }.select(&:last)
+    upward = named.select { |file, _, there| order.index(there) > order.index(area.(file)) }
+    expect(files.map { |file| file.delete_prefix("#{core}/").split('/').first(2) }.uniq).to match_array(areas.flat_map { |layer, all| all.map { |one| [layer, one] } })
+    expect(named.count { |file, _, there| there != area.(file) }).to be > 900
+    expect(upward.map { |file, name, _| "#{file.delete_prefix("#{core}/")} names #{name}" }).to eq([])
+  end
+
+  # Types in comments count as well: they are what a reader follows.
+  it 'names no type of a higher area in a comment of the core' do
+    order = areas.values.flatten
+    modules = order.to_h { |one| [one.split('_').map(&:capitalize).join, one] }
+    upward = Dir[File.join(core, '**', '*.rb')].flat_map do |file|
+      own = order.index(file.delete_prefix("#{core}/").split('/')[1])
+      File.read(file).scan(/^\s*#.*?@(?:param|return|yieldparam|yieldreturn)[^\n]*/).flat_map { |line| line.scan(/(?<![\w:])([A-Z]\w+)::[A-Z]/).flatten }
+        .filter_map { |name| modules[name] }.select { |there| order.index(there) > own }.map { |there| "#{file.delete_prefix("#{core}/")}: #{there}" }
+    end
+    expect(upward.uniq).to eq([])
+  end
+
   forbidden = {
     'core' => Regexp.union(/\b(Sinatra|Sequel|Rack|Puma|Prawn|ERB|JSON|CSV|File|Dir|IO|Store|Formats|Web|Demo|Standins)\b/,
       /Time\.now|Date\.today|\bENV\b|\$std|\brand\b(?!\()|\bputs\b/),

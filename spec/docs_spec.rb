@@ -24,14 +24,14 @@ RSpec.describe 'The documents' do
     let(:klass) { Core::Construction::Garland }
     let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |skill| [skill.key, skill] })) }
     let(:parameters) { instance_eval(example('docs/constructions.md', 'ruby-sample')).transform_keys(&:to_s) }
-    let(:work_up) { klass.build(parameters, table).call(target: mm(180), maker: Core::Construction::Maker.new) }
+    let(:work_up) { klass.build(parameters, table).call(target: mm(180), maker: Core::Making::Maker.new) }
 
     # 180 mm hold 22.5 beads of 8 mm: 22 or 23. Cord: the beads, two knots of 12 × 1.5 mm, two tails of 60 mm.
     it 'works up to whole beads, a cut that covers them, steps in order and a drawing of each bead' do
       beads = work_up.parts.sum(&:count)
       expect([22, 23]).to include(beads)
       expect(work_up.cuts.first.length).to eq(mm((beads * 8) + 36 + 120))
-      expect(Core::Technique::Order.of(work_up.steps, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
+      expect(Core::Steps::Order.of(work_up.steps, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
       expect(work_up.layout.count { |shape| shape.role == :bead }).to eq(beads)
       expect(Core::Measure::Length.sum(work_up.lengths.working.map(&:length))).to eq(work_up.lengths.beaded)
     end
@@ -44,7 +44,7 @@ RSpec.describe 'The documents' do
 
     it 'says so of a pattern that cannot fill' do
       fixed = parameters.merge('pattern' => pattern('round_8'))
-      expect { klass.build(fixed, table) }.to raise_error(Core::Construction::InvalidParameters)
+      expect { klass.build(fixed, table) }.to raise_error(Core::Making::InvalidParameters)
     end
   end
 
@@ -56,7 +56,7 @@ RSpec.describe 'The documents' do
     { 'round_8' => :fits, 'round_12' => :tight }.each do |bead, status|
       it "answers #{status} for #{bead}, with words for it" do
         table = sample_table
-        join = Core::Construction::Join.new(kind: :lines_through, inner: table.line('cable'), outer: table.part(bead), at: 0.0)
+        join = Core::Making::Join.new(kind: :lines_through, inner: table.line('cable'), outer: table.part(bead), at: 0.0)
         finding = Core::Fit::Rules::BeadSwings.new(table).call(join)
         expect(finding.status).to eq(status)
         expect(YAML.safe_load(example('docs/fit.md', 'yaml'))['fit']).to include(finding.code.to_s)

@@ -29,7 +29,7 @@ module Studios
     Application::Results.new(studio, @forecasts, Application::Searches.new(RUNNER), today: -> { today })
   end
 
-  # @return [Core::Plan]
+  # @return [Core::Planning::Plan]
   def plan_of(id)
     results_of(studio).of(id).plan
   end
@@ -39,7 +39,7 @@ module Studios
     results_of(studio).of(id).supply
   end
 
-  # @return [Core::Inputs]
+  # @return [Core::Planning::Inputs]
   def inputs_of(id)
     results_of(studio).of(id).inputs
   end

@@ -11,7 +11,7 @@ module Store
       @studio = studio
     end
 
-    # @param inputs [Core::Inputs] @return [Integer] the new class's id
+    # @param inputs [Core::Planning::Inputs] @return [Integer] the new class's id
     def call(inputs)
       @studio.write do
         named = R.texts_of(R::DESIGN.write(inputs.design))

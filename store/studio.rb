@@ -43,7 +43,7 @@ module Store
       @database.synchronize { |connection| connection.get_first_value(REVISION) }
     end
 
-    # @param calibration [Core::Session::Calibration]
+    # @param calibration [Core::Setup::Calibration]
     def calibrate(calibration)
       update(calibration: JSON.generate(Core::Data::Records::CALIBRATION.write(calibration)))
     end
@@ -58,7 +58,7 @@ module Store
     end
 
     # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.
-    # @param inputs [Core::Inputs] @param events [Array<Core::Live::Event>] that were tapped in it @return [Integer] the new class's id
+    # @param inputs [Core::Planning::Inputs] @param events [Array<Core::Live::Event>] that were tapped in it @return [Integer] the new class's id
     def import(inputs, events = [])
       write do
         Importing.new(self).call(inputs).tap { |id| live_events.append_all(id, events) if events.any? }

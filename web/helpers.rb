@@ -191,7 +191,7 @@ module Web
     end
 
     def draw_part(part, scale)
-      shape = Core::Construction::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm,
+      shape = Core::Making::Shape.new(item: part, role: part.kind, x: part.along.to_mm / 2, y: 0.0, along: part.along.to_mm,
         across: part.outer.to_mm, form: part.form)
       Formats::PieceSvg.picture(shape, scale)
     end

@@ -17,7 +17,7 @@ module Application
       # See Times#rows.
       def rows(learnt, _before)
         learnt.losses.map do |lesson|
-          usual = Core::Bill::Loss.usual(lesson.about)
+          usual = Core::Materials::Loss.usual(lesson.about)
           values = [lesson.value, lesson.low, lesson.high].map { |share| share.round(DIGITS) }
           yield lesson.about.to_s, lesson.about, lesson, usual, values, @used.fetch(lesson.about.to_s, usual)
         end

@@ -10,7 +10,7 @@ module Application
         %i[parts lines].each { |kind| CatalogueItems.new(@studio, @content, kind).bring_missing(named) }
         Core::Sizing::Blueprint.new(design, @studio.catalogue.table).fit_usual
         @studio.projects.save(design)
-      rescue Core::Construction::InvalidParameters, Core::UnknownKey
+      rescue Core::Making::InvalidParameters, Core::UnknownKey
         raise StudioMerge::Unplannable, design.name
       end
 

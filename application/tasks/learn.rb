@@ -2,7 +2,7 @@
 
 module Application
   module Tasks
-    # Works out what held classes teach. known: {class id => Core::Logbook::HeldClass} · unknown: [[class id, Core::Inputs,
+    # Works out what held classes teach. known: {class id => Core::Logbook::HeldClass} · unknown: [[class id, Core::Planning::Inputs,
     # [Core::Live::Event]]] · calibration: from before anything was learnt · fading: Core::Logbook::Fading
     Learn = Core::Value.define(:known, :unknown, :calibration, :fading) do
       # @return [Found]

@@ -2,7 +2,7 @@
 
 module Application
   module Tasks
-    # Prints of a class as PDF. kind: one of KINDS · span: the ruler all drawings share, in millimetres · seat: Core::Bill::Seat or nil
+    # Prints of a class as PDF. kind: one of KINDS · span: the ruler all drawings share, in millimetres · seat: Core::Price::Seat or nil
     PrintPdf = Core::Value.define(:kind, :plan, :supply, :market, :seat, :unit, :paper, :grid, :skip, :span) do
       # @return [String] the file's bytes
       def call(report)

@@ -4,9 +4,9 @@ module Application
   module Tasks
     # Looks for what would help a class. target: chance to be reached, 0..1 · seat: minor units a seat pays
     SearchLevers = Core::Value.define(:inputs, :target, :seat) do
-      # @return [Core::Session::LeverSearch::Found, Core::Session::Impossible]
+      # @return [Core::Levers::LeverSearch::Found, Core::Session::Impossible]
       def call(report)
-        Core::Session::LeverSearch.new(inputs, target: target, seat: seat) { |share| report.call(Work::Progress.new(share: share)) }.call
+        Core::Levers::LeverSearch.new(inputs, target: target, seat: seat) { |share| report.call(Work::Progress.new(share: share)) }.call
       end
     end
   end

@@ -8,7 +8,7 @@ module Application
       def call(report)
         designs.each_with_index.reduce({}) do |known, (design, index)|
           report.call(Work::Progress.new(share: index.fdiv(designs.size)))
-          time = Core::Session::ProjectTime.new(design, table, calibration, date)
+          time = Core::Comparison::ProjectTime.new(design, table, calibration, date)
           known.merge(design.key => [time.alone, time.groups]).tap { |so_far| report.call(so_far) }
         rescue Core::Error
           known

@@ -12,7 +12,7 @@ module Formats
       # For who sees little, everything is this much larger.
       LARGE = 1.8
 
-      # @param plan [Core::Plan] @param span [Float] the ruler all drawings share, in millimetres
+      # @param plan [Core::Planning::Plan] @param span [Float] the ruler all drawings share, in millimetres
       # @yieldparam share [Float] how many are done
       def initialize(plan, span:, unit: :mm, size: 'A4', &progress)
         super(title: "#{plan.workshop.title}: handouts", unit: unit, size: size)

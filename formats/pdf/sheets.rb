@@ -5,7 +5,7 @@ module Formats
     # The instructor's sheets of a class: kits, what to order, what to cut, tools and steps.
     class Sheets < Paper
       # @param supply [Core::Supply::ClassSupply, nil] nil when the kits have left the stock
-      # @param market [Core::Supply::Market] @param seat [Core::Bill::Seat, nil]
+      # @param market [Core::Supply::Market] @param seat [Core::Price::Seat, nil]
       def initialize(plan, supply:, market:, seat:, unit: :mm, size: 'A4')
         super(title: "#{plan.workshop.title}: sheets", unit: unit, size: size)
         @plan = plan

@@ -71,7 +71,7 @@ RSpec.describe Core::Project::Hanging do
   # Places numbered by where they lie; the items they come from.
   it 'chooses among places by item and by which' do
     origins = %w[pattern.0 pattern.1.0 pattern.1.0 pattern.1.1 pattern.0]
-    places = origins.each_with_index.map { |origin, i| Core::Construction::Anchor.new(item: nil, x: i, y: 0, origin: origin) }
+    places = origins.each_with_index.map { |origin, i| Core::Making::Anchor.new(item: nil, x: i, y: 0, origin: origin) }
     { 'f' => [0, 1, 2, 3, 4], 'f@every_2' => [1, 3], 'f@middle' => [2], 'f.pattern.1' => [1, 2, 3], 'f.pattern.1.0@last' => [2],
       'f.pattern.9' => [],
       'f.pattern.0@first' => [0] }.each do |text, expected|

@@ -74,7 +74,7 @@ RSpec.describe Core::Construction do
       *ways.map { |name, (key, parameters)| [name, key, parameters] }].each do |name, key, parameters|
     describe "#{name} keeps the contract" do
       let(:construction) { Core::Construction::Registry.fetch(key).build(parameters.transform_keys(&:to_s), sample_table) }
-      let(:work_up) { construction.call(target: mm(180), maker: Core::Construction::Maker.new) }
+      let(:work_up) { construction.call(target: mm(180), maker: Core::Making::Maker.new) }
 
       it 'draws each counted thing where it lies, within its own length' do
         drawn = work_up.layout.reject { |shape| shape.role == :line }
@@ -96,7 +96,7 @@ RSpec.describe Core::Construction do
         keys = work_up.steps.map(&:key)
         expect(work_up.steps.flat_map(&:after) - keys).to be_empty
         expect(work_up.steps.map(&:technique) - sample_table.techniques.keys).to be_empty
-        expect(Core::Technique::Order.of(work_up.steps, sample_table).steps.size).to eq(keys.size)
+        expect(Core::Steps::Order.of(work_up.steps, sample_table).steps.size).to eq(keys.size)
       end
 
       it 'breaks every cut down, and meets its neighbours with something' do
@@ -105,7 +105,7 @@ RSpec.describe Core::Construction do
       end
 
       it 'gives the same for the same' do
-        expect(construction.call(target: mm(180), maker: Core::Construction::Maker.new).layout).to eq(work_up.layout)
+        expect(construction.call(target: mm(180), maker: Core::Making::Maker.new).layout).to eq(work_up.layout)
       end
     end
   end
@@ -144,7 +144,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table_part = { 'shell' => part('shell', 5, 4, kind: :clamshell) }
       table = sample_table.with(parts: sample_table.parts.merge(table_part))
       whole = design(strung(school: 'clamshell', cover: 'shell'))
-      work_up = Core::Sizing::Blueprint.new(whole, table).fit(mm(180), Core::Construction::Maker.new).work_ups['front']
+      work_up = Core::Sizing::Blueprint.new(whole, table).fit(mm(180), Core::Making::Maker.new).work_ups['front']
       expect(work_up.layout.count { |shape| shape.item.key == 'shell' }).to eq(2)
       expect(work_up.steps.map(&:technique)).to include('clamshell')
     end
@@ -161,7 +161,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         parameters = { line: 'cable', crimp: 'crimp', mirror: mirrored,
           pattern: row.map { |key| { 'part' => key } } + [{ 'repeat' => [{ 'part' => 'seed' }], 'fill' => true }] }
         made = Core::Construction::Registry.fetch(:strung).build(parameters.transform_keys(&:to_s), table)
-        joins = made.call(target: mm(180), maker: Core::Construction::Maker.new).joins.select { |one| one.kind == :cap_on_bead }
+        joins = made.call(target: mm(180), maker: Core::Making::Maker.new).joins.select { |one| one.kind == :cap_on_bead }
         expect(joins.map { |one| one.inner.key }).to eq(faced)
       end
     end
@@ -200,7 +200,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       { glitter: 1 } => [['glitter'], :unknown_parameter]
     }.each do |parameters, (place, code)|
       it "refuses #{parameters}" do
-        expect { fit(design(strung(**parameters)), 180) }.to raise_error(Core::Construction::InvalidParameters) { |e|
+        expect { fit(design(strung(**parameters)), 180) }.to raise_error(Core::Making::InvalidParameters) { |e|
           expect(e.problems.map { |p| [p.at.drop(3), p.code] }).to include([place, code])
         }
       end
@@ -210,7 +210,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
   def built(key, samples, target: 180, **changes)
     construction = Core::Construction::Registry.fetch(key).build(samples.merge(changes).transform_keys(&:to_s),
       sample_table)
-    construction.call(target: mm(target), maker: Core::Construction::Maker.new)
+    construction.call(target: mm(target), maker: Core::Making::Maker.new)
   end
 
   def counts(work_up)
@@ -232,7 +232,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect {
         built(:two_hole, samples[:two_hole],
           bead: 'round_8')
-      }.to raise_error(Core::Construction::InvalidParameters, /bead wrong_hole_count/)
+      }.to raise_error(Core::Making::InvalidParameters, /bead wrong_hole_count/)
     end
 
     it 'adds less for a flat bead than a round one would' do
@@ -249,7 +249,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     expect {
       built(:stretch, samples[:stretch],
         elastic: 'cable')
-    }.to raise_error(Core::Construction::InvalidParameters, /not_elastic/)
+    }.to raise_error(Core::Making::InvalidParameters, /not_elastic/)
   end
 
   describe Core::Construction::MemoryCoil do
@@ -276,7 +276,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
           samples[:memory_coil].transform_keys(&:to_s), sample_table
         )
         cut = ->(target, wraps) {
-          construction.call(target: mm(target), maker: Core::Construction::Maker.new(tails: tails, measure: mm(160),
+          construction.call(target: mm(target), maker: Core::Making::Maker.new(tails: tails, measure: mm(160),
             wraps: wraps)).cuts.first
         }
         expect(cut.(150, 1).length).to eq(mm(160) * factor.to_s.to_r)
@@ -391,7 +391,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         [2 * 2 * 2, { 'bar_3' => 2, 'open_ring' => 2 }, %w[trim bend last_loops ring]]
       )
       expect { built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last, rows: 4) }
-        .to raise_error(Core::Construction::InvalidParameters)
+        .to raise_error(Core::Making::InvalidParameters)
     end
 
     it 'leaves what hands need once in a batch of links' do
@@ -474,7 +474,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table = sample_table.with(lines: sample_table.lines.merge('w' => Core::Catalogue::Line.new(key: 'w', name: 'w', kind: :wire,
         thickness: mm(0.64))))
       made = Core::Construction::Registry.fetch(:wire_bail).build({ 'wire' => 'w', 'button' => 'drop' }, table)
-      expect(made.call(target: nil, maker: Core::Construction::Maker.new).cuts.first.length.to_mm).to be_between(355, 380)
+      expect(made.call(target: nil, maker: Core::Making::Maker.new).cuts.first.length.to_mm).to be_between(355, 380)
     end
 
     # The helix by adding up short chords of it, and arcs by the circle (plane geometry).
@@ -499,7 +499,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table = sample_table.with(parts: sample_table.parts.merge('s8' => part('s8', 2.2, 3), 's11' => part('s11', 203.0 / 150, 2.1)),
         lines: %w[20 22].to_h { |gauge| [gauge, Core::Catalogue::Line.new(key: gauge, name: gauge, kind: :wire,
           thickness: mm(gauge == '20' ? 0.81 : 0.64))] })
-      wind = ->(parameters) { Core::Construction::Registry.fetch(:coil).build(parameters, table).call(target: nil, maker: Core::Construction::Maker.new) }
+      wind = ->(parameters) { Core::Construction::Registry.fetch(:coil).build(parameters, table).call(target: nil, maker: Core::Making::Maker.new) }
       plain = wind.({ 'wire' => '20', 'mandrel' => '2 mm', 'turns' => 62 })
       expect([plain.lengths.beaded.to_mm, plain.cuts.first.body.to_mm]).to match([be_within(1.1).of(50), be_within(6).of(545)])
       beaded = wind.({ 'wire' => '22', 'mandrel' => '4 mm', 'seed' => 's8', 'beads' => 50 })
@@ -511,7 +511,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       # 203 of beads, 12.9 a turn: 16 turns, 33 long, 6.2 across; wound again a turn takes 25.8.
       expect([small.lengths.beaded.to_mm, again.cuts.last.body.to_mm]).to match([be_within(0.7).of(33), be_within(0.9).of(25.8)])
       expect { wind.({ 'wire' => '20', 'second_turns' => 2, 'core' => '20', 'mandrel' => '0.8 mm' }) }
-        .to raise_error(Core::Construction::InvalidParameters, /core core_too_thick/)
+        .to raise_error(Core::Making::InvalidParameters, /core core_too_thick/)
     end
 
     { '10 mm' => 10, '4 mm x 360' => Math::PI * 4.81, '2 mm x 90; 5 mm; 2 mm x -90' => (Math::PI * 2.81 / 2) + 5 }.each do |path, long|
@@ -531,7 +531,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       [:own_work, { work: '' }] => /work no_work/
     }.each do |(key, changes), problem|
       it("refuses #{key} with #{changes}") { expect { built(key,
-        samples[key], **changes) }.to raise_error(Core::Construction::InvalidParameters, problem) }
+        samples[key], **changes) }.to raise_error(Core::Making::InvalidParameters, problem) }
     end
 
     # A hinged chain pulled taut (plane geometry): the inside of each ring, a made link less the wire at both its ends, a bought part as
@@ -547,7 +547,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect([row.fixed_length.to_mm, row.beyond(:first).to_mm, row.beyond(:last).to_mm]).to eq([20.8, 0.8, 0.8])
       [40, 95, 151, 180].each do |target|
         found = Core::Construction::Registry.fetch(:linked).build({ 'unit' => list.('l12'), 'ring' => 'r6' }, table)
-          .call(target: mm(target), maker: Core::Construction::Maker.new)
+          .call(target: mm(target), maker: Core::Making::Maker.new)
         best = (1..30).min_by { |n| ((n * 10) + ((n - 1) * 4.4) - target).abs }
         expect([target, found.lengths.repeats, found.lengths.beaded.to_mm]).to match([target, best, be_within(0.001).of((best * 10) + ((best - 1) * 4.4))])
       end
@@ -563,7 +563,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
     def made(key, data, table, target:)
       Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(target),
-        maker: Core::Construction::Maker.new)
+        maker: Core::Making::Maker.new)
     end
 
     let(:seeds) { table_with(parts: [part('s11', 1.45, 2.15), part('s8', 2.05, 3.05), part('r6', 6), part('hook19', 19, 8, kind: :hook)],
@@ -659,20 +659,20 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     }.each do |chart, problem|
       it("refuses the chart #{chart}") {
         expect { made(:disc_braid, { cord: 'thin', chart: chart }, seeds, target: 180) }
-          .to raise_error(Core::Construction::InvalidParameters, problem)
+          .to raise_error(Core::Making::InvalidParameters, problem)
       }
     end
   end
 
   # Every school of ends, in every construction that ends in lines: what it buys and what shuts it.
-  Core::Construction::CrimpedEnds::SCHOOLS.each do |school, way|
+  Core::Ends::CrimpedEnds::SCHOOLS.each do |school, way|
     it "ends in #{school} wherever lines end" do
       shell = part('shell', 5, 4, kind: :clamshell)
       table = sample_table.with(parts: sample_table.parts.merge('shell' => shell))
       { strung: 2, two_hole: 4, stations: 4, twisted_strands: 4 }.each do |key, ends|
         data = samples[key].merge(school: school.to_s, cover: { cover: 'cover', clamshell: 'shell' }[way.cover], tails: 'buried').compact
         work_up = Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(180),
-          maker: Core::Construction::Maker.new)
+          maker: Core::Making::Maker.new)
         found = counts(work_up)
         expect([key, found['cover'], found['shell']]).to eq([key, (ends if way.cover == :cover), (ends if way.cover == :clamshell)])
         expect([key, work_up.steps.count { |step| step.technique == way.technique }]).to match([key, be >= 1])
@@ -690,7 +690,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
   it 'puts what hangs on before the step that closes' do
     hung = component('charm', :findings, hung_at: 'centre', parts: pattern('open_ring'))
-    order = Core::Technique::Order.of(fit(design(strung, hung), 180).steps, sample_table).steps.map(&:key)
+    order = Core::Steps::Order.of(fit(design(strung, hung), 180).steps, sample_table).steps.map(&:key)
     expect(order.index('charm/join')).to be < order.index('front/second_end')
   end
 end

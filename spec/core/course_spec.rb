@@ -2,7 +2,7 @@
 
 RSpec.describe Core::Course::Sequence do
   def skill(key, *needs)
-    Core::Technique::Skill.new(key: key, name: key, level: 1, seconds: 1, prerequisites: needs)
+    Core::Catalogue::Skill.new(key: key, name: key, level: 1, seconds: 1, prerequisites: needs)
   end
 
   def lesson(key, *techniques)

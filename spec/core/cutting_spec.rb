@@ -83,7 +83,7 @@ RSpec.describe Core::Cutting::Reels do
   it 'lays every cut of a class on reels' do
     table = sample_table.with(lines: sample_table.lines.merge('cable' => sample_table.lines['cable'].with(reel_length: mm(1000))))
     people = (1..9).map { |i| attendee(i, 140 + (i * 10)) }
-    plan = Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
+    plan = Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
     reels = plan.reels(table.lines['cable'])
     expect(reels.bars.flat_map(&:pieces).map(&:owner)).to match_array(people.map(&:name))
     expect(Core::Measure::Length.sum(reels.bars.flat_map(&:pieces).map(&:length))).to eq(plan.line_totals.values.first)
@@ -147,15 +147,15 @@ RSpec.describe Core::Cutting::Reels do
 
   it 'leaves tails as the person, the line or the project says, in this order' do
     cut = lambda do |own, by_line|
-      supply = Core::Supply::Provision.new(tails_by_line: by_line)
-      Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170, tails: own)],
+      supply = Core::Setup::Provision.new(tails_by_line: by_line)
+      Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170, tails: own)],
         table: sample_table).people.first.cuts.first.tails.to_mm
     end
     expect([cut.(nil, {}), cut.(nil, 'cable' => :lean), cut.(:generous, 'cable' => :lean)]).to eq([100, 70, 150])
   end
 
   it 'saves one of two tails when the reel itself is held' do
-    tails = [false, true].map { |off| Core::Plan.for(workshop: workshop.with(supply: Core::Supply::Provision.new(off_reel: off)),
+    tails = [false, true].map { |off| Core::Planning::Plan.for(workshop: workshop.with(supply: Core::Setup::Provision.new(off_reel: off)),
       design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
     expect(tails.last * 2).to eq(tails.first)
   end
@@ -164,7 +164,7 @@ RSpec.describe Core::Cutting::Reels do
   { [false, {}] => false, [true, {}] => true, [true, { 'cable' => :cut_first }] => false, [false, { 'cable' => :off_reel }] => true,
     [false, { 'other' => :off_reel }] => false }.each do |(all, by_line), off|
     it("works the cable #{off ? 'off the reel' : 'cut first'} with #{all}, #{by_line}") do
-      expect(Core::Supply::Provision.new(off_reel: all, cut_by_line: by_line).off_reel?(sample_table.line('cable'))).to be(off)
+      expect(Core::Setup::Provision.new(off_reel: all, cut_by_line: by_line).off_reel?(sample_table.line('cable'))).to be(off)
     end
   end
 

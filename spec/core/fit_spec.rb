@@ -6,7 +6,7 @@ RSpec.describe Core::Fit do
   end
 
   def join(kind, inner, outer, passes: 1, component: 'front')
-    Core::Construction::Join.new(kind: kind, inner: inner, outer: outer, at: 10.0, passes: passes, component: component)
+    Core::Making::Join.new(kind: kind, inner: inner, outer: outer, at: 10.0, passes: passes, component: component)
   end
 
   def judge(join, table: sample_table, **options)
@@ -159,14 +159,14 @@ RSpec.describe Core::Fit do
 
     it 'come least change first, and each of them mends what it is for' do
       whole = bracelet
-      plan = Core::Plan.for(workshop: workshop, design: whole, attendees: [attendee(1, 170)], table: table)
+      plan = Core::Planning::Plan.for(workshop: workshop, design: whole, attendees: [attendee(1, 170)], table: table)
       person = plan.people.first
       finding = person.findings.find { |f| f.code == :crimp_loose }
       expect(finding.cures.map(&:change)).to eq(finding.cures.map(&:change).sort)
-      effect = Core::Fit::Remedies.new(plan, table).effect(finding.cures.first, person.attendee)
+      effect = Core::Advice::Remedies.new(plan, table).effect(finding.cures.first, person.attendee)
       expect([finding.cures.first.to.key, effect.cures?(finding)]).to eq(['small', true])
       cured = finding.cures.first.apply(whole)
-      mended = Core::Sizing::Blueprint.new(cured, table).fit(mm(183), Core::Construction::Maker.new)
+      mended = Core::Sizing::Blueprint.new(cured, table).fit(mm(183), Core::Making::Maker.new)
       expect(Core::Fit::Check.new(table).piece(mended).map(&:code)).not_to include(:crimp_loose)
     end
 
@@ -175,9 +175,9 @@ RSpec.describe Core::Fit do
       crimping = table.techniques['flat_crimp'].with(practice: 'two', practice_minutes: 5, practice_takes: ['crimp x 2'])
       practised = table.with(techniques: table.techniques.merge('flat_crimp' => crimping))
       unmeasured = attendee(2, 170, level: 1).with(measures: {})
-      plan = Core::Plan.for(workshop: workshop, design: bracelet, attendees: [attendee(1, 200), unmeasured], table: practised)
+      plan = Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: [attendee(1, 200), unmeasured], table: practised)
       person = plan.person('2')
-      effect = Core::Fit::Remedies.new(plan, practised).effect(person.findings.find { |f| f.code == :crimp_loose }.cures.first,
+      effect = Core::Advice::Remedies.new(plan, practised).effect(person.findings.find { |f| f.code == :crimp_loose }.cures.first,
         person.attendee)
       crimps = ->(own) { own.needs.select { |need| need.part.kind == :crimp }.to_h { |need| [need.part.key, need.count] } }
       expect([crimps.(person), crimps.(effect.before), crimps.(effect.after)]).to eq([{ 'crimp' => 4 }, { 'crimp' => 2 }, { 'small' => 2 }])
@@ -191,7 +191,7 @@ RSpec.describe Core::Fit do
       whole = design(strung, hung)
       check = ->(made) {
         Core::Fit::Check.new(with_pendant).piece(Core::Sizing::Blueprint.new(made, with_pendant).fit(mm(180),
-          Core::Construction::Maker.new))
+          Core::Making::Maker.new))
       }
       finding = check.(whole).find { |f| f.rule == :faces_front }
       expect([finding.status,
@@ -204,7 +204,7 @@ RSpec.describe Core::Fit do
   describe 'people' do
     def findings(words, table: sample_table, colourways: {})
       person = attendee(1, 170, needs: Core::People::NeedsReader.read(words))
-      Core::Plan.for(workshop: workshop, design: bracelet.with(colourways: colourways), attendees: [person],
+      Core::Planning::Plan.for(workshop: workshop, design: bracelet.with(colourways: colourways), attendees: [person],
         table: table).people.first.findings.select { |f| f.join.nil? }
     end
 
@@ -267,7 +267,7 @@ RSpec.describe Core::Fit do
       statuses = [nil, 50, 130, 1000].map do |rated|
         lines = sample_table.lines.merge('cable' => sample_table.lines['cable'].with(rated_load_grams: rated))
         table = sample_table.with(parts: heavy, lines: lines)
-        piece = Core::Sizing::Blueprint.new(bracelet, table).fit(mm(170), Core::Construction::Maker.new)
+        piece = Core::Sizing::Blueprint.new(bracelet, table).fit(mm(170), Core::Making::Maker.new)
         Core::Fit::Check.new(table).piece(piece).find { |f| f.rule == :line_bears }.status
       end
       expect(statuses).to eq(%i[unknown will_not tight fits])

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe Core::Technique::Holding do
+RSpec.describe Core::Steps::Holding do
   def step(key, keeps = {})
-    Core::Construction::StepUse.new(key: key, technique: 'x', repeats: 1, text: :x, keeps: keeps)
+    Core::Making::StepUse.new(key: key, technique: 'x', repeats: 1, text: :x, keeps: keeps)
   end
 
   # Steps with their tools and what they keep => what is held while each is done, fetched before it and put back after it.
@@ -27,14 +27,14 @@ RSpec.describe Core::Technique::Holding do
 
   it 'counts what is kept as in use, and waits in the sum only for what must be dry' do
     dry = step('c').with(after: %w[a])
-    skill = Core::Technique::Skill.new(key: 'x', name: 'x', level: 1, seconds: 60)
+    skill = Core::Catalogue::Skill.new(key: 'x', name: 'x', level: 1, seconds: 60)
     holdings = described_class.along([[step('a', { 'mat' => 'c' }), %w[mat]], [step('b'), []], [dry, %w[mat]]])
     tasks = [step('a').with(waits: 10), step('b'), dry].zip(holdings).map { |one, holding|
-      Core::Session::Task.new(step: one, technique: skill, minutes: 4.0, demonstration_minutes: 0, holding: holding)
+      Core::Steps::Task.new(step: one, technique: skill, minutes: 4.0, demonstration_minutes: 0, holding: holding)
     }
-    table = Core::Session::Sum.timetable({ '1' => tasks, '2' => tasks }, 60, Core::Session::Calibration.new)
+    table = Core::Steps::Sum.timetable({ '1' => tasks, '2' => tasks }, 60, Core::Setup::Calibration.new)
     expect(table.rows['1'].map { |segment| [segment.kind, segment.minutes] }).to eq([[:welcome, 10.0], [:work, 4.0], [:work, 4.0],
       [:drying, 6.0], [:work, 4.0], [:clearing, 10.0]])
-    expect([Core::Session::Overlap.most(table.rows), Core::Session::Sum.drying(tasks)]).to eq([{ 'mat' => 2 }, 6.0])
+    expect([Core::Steps::Overlap.most(table.rows), Core::Steps::Sum.drying(tasks)]).to eq([{ 'mat' => 2 }, 6.0])
   end
 end

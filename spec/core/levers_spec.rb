@@ -3,7 +3,7 @@
 require_relative '../studio_helper'
 
 # One class each: where there is room for it, what it changes, and nothing else.
-RSpec.describe Core::Session::Levers do
+RSpec.describe Core::Levers::Kinds do
   let(:studio) { new_studio }
   let(:result) { results_of(studio).of(1) }
   let(:plan) { result.plan }
@@ -47,7 +47,7 @@ RSpec.describe Core::Session::Levers do
   # that adds 6 runs: 0.5 - c·(0.2 - 0.15), c = (4 - 20·0.5·0.2)/(4 - 20·0.04) = 0.625.
   it 'tells the chance with a lever by its own runs, put right by the same runs of the class as it is' do
     before = ([true] * 4) + ([false] * 16)
-    told = [20, 10].map { |met| Core::Session::Trial.of([], ([true] * met) + ([false] * (20 - met)), before).chance_given(0.15) }
+    told = [20, 10].map { |met| Core::Levers::Trial.of([], ([true] * met) + ([false] * (20 - met)), before).chance_given(0.15) }
     expect(told).to match([1.0, be_within(1e-9).of(0.5 - (0.625 * 0.05))])
   end
 
@@ -60,7 +60,7 @@ RSpec.describe Core::Session::Levers do
   it 'has no tool to borrow where there are enough, and no extra to drop where there is none' do
     studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
       state.with(workshop: state.workshop.with(tool_sets: 60,
-        teaching: state.workshop.teaching.with(extra: Core::Technique::Teaching::EXTRA.end)))
+        teaching: state.workshop.teaching.with(extra: Core::Setup::Teaching::EXTRA.end)))
     end
     codes = described_class.all(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
     expect(codes & %i[more_tool drop_extra]).to eq([])

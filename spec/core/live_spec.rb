@@ -2,7 +2,7 @@
 
 RSpec.describe Core::Live do
   let(:people) { [attendee(1, 165, level: 1), attendee(2, 175), attendee(3, 185, needs: Core::People::Needs.new(minor: true))] }
-  let(:inputs) { Core::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table) }
+  let(:inputs) { Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table) }
   let(:plan) { inputs.plan }
   let(:model) { Core::Session::Modelling.new(plan, inputs.calibration).model }
   let(:start) { 1_800_000_000 }
@@ -98,7 +98,7 @@ RSpec.describe Core::Live do
   end
 
   describe 'with covers that can be left out' do
-    let(:inputs) { Core::Inputs.new(workshop: workshop, design: bracelet(school: 'covered', cover: 'cover'),
+    let(:inputs) { Core::Planning::Inputs.new(workshop: workshop, design: bracelet(school: 'covered', cover: 'cover'),
       attendees: people, table: sample_table) }
     let(:covers) { plan.people.first.tasks.index { |task| task.step.key == 'front/covers' } }
 
@@ -210,7 +210,7 @@ RSpec.describe Core::Live do
   end
 
   it 'holds an evening against its plan: work alone, where 8 of 10 planned times lie, who was ahead and who behind' do
-    forecast = Core::Session::Forecast.for(plan, Core::Session::Calibration.new, runs: 40)
+    forecast = Core::Session::Forecast.for(plan, Core::Setup::Calibration.new, runs: 40)
     events = described_class::Pretended.events(plan, model, start)
     slow = events.map { |event| event.person == '2' && event.kind == :next ? event.with(at: event.at + 3600) : event }
     record = described_class::Record.new(described_class::Evening.new(plan, slow.reject { |event| event.kind == :end }), model, forecast)

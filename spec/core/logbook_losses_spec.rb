@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Logbook::LossLearning do
-  let(:calibration) { Core::Session::Calibration.new }
+  let(:calibration) { Core::Setup::Calibration.new }
 
   def lost(number, uses, session: 'a', kind: :crimp)
     Core::Logbook::Lost.new(kind: kind, uses: uses.to_f, lost: number, session: session)
@@ -28,7 +28,7 @@ RSpec.describe Core::Logbook::LossLearning do
 
   it 'covers hidden rates about 8 times in 10, and comes nearer with every class' do
     random = Random.new(5)
-    usual = Core::Bill::Loss.usual(:crimp)
+    usual = Core::Materials::Loss.usual(:crimp)
     poisson = ->(mean) { (0..).find { (mean -= -Math.log(1 - random.rand)).negative? } }
     hidden = Array.new(400) { poisson.(usual * described_class::BEFORE * 10) / (described_class::BEFORE * 10) }
     errors = hidden.map do |rate|
@@ -42,7 +42,7 @@ RSpec.describe Core::Logbook::LossLearning do
 
   it 'counts what was used and lost from the taps: not of those who were away, not in a class where nobody wrote it down' do
     people = (1..6).map { |key| attendee(key, 160 + key, level: 3) }
-    inputs = Core::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table)
+    inputs = Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table)
     model = Core::Session::Modelling.new(inputs.plan, calibration).model
     quiet = Core::Live::Pretended.events(inputs.plan, model, 1_800_000_000)
     lost = ->(taps) { Core::Logbook::Lost.of(inputs.plan, Core::Live::Evening.new(inputs.plan, taps), 'a') }
@@ -59,7 +59,7 @@ RSpec.describe Core::Logbook::LossLearning do
   it 'changes the spares of the next plan, once it is used' do
     plan = ->(losses) do
       people = (1..8).map { |key| attendee(key, 170) }
-      Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: sample_table,
+      Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: sample_table,
         calibration: calibration.with(losses: losses))
     end
     crimps = ->(one) { one.spares.find { |part, _| part.kind == :crimp }.last.shared }

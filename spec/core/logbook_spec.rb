@@ -4,7 +4,7 @@ require 'eager_bench'
 EagerBench.load(:demo)
 
 RSpec.describe Core::Logbook::TimeLearning do
-  let(:between) { Core::Session::Calibration.new.between }
+  let(:between) { Core::Setup::Calibration.new.between }
   let(:learning) { described_class.new(between) }
 
   def tries(ratio, number, session: 'a', weight: 1.0)
@@ -36,7 +36,7 @@ end
 RSpec.describe Core::Logbook::SpreadLearning do
   logs = [[0.31, 0.12, -0.05, 0.22, 0.18], [-0.20, -0.31, -0.02, -0.25, -0.11], [0.05, 0.14, -0.08, 0.02, 0.21],
           [0.40, 0.28, 0.35, 0.11, 0.30], [-0.15, 0.04, -0.22, -0.10, -0.30], [0.02, -0.12, 0.09, 0.16, -0.04]]
-  let(:learning) { described_class.new(Core::Session::Calibration.new) }
+  let(:learning) { described_class.new(Core::Setup::Calibration.new) }
 
   def tries(logs, session: 'a', without: [])
     logs.each_with_index.flat_map { |own, person|
@@ -76,7 +76,7 @@ RSpec.describe Core::Logbook::HelpLearning do
     calls = { 'a' => [2.0, 1], 'b' => [3.0, 2] }.map { |session, (expected, called)|
       Core::Logbook::Calls.new(expected: expected, called: called, session: session)
     }
-    found = described_class.new(Core::Session::Calibration.new).lesson(calls)
+    found = described_class.new(Core::Setup::Calibration.new).lesson(calls)
     expect([found.seen, found.classes, found.value, found.low, found.high]).to match(
       [3, 2, be_within(1e-9).of(0.45 * 13 / 15), be_within(1e-3).of(0.45 * 8.645943 / 15), be_within(1e-3).of(0.45 * 17.781586 / 15)]
     )
@@ -109,13 +109,13 @@ end
 
 # Studios whose truth is known: what is learnt from their classes against the paces they were made with.
 RSpec.describe Core::Logbook::Learnt do
-  let(:calibration) { Core::Session::Calibration.new }
+  let(:calibration) { Core::Setup::Calibration.new }
 
   def inputs(number)
     people = (1..6).map { |i| attendee(i, 150 + (i * 6), level: 2 + (i % 2)) }
     slow = sample_table.techniques.transform_values { |skill| skill.with(seconds: skill.key == 'stringing' ? 8 : 90,
       demonstration_minutes: 0) }
-    Core::Inputs.new(workshop: workshop.with(key: "class #{number}"), design: bracelet, attendees: people,
+    Core::Planning::Inputs.new(workshop: workshop.with(key: "class #{number}"), design: bracelet, attendees: people,
       table: sample_table.with(techniques: slow))
   end
 
@@ -156,7 +156,7 @@ RSpec.describe Core::Logbook::Learnt do
   { [nil, nil] => nil, ['20:30', nil] => true, ['20:31', nil] => false, ['20:10', 2] => false, [nil, 0] => true, [nil, 1] => false }
     .each do |(ended, unfinished), in_time|
     it "takes #{ended || 'no time'} and #{unfinished || 'nothing'} of who did not finish for #{in_time.inspect}" do
-      note = Core::Logbook::Note.new(ended: Core::Measure::ClockTime.parse(ended.to_s), unfinished: unfinished)
+      note = Core::Setup::Note.new(ended: Core::Measure::ClockTime.parse(ended.to_s), unfinished: unfinished)
       evening = workshop.with(start: Core::Measure::ClockTime.parse('18:30'), minutes: 120, note: note)
       expect(note.in_time?(evening)).to eq(in_time)
     end

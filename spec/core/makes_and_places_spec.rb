@@ -10,11 +10,11 @@ RSpec.describe 'Pieces made of pieces' do
   end
 
   def counts(piece)
-    Core::Bill::Need.sum(piece.parts).to_h { |need| [need.part.key, need.count] }
+    Core::Materials::Need.sum(piece.parts).to_h { |need| [need.part.key, need.count] }
   end
 
   def keys(piece)
-    Core::Technique::Order.of(piece.steps, sample_table).steps.map(&:key)
+    Core::Steps::Order.of(piece.steps, sample_table).steps.map(&:key)
   end
 
   # Conservation: what is bought is what is drawn, however the pieces stand in each other, at any size.
@@ -60,7 +60,7 @@ RSpec.describe 'Pieces made of pieces' do
     expect(turned.layout.find { |shape| shape.item.key == 'drop' }.x).to be_within(6.1).of(turned.on_line.to_mm / 2)
     stations = component('s', :stations, line: 'cable', layers: 2, station: pattern('round_8'), holder: 'crimp', gap: mm(40), crimp: 'crimp')
     expect { fit(design(stations.with(parameters: stations.parameters.merge('gap' => '40 mm')), charm('centre')), 170) }
-      .to raise_error(Core::Construction::InvalidParameters, /hung_at no_such_place/)
+      .to raise_error(Core::Making::InvalidParameters, /hung_at no_such_place/)
   end
 
   # Every construction that takes what hangs, at every place that it has: bought, drawn and worked once.
@@ -118,7 +118,7 @@ RSpec.describe 'Pieces made of pieces' do
     table = sample_table.with(parts: glass.merge('drop' => sample_table.part('drop').with(mass_mg: 500_000)),
       lines: sample_table.lines.transform_values { |line| line.kind == :cable ? line.with(rated_load_grams: 450) : line })
     whole = design(strung(mirror: false), charm('front@first'))
-    found = Core::Fit::Check.new(table).piece(Core::Sizing::Blueprint.new(whole, table).fit(mm(170), Core::Construction::Maker.new))
+    found = Core::Fit::Check.new(table).piece(Core::Sizing::Blueprint.new(whole, table).fit(mm(170), Core::Making::Maker.new))
       .find { |one| one.rule == :line_bears && one.join.component == 'front' }
     expect([found.status, found.values[:grams]]).to match([:will_not, be_between(500, 520)])
   end
@@ -159,7 +159,7 @@ RSpec.describe 'Pieces made of pieces' do
     %w[components 0 length], :length_out_of_reach]
   }.each do |name, (components, place, code)|
     it "refuses what is #{name}" do
-      expect { fit(design(*instance_exec(&components)), 180) }.to raise_error(Core::Construction::InvalidParameters) { |error|
+      expect { fit(design(*instance_exec(&components)), 180) }.to raise_error(Core::Making::InvalidParameters) { |error|
         expect(error.problems.map { |problem| [problem.at.map(&:to_s), problem.code] }).to include([place.map(&:to_s), code])
       }
     end
@@ -210,7 +210,7 @@ RSpec.describe 'Pieces made of pieces' do
         'magnet' => part('magnet', 12, 7, kind: :clasp, magnetic: true, holds_grams: holds, mass_mg: 1) }
       table = sample_table.with(parts: sample_table.parts.merge(glass).merge('crimp' => part('crimp', 2, kind: :crimp, mass_mg: 1)))
       piece = Core::Sizing::Blueprint.new(design(strung(mirror: false), component('end', :findings, parts: pattern('magnet'))), table)
-        .fit(mm(175), Core::Construction::Maker.new)
+        .fit(mm(175), Core::Making::Maker.new)
       expect(Core::Fit::Check.new(table).piece(piece).find { |finding| finding.rule == :clasp_holds }.status).to eq(status)
     end
   end

@@ -2,7 +2,7 @@
 
 require 'tsort'
 
-RSpec.describe Core::Plan do
+RSpec.describe Core::Planning::Plan do
   # Two people of one size and a third: the class hears a range, the third their own numbers.
   it 'tells a step that people differ in with its range, and gives everybody their own numbers' do
     plan = plan_for(bracelet, [attendee(1, 150), attendee(2, 150), attendee(3, 200)])
@@ -64,9 +64,9 @@ RSpec.describe Core::Plan do
   end
 
   it 'names the steps that wait for each other' do
-    loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Construction::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x,
+    loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Making::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x,
       after: [after]) }
-    expect { Core::Technique::Order.of(loop_of, sample_table) }.to raise_error(Core::Technique::Order::Cycle, /a, b/)
+    expect { Core::Steps::Order.of(loop_of, sample_table) }.to raise_error(Core::Steps::Order::Cycle, /a, b/)
   end
 
   it 'adds up each clock without gaps: welcome, own work at the pace of the level, demonstrations, clearing up' do
@@ -77,7 +77,7 @@ RSpec.describe Core::Plan do
       t.technique.key
     }.uniq.sum { |key| sample_table.technique(key).demonstration_minutes }
     expect(row.last.to).to be_within(1e-9).of(10 + person.working_minutes + watched + 10)
-    flat = Core::Session::Calibration.new(pace: (1..5).to_h { |level| [level, 1.0] })
+    flat = Core::Setup::Calibration.new(pace: (1..5).to_h { |level| [level, 1.0] })
     paces = (1..5).map { |level|
       [{}, { calibration: flat }].map { |rest|
         plan_for(bracelet, [attendee(1, 170, level: level)], **rest).people.first.working_minutes
@@ -89,7 +89,7 @@ RSpec.describe Core::Plan do
 
   it 'shares tools at the usual ratio, takes off what is brought, and says what is missing' do
     people = [*(1..4).map { |i| attendee(i, 170) }, attendee(5, 170, brings: %w[pliers])]
-    tools = Core::Plan.for(workshop: workshop.with(tool_sets: 3), design: bracelet, attendees: people,
+    tools = Core::Planning::Plan.for(workshop: workshop.with(tool_sets: 3), design: bracelet, attendees: people,
       table: sample_table).tools
     found = tools.to_h { |t| [t.tool.key, [t.needed, t.brought, t.on_hand, t.missing]] }
     expect(found).to eq('pliers' => [10, 2, 6, 2], 'cutters' => [3, 0, 2, 1])
@@ -102,9 +102,9 @@ RSpec.describe Core::Plan do
     [[1, 170], [2, 165]] => { sizes: :fits, time: :awaited }
   }.each do |list, expected|
     it "judges #{list} as #{expected}" do
-      verdicts = plan_for(bracelet(centre: pattern(['round_12', 9])), list.map { |key, wrist|
+      verdicts = Core::Advice::Verdicts.new(plan_for(bracelet(centre: pattern(['round_12', 9])), list.map { |key, wrist|
         attendee(key, wrist)
-      }).verdicts
+      })).call
       expect(verdicts.to_h { |v| [v.code, v.status] }).to include(expected)
     end
   end
@@ -121,9 +121,9 @@ RSpec.describe Core::Plan do
   end
 end
 
-RSpec.describe Core::Technique::Ladder do
+RSpec.describe Core::Steps::Ladder do
   def skills(**needs)
-    needs.to_h { |key, (level, *before)| [key.to_s, Core::Technique::Skill.new(key: key.to_s, name: key.to_s, level: level,
+    needs.to_h { |key, (level, *before)| [key.to_s, Core::Catalogue::Skill.new(key: key.to_s, name: key.to_s, level: level,
       seconds: 1, prerequisites: before)] }
   end
 
@@ -143,10 +143,10 @@ RSpec.describe Core::Technique::Ladder do
   end
 end
 
-RSpec.describe Core::Sizing::Fittings do
+RSpec.describe Core::Planning::Fittings do
   it 'fits each piece once, for as many plans as are made of the same design, and forgets the oldest' do
     table = sample_table
-    inputs = Core::Inputs.new(workshop: workshop, design: bracelet, table: table,
+    inputs = Core::Planning::Inputs.new(workshop: workshop, design: bracelet, table: table,
       attendees: [attendee(1, 165), attendee(2, 175), attendee(3, 165)])
     kept = described_class.new(inputs.design, table)
     first = inputs.plan(kept)
@@ -154,7 +154,7 @@ RSpec.describe Core::Sizing::Fittings do
     expect(first.people.map { |one| one.piece.object_id }.uniq.size).to eq(2)
     expect(second.people.first(3).zip(first.people).map { |after, before| after.piece.equal?(before.piece) }).to all(be(true))
     expect(second.needs).to eq(inputs.with(attendees: inputs.attendees + [attendee(4, 190)]).plan.needs)
-    (1..described_class::MOST).each { |i| kept.fit(nil, mm(140.05 + (i * 0.1)), mm(13), Core::Construction::Maker.new) }
+    (1..described_class::MOST).each { |i| kept.fit(nil, mm(140.05 + (i * 0.1)), mm(13), Core::Making::Maker.new) }
     expect(inputs.plan(kept).people.first.piece).to eq(first.people.first.piece)
     expect(inputs.plan(kept).people.first.piece).not_to equal(first.people.first.piece)
   end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Core::Technique::PracticeBag do
+RSpec.describe Core::Steps::PracticeBag do
   { 'crimp x 2' => [:crimp, 2, nil], 'Spacer bar × 3' => [:spacer_bar, 3, nil], 'line 200 mm' => [:line, 1, 200],
     'line 8 in' => [:line, 1, 203.2],
     'crimp' => nil, 'crimp x 0' => nil, 'line long' => nil, 'bead 200 mm' => nil, '' => nil }.each do |text, expected|
@@ -18,7 +18,7 @@ RSpec.describe Core::Technique::PracticeBag do
     }
 
     def plan(*people)
-      Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
+      Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
     end
 
     def crimps(person)
@@ -38,7 +38,7 @@ RSpec.describe Core::Technique::PracticeBag do
     end
 
     it 'takes nothing where nothing is practised' do
-      quiet = Core::Plan.for(workshop: workshop.with(teaching: Core::Technique::Teaching.new(practice: false)),
+      quiet = Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::Teaching.new(practice: false)),
         design: bracelet, attendees: [attendee(1, 170, level: 1)],
         table: table)
       expect([crimps(quiet.people.first), quiet.people.first.practice.parts]).to eq([2, []])

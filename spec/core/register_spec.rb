@@ -16,8 +16,8 @@ RSpec.describe Core::People::Register do
     expect(known([attendee(1, 150).with(name: 'Kit'), attendee(2, 190).with(name: 'Kit')]).map(&:name)).to eq(['Kit', 'Kit (2)'])
   end
 
-  describe Core::People::Practised do
-    let(:plan) { Core::Inputs.new(workshop: workshop, design: bracelet, attendees: [attendee(1, 165), attendee(2, 175)],
+  describe Core::Logbook::Practised do
+    let(:plan) { Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: [attendee(1, 165), attendee(2, 175)],
       table: sample_table).plan }
 
     def after(*events)

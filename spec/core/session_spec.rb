@@ -1,25 +1,25 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Session do
-  let(:model_class) { described_class::Model }
+  let(:model_class) { Core::Session::Model }
 
   def work(minutes, **rest)
-    described_class::Model::Work.new(minutes: minutes, **rest)
+    Core::Session::Model::Work.new(minutes: minutes, **rest)
   end
 
   # @param people [Array<Array<Work>>]
   def model(people, begins: [], **rest)
-    made = people.each_with_index.map { |tasks, i| described_class::Model::Person.new(key: (i + 1).to_s, tasks: tasks,
+    made = people.each_with_index.map { |tasks, i| Core::Session::Model::Person.new(key: (i + 1).to_s, tasks: tasks,
       begins: begins[i] || 0.0) }
-    described_class::Model.new(people: made, tools: {}, demonstrations: [], helpers: 1, minutes: 120, **rest)
+    Core::Session::Model.new(people: made, tools: {}, demonstrations: [], helpers: 1, minutes: 120, **rest)
   end
 
   def run(model, replication = 0, seed: 1)
-    described_class::Engine.new(model).run(described_class::Draws.of(model, seed).at(replication))
+    Core::Session::Engine.new(model).run(Core::Session::Draws.of(model, seed).at(replication))
   end
 
   def spent(engine, kind)
-    engine.spent[described_class::Engine::KINDS.index(kind)]
+    engine.spent[Core::Session::Engine::KINDS.index(kind)]
   end
 
   def mean_and_error(values)
@@ -41,21 +41,21 @@ RSpec.describe Core::Session do
     model((0...12).map { |i|
       tasks.(1 + (i % 3))
     }, tools: { 't' => 9 }, sigmas: [0.3], between: 0.2, late_share: 0.3, late_minutes: 5.0,
-      pauses: [described_class::Model::Pause.new(from: 40.0, minutes: 10.0)],
-      demonstrations: [described_class::Model::Demonstration.new(minutes: 4.0, quorum: 12),
-      described_class::Model::Demonstration.new(minutes: 5.0, quorum: 6, alone: 2.0)], clearing: 5.0)
+      pauses: [Core::Session::Model::Pause.new(from: 40.0, minutes: 10.0)],
+      demonstrations: [Core::Session::Model::Demonstration.new(minutes: 4.0, quorum: 12),
+      Core::Session::Model::Demonstration.new(minutes: 5.0, quorum: 6, alone: 2.0)], clearing: 5.0)
   end
 
   describe 'how times spread' do
     # NIST/SEMATECH e-Handbook of Statistical Methods, table of the standard normal distribution.
     { 0.5 => 0.0, 0.9 => 1.281552, 0.975 => 1.959964, 0.999 => 3.090232, 0.0001 => -3.719016 }.each do |share, z|
-      it("has #{z} at #{share} of the normal distribution") { expect(described_class::Spread.normal(share)).to be_within(1e-6).of(z) }
+      it("has #{z} at #{share} of the normal distribution") { expect(Core::Session::Spread.normal(share)).to be_within(1e-6).of(z) }
     end
 
     it 'has the mean and deviation of a three-point estimate' do
-      mean, deviation = described_class::Spread.pert(4, 6, 14)
+      mean, deviation = Core::Session::Spread.pert(4, 6, 14)
       expect([mean, deviation]).to eq([7.0, 10 / 6.0])
-      table = described_class::Spread.table(described_class::Spread.sigma(mean, deviation))
+      table = Core::Session::Spread.table(Core::Session::Spread.sigma(mean, deviation))
       expect(table.sum / table.size).to be_within(1e-9).of(1)
       expect(Math.sqrt(table.sum { |value| (value - 1)**2 } / table.size)).to be_within(0.003).of(deviation / mean)
     end
@@ -65,16 +65,16 @@ RSpec.describe Core::Session do
     # The usual 80 % table: units 1, 0.8, 0.7021, 0.64, 0.5956, 0.5617, 0.5345, 0.512; eight together 5.346.
     { 1 => 1.0, 2 => 1.8, 4 => 3.1421, 8 => 5.3459 }.each do |count, sum|
       it("take #{sum} times the first for #{count} at 80 %") {
-        expect(described_class::StepTime.cumulative(count, 0, described_class::StepTime.exponent(0.8))).to be_within(2e-4).of(sum)
+        expect(Core::Steps::StepTime.cumulative(count, 0, Core::Steps::StepTime.exponent(0.8))).to be_within(2e-4).of(sum)
       }
     end
 
     it 'take less for who knows the technique, and longer in poor light' do
-      skill = Core::Technique::Skill.new(key: 'x', name: 'x', level: 2, seconds: 60)
-      step = Core::Construction::StepUse.new(key: 's', technique: 'x', repeats: 4, text: :x)
+      skill = Core::Catalogue::Skill.new(key: 'x', name: 'x', level: 2, seconds: 60)
+      step = Core::Making::StepUse.new(key: 's', technique: 'x', repeats: 4, text: :x)
       known = { 'x' => Core::People::Experience.new(times: 20) }
       times = ->(person, **rest) {
-        described_class::StepTime.new(described_class::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, skill, person)
+        Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, skill, person)
       }
       fresh = attendee(1, 170, level: 1)
       expect(times.(attendee(1, 170, level: 1, experience: known))).to be < times.(fresh)
@@ -83,9 +83,9 @@ RSpec.describe Core::Session do
 
     # The pace of a level holds for what is known well, so that a level counts once; from the tenth repeat on nobody gets faster.
     it 'take pace times base time for who knows the technique, however many, and more only for the first ten of others' do
-      skill = Core::Technique::Skill.new(key: 'x', name: 'x', level: 5, seconds: 60)
-      step = ->(repeats) { Core::Construction::StepUse.new(key: 's', technique: 'x', repeats: repeats, text: :x) }
-      times = described_class::StepTime.new(described_class::Calibration.new, on: Date.new(2026, 12, 3))
+      skill = Core::Catalogue::Skill.new(key: 'x', name: 'x', level: 5, seconds: 60)
+      step = ->(repeats) { Core::Making::StepUse.new(key: 's', technique: 'x', repeats: repeats, text: :x) }
+      times = Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3))
       sure = attendee(1, 170, level: 1, experience: { 'x' => Core::People::Experience.new(times: 200) })
       fresh = attendee(2, 170, level: 1)
       expect([1, 10, 100].map { |repeats| times.minutes(step.(repeats), skill, sure) / repeats }).to all(be_within(1e-6).of(2.2))
@@ -181,7 +181,7 @@ RSpec.describe Core::Session do
           }
         }
         habits = words == ' LIFE' ? life : {}
-        ends = described_class::Simulation.new(model(people, tools: tools, sigmas: [0.4], between: 0.2, **habits)).run(0...1000).ends
+        ends = Core::Session::Simulation.new(model(people, tools: tools, sigmas: [0.4], between: 0.2, **habits)).run(0...1000).ends
         mean, error = mean_and_error(ends)
         expect(mean).to be_within(4 * Math.hypot(error, deviation / Math.sqrt(6000))).of(simpy_mean)
         # The error of this quantile is about 2.1 deviations over the root of the number of runs (normal density at the quantile).
@@ -195,14 +195,14 @@ RSpec.describe Core::Session do
     { walking: 0.5, fatigue: 0.3, put_down: 2.0, assistant_pace: 1.5 }.each do |habit, much|
       it "ends later with #{habit.to_s.tr('_', ' ')}, and as before without" do
         busy = full.with(tires_after: 10.0, helpers: habit == :assistant_pace ? 2 : 1)
-        mean = ->(model) { described_class::Simulation.new(model).run(0...300).ends.sum / 300 }
+        mean = ->(model) { Core::Session::Simulation.new(model).run(0...300).ends.sum / 300 }
         expect(mean.(busy.with(habit => much))).to be > mean.(busy) + 0.05
       end
     end
 
     it 'ends earlier where neighbours help, who take no time of the instructor' do
       calling = full.with(people: full.people.map { |one| one.with(tasks: one.tasks.map { |task| task.with(help: 0.8) }) })
-      alone, helped = [calling, calling.with(neighbours: 0.5)].map { |model| described_class::Simulation.new(model) }
+      alone, helped = [calling, calling.with(neighbours: 0.5)].map { |model| Core::Session::Simulation.new(model) }
       expect(helped.run(0...300).ends.sum).to be < alone.run(0...300).ends.sum
       expect(helped.watch(0...20).sum(&:helping)).to be < alone.watch(0...20).sum(&:helping) * 0.9
     end
@@ -217,29 +217,29 @@ RSpec.describe Core::Session do
     end
 
     it 'comes out the same for the same seed, whichever runs are asked for first' do
-      simulate = ->(*ranges) { ranges.map { |range| described_class::Simulation.new(full, seed: 7).run(range).ends }.flatten }
+      simulate = ->(*ranges) { ranges.map { |range| Core::Session::Simulation.new(full, seed: 7).run(range).ends }.flatten }
       expect(simulate.(0...120)).to eq(simulate.(0...37, 37...120))
-      expect(simulate.(0...20)).not_to eq(described_class::Simulation.new(full, seed: 8).run(0...20).ends)
+      expect(simulate.(0...20)).not_to eq(Core::Session::Simulation.new(full, seed: 8).run(0...20).ends)
     end
 
     it 'is watched without being changed' do
-      simulation = described_class::Simulation.new(full)
+      simulation = Core::Session::Simulation.new(full)
       ends = simulation.run(0...10).ends
-      watched = described_class::Simulation.new(full).watch(0...10)
+      watched = Core::Session::Simulation.new(full).watch(0...10)
       expect(watched.map { |run| run.finished.values.max + 5.0 }).to eq(ends)
       watched.each { |run| run.rows.each_value { |row| expect(row.each_cons(2).map { |a, b| (b.from - a.to).abs }.max).to be < 1e-9 } }
     end
 
     { more_tools: ->(m) { m.with(tools: { 't' => 11 }) }, another_helper: ->(m) { m.with(helpers: 2) } }.each do |name, change|
       it "is never worse with #{name.to_s.tr('_', ' ')}, on the same luck, within error" do
-        before, after = [full, change.(full)].map { |variant| described_class::Simulation.new(variant).run(0...300).ends }
+        before, after = [full, change.(full)].map { |variant| Core::Session::Simulation.new(variant).run(0...300).ends }
         mean, error = mean_and_error(before.zip(after).map { |a, b| a - b })
         expect(mean).to be > -3 * error
       end
     end
 
     it 'waits for everybody before a demonstration, and gives it alone to whoever comes later' do
-      show = described_class::Model::Demonstration.new(minutes: 4.0, quorum: 2, alone: 1.0)
+      show = Core::Session::Model::Demonstration.new(minutes: 4.0, quorum: 2, alone: 1.0)
       engine = run(model(
         [[work(1.0), work(2.0, demonstration: 0)],
          [work(6.0), work(2.0, demonstration: 0)],
@@ -251,7 +251,7 @@ RSpec.describe Core::Session do
     end
 
     it 'goes on where two demonstrations would wait for each other' do
-      shows = Array.new(2) { described_class::Model::Demonstration.new(minutes: 1.0, quorum: 2, alone: 1.0) }
+      shows = Array.new(2) { Core::Session::Model::Demonstration.new(minutes: 1.0, quorum: 2, alone: 1.0) }
       engine = run(model([[work(1.0, demonstration: 0), work(1.0, demonstration: 1)],
         [work(1.0, demonstration: 1), work(1.0, demonstration: 0)]], demonstrations: shows,
         helpers: 2))
@@ -272,13 +272,13 @@ RSpec.describe Core::Session do
       alone = model([tasks], **spread)
       beside = model([tasks, tasks.reverse], **spread)
       expect(run(beside).finished.first).to eq(run(alone).finished.first)
-      without = [alone, model([tasks.drop(1)], **spread)].map { |variant| described_class::Draws.of(variant, 1).at(3).first.first }
+      without = [alone, model([tasks.drop(1)], **spread)].map { |variant| Core::Session::Draws.of(variant, 1).at(3).first.first }
       expect(without.last.drop(1)).to eq(without.first.drop(2))
     end
 
     it 'rests while a pause lasts' do
-      with, without = [[described_class::Model::Pause.new(from: 10.0, minutes: 15.0)],
-        []].map { |pauses| described_class::Simulation.new(model([[work(8.0)], [work(30.0)]], pauses: pauses)).run(0...1).finishes.flatten }
+      with, without = [[Core::Session::Model::Pause.new(from: 10.0, minutes: 15.0)],
+        []].map { |pauses| Core::Session::Simulation.new(model([[work(8.0)], [work(30.0)]], pauses: pauses)).run(0...1).finishes.flatten }
       expect(with.zip(without).map { |a, b| a - b }).to eq([0.0, 15.0])
     end
   end
@@ -291,13 +291,13 @@ RSpec.describe Core::Session do
     end
 
     def inputs(people, minutes: 120, teaching: {}, **session)
-      shop = workshop.with(minutes: minutes, session: described_class::Running.new(**session),
-        teaching: Core::Technique::Teaching.new(**teaching))
-      Core::Inputs.new(workshop: shop, design: bracelet, attendees: people, table: sample_table)
+      shop = workshop.with(minutes: minutes, session: Core::Setup::Running.new(**session),
+        teaching: Core::Setup::Teaching.new(**teaching))
+      Core::Planning::Inputs.new(workshop: shop, design: bracelet, attendees: people, table: sample_table)
     end
 
     def forecast(plan, runs: 200)
-      described_class::Forecast.for(plan, described_class::Calibration.new, runs: runs)
+      Core::Session::Forecast.for(plan, Core::Setup::Calibration.new, runs: runs)
     end
 
     it 'grows surer with time, and its parts agree' do
@@ -323,15 +323,15 @@ RSpec.describe Core::Session do
       'the welcome takes the whole class' => [->(s) { s.plan(s.people, minutes: 15, demonstrations: :at_start) }, :too_short]
     }.each do |why, (made, code)|
       it("says so before simulating where #{why}") {
-        expect(described_class::Modelling.new(made.(self), described_class::Calibration.new).model).to have_attributes(code: code)
+        expect(Core::Session::Modelling.new(made.(self), Core::Setup::Calibration.new).model).to have_attributes(code: code)
       }
     end
 
     it('says so where a step takes no time') do
       at_once = sample_table.technique('stringing').with(seconds: 0)
       table = sample_table.with(techniques: sample_table.techniques.merge('stringing' => at_once))
-      expect(described_class::Modelling.new(Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table),
-        described_class::Calibration.new).model).to have_attributes(code: :no_minutes)
+      expect(Core::Session::Modelling.new(Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table),
+        Core::Setup::Calibration.new).model).to have_attributes(code: :no_minutes)
     end
 
     it('holds sixty people') {
@@ -343,7 +343,7 @@ RSpec.describe Core::Session do
     it 'proposes changes, tries them on the same random numbers and finds a combination that reaches the target, confirmed on others' do
       asked = inputs(people, minutes: 52)
       shares = []
-      found = described_class::LeverSearch.new(asked, target: 0.9, confirming: 0...600) { |share| shares << share }.call
+      found = Core::Levers::LeverSearch.new(asked, target: 0.9, confirming: 0...600) { |share| shares << share }.call
       expect([found.base.chance < 0.9, found.reaches, found.combination.chance >= 0.9]).to eq([true, true, true])
       expect(found.singles.map { |one| one.levers.first.code }.uniq).to include(:prepare, :longer)
       expect([shares.max <= 1,
@@ -356,23 +356,23 @@ RSpec.describe Core::Session do
     end
 
     it('needs nothing where the target is met, and says that nothing can be done for an empty class') do
-      expect(described_class::LeverSearch.new(inputs(people, minutes: 240), target: 0.9,
+      expect(Core::Levers::LeverSearch.new(inputs(people, minutes: 240), target: 0.9,
         confirming: 0...60).call).to have_attributes(reaches: true, combination: nil)
-      expect(described_class::LeverSearch.new(inputs([]), target: 0.9).call).to have_attributes(code: :no_people)
+      expect(Core::Levers::LeverSearch.new(inputs([]), target: 0.9).call).to have_attributes(code: :no_people)
     end
 
     it 'measures a gain more closely on the same random numbers than on others' do
       before, after = [52, 60].map { |minutes|
         plan(people, minutes: minutes)
-      }.map { |p| described_class::Modelling.new(p, described_class::Calibration.new).model }
-      met = ->(m, seed) { described_class::Simulation.new(m, seed: seed).run(0...200).ends.map { |minute| minute <= m.minutes } }
-      errors = [1, 2].map { |seed| described_class::Trial.of([], met.(after, seed), met.(before, 1)).gain_error }
+      }.map { |p| Core::Session::Modelling.new(p, Core::Setup::Calibration.new).model }
+      met = ->(m, seed) { Core::Session::Simulation.new(m, seed: seed).run(0...200).ends.map { |minute| minute <= m.minutes } }
+      errors = [1, 2].map { |seed| Core::Levers::Trial.of([], met.(after, seed), met.(before, 1)).gain_error }
       expect(errors.first).to be < errors.last
     end
 
     it 'lays a run sheet out by the clock, with what must be begun by when' do
       made = inputs(people, minutes: 80, teaching: { extra: 4 }, break_at: 30, break_minutes: 5).plan
-      lines = described_class::RunSheet.new(made, forecast(made), described_class::Calibration.new).lines
+      lines = Core::Session::RunSheet.new(made, forecast(made), Core::Setup::Calibration.new).lines
       expect(lines.map(&:minute)).to eq(lines.map(&:minute).sort)
       expect(lines.map(&:code).uniq).to match_array(%i[welcome demonstration step break time_out clearing end])
       steps = lines.select { |line| line.code == :step }
@@ -381,11 +381,11 @@ RSpec.describe Core::Session do
     end
 
     it 'tells how long a design takes alone, and in groups that wait for each other' do
-      time = described_class::ProjectTime.new(bracelet, sample_table, described_class::Calibration.new, Date.new(2026, 12, 3))
+      time = Core::Comparison::ProjectTime.new(bracelet, sample_table, Core::Setup::Calibration.new, Date.new(2026, 12, 3))
       alone = time.alone
       expect(alone.map(&:usual)).to eq(alone.map(&:usual).sort.reverse)
       simulated = plan([attendee(1, 170, level: 2)])
-      model = described_class::Modelling.new(simulated, described_class::Calibration.new(help: 0.0)).model
+      model = Core::Session::Modelling.new(simulated, Core::Setup::Calibration.new(help: 0.0)).model
       own = (0...400).map { |replication| spent(run(model, replication), :work).sum }.sort
       expect(own[200]).to be_within(0.08 * alone[1].usual).of(alone[1].usual)
       expect([own[40],

@@ -14,7 +14,7 @@ RSpec.describe Core::Sizing do
   it 'keeps the hole height a part states: a flat bead adds less than a round one' do
     flat = sample_table.with(parts: sample_table.parts.merge('round_8' => part('round_8', 8, hole_height: mm(1.5))))
     added = [flat, sample_table].map { |table| Core::Sizing::Blueprint.new(bracelet, table).fit(mm(190),
-      Core::Construction::Maker.new).target - mm(190) }
+      Core::Making::Maker.new).target - mm(190) }
     expect(added.first).to be < added.last / 2
   end
 
@@ -24,7 +24,7 @@ RSpec.describe Core::Sizing do
     table = sample_table.with(parts: sample_table.parts.merge('extender' => part('extender', 1, 4, kind: :extender),
       'crimp' => part('crimp', 2, kind: :crimp)))
     whole = design(ends, strung(pattern: pattern({ fill: [['round_8', 2], 'round_6'] }), mirror: false))
-    piece = Core::Sizing::Blueprint.new(whole, table).fit(mm(190), Core::Construction::Maker.new)
+    piece = Core::Sizing::Blueprint.new(whole, table).fit(mm(190), Core::Making::Maker.new)
     expect([piece.work_ups['front'].lengths.repeats,
             piece.on_line,
             piece.inside.to_mm.round(1)]).to eq([9, mm(215), 190.3])
@@ -68,7 +68,7 @@ RSpec.describe Core::Sizing do
     it 'makes what comes nearest of all that is made at any size near it' do
       beyond = Array.new(30) { design(random_front) }.flat_map do |whole|
         blueprint = Core::Sizing::Blueprint.new(whole, sample_table)
-        pieces = (150..200).map { |worn| blueprint.fit(mm(worn), Core::Construction::Maker.new) }.grep(Core::Sizing::Piece)
+        pieces = (150..200).map { |worn| blueprint.fit(mm(worn), Core::Making::Maker.new) }.grep(Core::Sizing::Piece)
         pieces.map { |piece| piece.deviation.abs - pieces.map { |other| (other.inside - piece.worn).abs }.min }
       end
       expect(beyond.tally).to eq(mm(0) => beyond.size)
@@ -77,7 +77,7 @@ RSpec.describe Core::Sizing do
     it 'tells of the other ways the very size that they come to where they are made' do
       off = Array.new(6) { design(random_front) }.flat_map do |whole|
         blueprint = Core::Sizing::Blueprint.new(whole, sample_table)
-        pieces = (140..220).step(4).map { |worn| blueprint.fit(mm(worn), Core::Construction::Maker.new) }.grep(Core::Sizing::Piece)
+        pieces = (140..220).step(4).map { |worn| blueprint.fit(mm(worn), Core::Making::Maker.new) }.grep(Core::Sizing::Piece)
         made = pieces.to_h { |piece| [piece.repeats, piece.inside] }
         pieces.flat_map(&:options).filter_map { |other| made[other.repeats] && (other.length - made[other.repeats]) }
       end
@@ -86,17 +86,17 @@ RSpec.describe Core::Sizing do
 
     it 'agrees with trying every number of repeats' do
       60.times do
-        fill = Core::Sizing::Fill.new(base: mm(rng.rand(0..60)), step: mm(rng.rand(2..40)), height: mm(3), most: 400)
+        fill = Core::Making::Fill.new(base: mm(rng.rand(0..60)), step: mm(rng.rand(2..40)), height: mm(3), most: 400)
         target = mm(rng.rand(100..300))
         best = (1..400).map { |n| (fill.base + (fill.step * n) - target).abs }.min
-        expect(Core::Sizing::Repeats.solve(fill, target).deviation.abs).to eq(best)
+        expect(Core::Making::Repeats.solve(fill, target).deviation.abs).to eq(best)
       end
     end
   end
 
   it 'shares the work of those who make the same, and tells each how their own size came about' do
     blueprint = Core::Sizing::Blueprint.new(bracelet, sample_table)
-    one, other, larger = [170, 171, 190].map { |measure| blueprint.fit(mm(measure), Core::Construction::Maker.new) }
+    one, other, larger = [170, 171, 190].map { |measure| blueprint.fit(mm(measure), Core::Making::Maker.new) }
     expect([other, larger].map { |piece| piece.work_ups.equal?(one.work_ups) }).to eq([true, false])
     expect((other.deviation - one.deviation).to_mm).to eq(-1)
     expect([one, other].map { |piece| piece.working.first.length.to_mm }).to eq([170, 171])
@@ -122,7 +122,7 @@ RSpec.describe Core::Sizing do
       whole = whole.with(components: whole.components + [component('more', :findings,
         parts: pattern(['clasp', 2]))]) if worn == 12
       out = fit(whole, worn)
-      expect([out.class, out.causes.map(&:code)]).to eq([Core::Sizing::OutOfReach, [cause]])
+      expect([out.class, out.causes.map(&:code)]).to eq([Core::Making::OutOfReach, [cause]])
       longer = mm(worn) + out.cures.find { |c| c.code == :wear_longer }.values[:by]
       expect(fit(whole,
         longer.to_mm)).to be_a(Core::Sizing::Piece).or(have_attributes(causes: [have_attributes(code: :fixed_parts_too_long)]))
@@ -157,7 +157,7 @@ RSpec.describe Core::Sizing do
     short, long = [160, 190].map { |worn| repeats.(fit(design(half.('front', length: mm(64)), middle, half.('back')), worn)) }
     expect([short.first, long.first, long.last - short.last]).to match([10, 10, be_between(4, 6)])
     expect { fit(design(half.('front', length: mm(3)), middle, half.('back')), 170) }
-      .to raise_error(Core::Construction::InvalidParameters, /length_out_of_reach/)
+      .to raise_error(Core::Making::InvalidParameters, /length_out_of_reach/)
   end
 
   it 'shares what is added, and what a closure lets out, among the turns round the body' do

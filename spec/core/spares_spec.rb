@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Core::Bill::Spares do
+RSpec.describe Core::Materials::Spares do
   # R 4.2.2: for (conf in c(0.9, 0.95, 0.99)) qbinom(conf, n, p)
   {
     [12, 0.02] => [1, 1, 2],
@@ -12,20 +12,20 @@ RSpec.describe Core::Bill::Spares do
     [40, 0.5] => [24, 25, 27]
   }.each do |(uses, probability), quantiles|
     it "asks #{quantiles} spares for #{uses} uses lost with #{probability}, as R does" do
-      losses = Core::Bill::Losses.new(probability => uses)
+      losses = Core::Materials::Losses.new(probability => uses)
       expect([0.9, 0.95, 0.99].map { |confidence| losses.quantile(confidence) }).to eq(quantiles)
     end
   end
 
   it 'joins people who lose differently as one binomial where they lose alike' do
-    parts = Core::Bill::Losses.new(0.03 => 40, 0.0300000001 => 60)
-    whole = Core::Bill::Losses.new(0.03 => 100)
+    parts = Core::Materials::Losses.new(0.03 => 40, 0.0300000001 => 60)
+    whole = Core::Materials::Losses.new(0.03 => 100)
     expect(parts.distribution.first(12).zip(whole.distribution).map { |a, b| (a - b).abs }.max).to be < 1e-6
     expect(parts.distribution.sum).to be_within(1e-9).of(1)
   end
 
   it 'loses nothing where nothing can be lost' do
-    expect(Core::Bill::Losses.new(0.0 => 50, 0.1 => 0).quantile(0.99)).to eq(0)
+    expect(Core::Materials::Losses.new(0.0 => 50, 0.1 => 0).quantile(0.99)).to eq(0)
   end
 
   describe 'of a class' do
@@ -53,14 +53,14 @@ RSpec.describe Core::Bill::Spares do
       part = sample_table.part('round_8')
       tested = part.with(tested: 45, rejected: 3)
       expect([part.reject_rate, tested.reject_rate]).to match([0.0, be_within(1e-12).of(3.5 / 46)])
-      probability = Core::Bill::Loss.probability(tested, 3)
-      expect(Core::Bill::Losses.new(probability => 200).quantile(0.95)).to eq(24)
+      probability = Core::Materials::Loss.probability(tested, 3)
+      expect(Core::Materials::Losses.new(probability => 200).quantile(0.95)).to eq(24)
       # The fewest that show one of 5 in 100 nine times in ten: 1 - 0.95^45 = 0.9006, of 44 0.8953 (binomial).
-      number = Core::Technique::Preparation::SAMPLE
+      number = Core::Session::Preparation::SAMPLE
       expect([number, number - 1].map { |many| (1 - (0.95**many)).round(4) }).to eq([0.9006, 0.8953])
       tasks = lambda do |table|
-        plan = Core::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
-        Core::Technique::Preparation.new(plan, Core::Session::Calibration.new).tasks
+        plan = Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: people, table: table)
+        Core::Session::Preparation.new(plan, Core::Setup::Calibration.new).tasks
       end
       known = sample_table.parts.transform_values { |one| one.with(tested: 45) }
       expect([sample_table, sample_table.with(parts: known)].map { |table| tasks.(table).any? { |task| task.code == :test_lots } })
@@ -72,7 +72,7 @@ RSpec.describe Core::Bill::Spares do
       rng = Random.new(8)
       plan = plan_for(bracelet, people)
       used = ->(part, person) { person.needs.find { |need| need.part == part }&.count || 0 }
-      chances = ->(part, person) { [Core::Bill::Loss.probability(part, person.attendee.level)] * used.(part, person) }
+      chances = ->(part, person) { [Core::Materials::Loss.probability(part, person.attendee.level)] * used.(part, person) }
       uses = plan.needs.to_h { |need| [need.part, plan.people.flat_map { |person| chances.(need.part, person) }] }
       lost = ->(probabilities) { probabilities.sum { |probability| (0..).find { rng.rand >= probability } } }
       lasted = (1..2000).count { uses.all? { |part, probabilities| lost.(probabilities) <= plan.spares[part].shared } }
@@ -83,9 +83,9 @@ RSpec.describe Core::Bill::Spares do
     it 'holds no part too many for the chance of the whole class' do
       plan = plan_for(bracelet, people)
       losses = plan.needs.to_h do |need|
-        uses = plan.people.group_by { |one| Core::Bill::Loss.probability(need.part, one.attendee.level) }
+        uses = plan.people.group_by { |one| Core::Materials::Loss.probability(need.part, one.attendee.level) }
           .transform_values { |same| same.sum { |one| one.needs.find { |own| own.part == need.part }&.count || 0 } }
-        [need.part, Core::Bill::Losses.new(uses)]
+        [need.part, Core::Materials::Losses.new(uses)]
       end
       lasts = ->(held) { held.map { |part, number| losses[part].lasts(number) }.reduce(:*) }
       held = plan.spares.transform_values(&:shared)
@@ -104,7 +104,7 @@ RSpec.describe Core::Bill::Spares do
 
   [[12, 0.02r, 0.95], [100, 0.05r, 0.99], [238, 0.01r, 0.9], [24, 0.1r, 0.995], [40, 0.5r, 0.95]].each do |uses, probability, confidence|
     it "holds the fewest spares for #{uses} uses that may be lost with #{probability.to_f}, spares lost too" do
-      found = Core::Bill::Losses.new(probability.to_f => uses).spares(confidence)
+      found = Core::Materials::Losses.new(probability.to_f => uses).spares(confidence)
       lasts = ->(spares) { at_most(spares, uses + spares, probability) >= confidence }
       expect([lasts.(found), found.zero? || lasts.(found - 1)]).to eq([true, false])
     end

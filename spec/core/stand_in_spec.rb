@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Core::Technique::StandIn do
+RSpec.describe Core::Catalogue::StandIn do
   readings = {
     'crimping_pliers > flat_pliers x 1.3: Turn it.' => ['crimping_pliers', 'flat_pliers', 1.3, 'Turn it.'],
     'scissors > cutters' => ['scissors', 'cutters', 1.0, ''], 'a > b ×2' => ['a', 'b', 2.0, ''],
@@ -24,8 +24,8 @@ RSpec.describe Core::Technique::StandIn do
     let(:people) { (1..6).map { |key| attendee(key, 170 + key) } }
 
     def plan(stand_ins: [], sets: 1)
-      teaching = Core::Technique::Teaching.new(practice: false, stand_ins: stand_ins)
-      Core::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: teaching), design: bracelet, attendees: people, table: table)
+      teaching = Core::Setup::Teaching.new(practice: false, stand_ins: stand_ins)
+      Core::Planning::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: teaching), design: bracelet, attendees: people, table: table)
     end
 
     def crimping(plan)
@@ -38,7 +38,7 @@ RSpec.describe Core::Technique::StandIn do
       expect([needed.(usual), needed.(other)]).to eq([{ 'special' => 2 }, { 'tape' => 3 }])
       expect(crimping(other)).to be_within(1e-9).of(crimping(usual) * 1.5)
       expect(other.technique_of(other.order.steps.find { |step| step.technique == 'flat_crimp' }).points.first).to eq('Mind the tape.')
-      models = [usual, other].map { |one| Core::Session::Modelling.new(one, Core::Session::Calibration.new).model.tools.keys }
+      models = [usual, other].map { |one| Core::Session::Modelling.new(one, Core::Setup::Calibration.new).model.tools.keys }
       expect([models.first.include?('special'), models.last.include?('special'), models.last.include?('tape')]).to eq([true, false, true])
     end
 
@@ -47,13 +47,13 @@ RSpec.describe Core::Technique::StandIn do
       need = usual.tools.find { |one| one.tool.key == 'special' }
       skills = usual.order.steps.map { |step| usual.technique_of(step) }.uniq
       expect(need.standing_in(skills, usual.table).map { |skill, one| [skill.key, one.by] }).to eq([%w[flat_crimp tape]])
-      lever = Core::Session::Levers.all(plan, Core::Session::Calibration.new).find { |one| one.code == :stand_in }
+      lever = Core::Levers::Kinds.all(plan, Core::Setup::Calibration.new).find { |one| one.code == :stand_in }
       expect(lever.apply(usual.workshop).teaching.stand_ins).to eq(['flat_crimp/tape'])
       expect(plan(stand_ins: ['flat_crimp/nothing', 'nothing/tape', 'x']).tools).to eq(plan.tools)
     end
 
     it 'is found again by a planner that plans the same class anew' do
-      planner = Core::Inputs.new(workshop: plan.workshop, design: bracelet, attendees: people, table: table).planner
+      planner = Core::Planning::Inputs.new(workshop: plan.workshop, design: bracelet, attendees: people, table: table).planner
       planner.plan
       again = planner.replan(plan(stand_ins: ['flat_crimp/tape']).workshop)
       expect(again.tools).to eq(plan(stand_ins: ['flat_crimp/tape']).tools)

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-RSpec.describe Core::Project::Suitability do
+RSpec.describe Core::Comparison::Suitability do
   let(:people) { (1..6).map { |i| attendee(i, 150 + (i * 8), level: 2) } }
 
   def of(changed = {}, design: bracelet, minutes: 240, attendees: people, table: sample_table)
-    inputs = Core::Inputs.new(workshop: workshop.with(minutes: minutes), design: design, attendees: attendees, table: table)
+    inputs = Core::Planning::Inputs.new(workshop: workshop.with(minutes: minutes), design: design, attendees: attendees, table: table)
     described_class.of(inputs, design.with(**changed), Core::Supply::Market.new, Core::Supply::Stock.new)
   end
 
@@ -21,8 +21,8 @@ RSpec.describe Core::Project::Suitability do
 
   # The same project as now keeps what was chosen for it, so that it comes out as its plan does.
   it 'keeps order and prepared steps of the project that is planned now, and drops them for another' do
-    prepared = workshop.with(minutes: 240, teaching: Core::Technique::Teaching.new(prepared: { 'front/cut' => :all }))
-    inputs = Core::Inputs.new(workshop: prepared, design: bracelet, attendees: people, table: sample_table)
+    prepared = workshop.with(minutes: 240, teaching: Core::Setup::Teaching.new(prepared: { 'front/cut' => :all }))
+    inputs = Core::Planning::Inputs.new(workshop: prepared, design: bracelet, attendees: people, table: sample_table)
     asked = []
     allow(Core::Session::Forecast).to(receive(:for).and_wrap_original { |own, plan, *rest, **more| (asked << plan.workshop.teaching.prepared.size) && own.call(plan, *rest, **more) })
     [bracelet, bracelet.with(key: 'other')].each { |one| described_class.of(inputs, one, Core::Supply::Market.new, Core::Supply::Stock.new) }

@@ -6,11 +6,11 @@ RSpec.describe Core::Supply do
   end
 
   def supplier(key, delivery: 0, minimum: 0)
-    described_class::Supplier.new(key: key, name: key, delivery: euro(delivery), minimum: euro(minimum))
+    Core::Supply::Supplier.new(key: key, name: key, delivery: euro(delivery), minimum: euro(minimum))
   end
 
   def offer(supplier, item, amount, price, unit: :piece, kind: :part)
-    described_class::Offer.new(supplier: supplier, kind: kind, item: item, unit: unit, amount: amount, price: euro(price))
+    Core::Supply::Offer.new(supplier: supplier, kind: kind, item: item, unit: unit, amount: amount, price: euro(price))
   end
 
   describe 'what a pack holds' do
@@ -61,7 +61,7 @@ RSpec.describe Core::Supply do
            [offer(key, thing, size, rng.rand(100..300)), size]
          }]
       }
-      choice = described_class::Packs.new(wanted, offers, suppliers).call
+      choice = Core::Supply::Packs.new(wanted, offers, suppliers).call
       paid = choice.goods + choice.packs.keys.map(&:supplier).uniq.sum { |key| suppliers[key].delivery.minor }
       expect([paid, choice.proven]).to eq([cheapest_by_trying(wanted, offers, suppliers), true])
     end
@@ -78,7 +78,7 @@ RSpec.describe Core::Supply do
       single = wanted.keys.to_h { |thing| [thing, offer('a', thing, rng.rand(4..10), rng.rand(100..300))] }
       offers = { 'x' => [[single['x'], single['x'].amount], [mixed, mixed.amount]],
             'y' => [[single['y'], single['y'].amount], [mixed, mixed.also['y']]] }
-      choice = described_class::Packs.new(wanted, offers, 'a' => seller).call
+      choice = Core::Supply::Packs.new(wanted, offers, 'a' => seller).call
       best = [*0..10].product([*0..10], [*0..10]).filter_map { |x, y, both|
         got = { 'x' => (x * single['x'].amount) + (both * mixed.amount), 'y' => (y * single['y'].amount) + (both * mixed.also['y']) }
         next if wanted.any? { |thing, units| got[thing] < units }
@@ -96,7 +96,7 @@ RSpec.describe Core::Supply do
   it 'mixes pack sizes' do
     packs = [[50, 450], [100, 800], [250, 2000]].map { |size, price| [offer('a', 'x', size, price), size] }
     expect({ 200 => 1600, 150 => 1250, 240 => 2000, 1 => 450 }.map { |units, cost|
-      described_class::Cover.of(units, packs).cost - cost
+      Core::Supply::Cover.of(units, packs).cost - cost
     }).to all(eq(0))
   end
 
@@ -106,12 +106,12 @@ RSpec.describe Core::Supply do
     let(:plan) { plan_for(bracelet, people) }
     let(:rounds) { plan.needs.find { |need| need.part.key == 'round_8' }.count + plan.spares[table.part('round_8')].shared }
     let(:market) {
-      described_class::Market.of([offer('a', 'round_8', 25, 200), offer('a', 'cable', 5_000_000_000, 300, unit: :reel, kind: :line)],
+      Core::Supply::Market.of([offer('a', 'round_8', 25, 200), offer('a', 'cable', 5_000_000_000, 300, unit: :reel, kind: :line)],
         { 'a' => supplier('a', delivery: 90) }, 'EUR')
     }
 
     def allocated(stock, **rest)
-      described_class::Allocation.new(stock, market, **rest).call(%w[first second].to_h { |key| [key, described_class::Claim.of(plan)] })
+      Core::Supply::Allocation.new(stock, market, **rest).call(%w[first second].to_h { |key| [key, Core::Supply::Claim.of(plan)] })
     end
 
     def row(supply, key)
@@ -119,7 +119,7 @@ RSpec.describe Core::Supply do
     end
 
     it 'gives what there is to the class that was planned first, and tells the other whom it went to' do
-      first, second = allocated(described_class::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply|
+      first, second = allocated(Core::Supply::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply|
         row(supply, 'round_8')
       }
       expect([first.short,
@@ -131,16 +131,16 @@ RSpec.describe Core::Supply do
     end
 
     it 'keeps for a class what was bought for it, and does not order again what is on its way' do
-      stock = described_class::Stock.new(parts: { 'round_8' => rounds })
+      stock = Core::Supply::Stock.new(parts: { 'round_8' => rounds })
       first, second = allocated(stock, bought: { 'second' => stock },
-        due: { 'first' => described_class::Stock.new(parts: { 'round_8' => 4 }) }).values.map { |supply|
+        due: { 'first' => Core::Supply::Stock.new(parts: { 'round_8' => 4 }) }).values.map { |supply|
         row(supply, 'round_8')
       }
       expect([first.from_stock, first.short, second.from_stock, second.short]).to eq([0, rounds - 4, rounds, 0])
     end
 
     it 'gives the last reel once' do
-      first, second = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply|
+      first, second = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply|
         supply.line('cable')
       }
       expect([first.opened,
@@ -152,29 +152,29 @@ RSpec.describe Core::Supply do
     end
 
     it 'orders what is short, says what nobody offers, and adds up' do
-      order = allocated(described_class::Stock.new)['first'].order
+      order = allocated(Core::Supply::Stock.new)['first'].order
       expect(order.purchases.map { |bought| [bought.item.key, bought.number] }).to eq([['cable', 1], ['round_8', (rounds / 25.0).ceil]])
       expect(order.total.minor).to eq(300 + (200 * (rounds / 25.0).ceil) + 90)
       expect(order.unoffered.map { |item, _| item.key }).to include('crimp', 'clasp')
     end
 
     it 'leaves the stock as it should be when kits are taken: no more parts, the rest of each bar kept' do
-      supply = allocated(described_class::Stock.new(lines: { 'cable' => { mm(2000) => 1 } }))['first']
+      supply = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(2000) => 1 } }))['first']
       left = supply.line('cable').cuts.bars.first.left
-      lines = described_class::Taking.entries(supply, 1).select { |entry| entry.kind == :line }
+      lines = Core::Supply::Taking.entries(supply, 1).select { |entry| entry.kind == :line }
       expect(lines.map { |entry| [entry.length, entry.quantity, entry.reason] }).to eq([[mm(2000), -1, :taken], [left, 1, :offcut]])
     end
 
     it 'prices scrap less what it brings' do
-      supply = allocated(described_class::Stock.new(lines: { 'cable' => { mm(330) => 2 } }))['first']
+      supply = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(330) => 2 } }))['first']
       silver = supply.with(lines: supply.lines.map { |one| one.with(line: one.line.with(material: 'silver', scrap_price: 90)) })
-      lost, less = [supply, silver].map { |one| Core::Bill::Seat.of(plan, one, market).wastage.minor }
+      lost, less = [supply, silver].map { |one| Core::Price::Seat.of(plan, one, market).wastage.minor }
       expect([silver.lines.sum(&:scrap_brings), lost - less]).to match([be > 10, be_within(1).of(silver.lines.sum(&:scrap_brings))])
     end
 
     # By hand: fixed 87.50 + 40 + 10 = 137.50; two people; 10 % of the price is margin.
     it 'prices a seat so that cost and margin are in it, and says from how many people it pays' do
-      seat = Core::Bill::Seat.of(plan, allocated(described_class::Stock.new)['first'], market)
+      seat = Core::Price::Seat.of(plan, allocated(Core::Supply::Stock.new)['first'], market)
       expect(seat.fixed.minor).to eq(13_750)
       expect(seat.price.minor).to eq(((seat.total.minor/2r/0.9r) / 50).ceil * 50)
       expect([seat.break_even, seat.shares.sum(&:minor)]).to eq([2, seat.total.minor])
@@ -185,8 +185,8 @@ RSpec.describe Core::Supply do
   it 'keeps kits for late sign-ups in every sum, at the size asked for' do
     people = [150, 170, 210].each_with_index.map { |wrist, i| attendee(i, wrist) }
     measures = %i[median largest].map do |size|
-      supply = described_class::Provision.new(extra_kits: 2, extra_size: size)
-      plan = Core::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: people, table: sample_table)
+      supply = Core::Setup::Provision.new(extra_kits: 2, extra_size: size)
+      plan = Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: people, table: sample_table)
       expect(plan.needs.find { |need| need.part.key == 'clasp' }.count).to eq(5)
       plan.extras.map { |extra| extra.measure.to_mm }
     end
@@ -195,7 +195,7 @@ RSpec.describe Core::Supply do
 
   it 'tells kits that differ by size apart, and none that are alike' do
     plan = plan_for(bracelet, [attendee(1, 160), attendee(2, 190), attendee(3, 160)])
-    expect(described_class::Kits.new(plan).letters).to eq('1' => 'A', '2' => 'B', '3' => 'A')
+    expect(Core::Supply::Kits.new(plan).letters).to eq('1' => 'A', '2' => 'B', '3' => 'A')
   end
 
   {
@@ -204,7 +204,7 @@ RSpec.describe Core::Supply do
     [[-20, -10, 0], 10.0] => [0, 2]
   }.each do |(readings, mass), (count, spread)|
     it("takes #{readings} mg of #{mass} mg beads for #{count}") {
-      expect(described_class::WeighIn.of(readings, mass).then { |w|
+      expect(Core::Supply::WeighIn.of(readings, mass).then { |w|
         [w.count, w.spread]
       }).to eq([count, spread])
     }

@@ -10,7 +10,7 @@ RSpec.describe 'Teaching knowledge' do
 
   it 'ships at least fifty techniques that stand on known ones, with points and faults, and practice where they are shown' do
     expect(skills.size).to be >= 50
-    expect(Core::Technique::Ladder.new(skills).trouble).to be_nil
+    expect(Core::Steps::Ladder.new(skills).trouble).to be_nil
     tools = library['tools'].map { |tool| tool['key'] }
     wanting = skills.values.reject { |skill|
       skill.points.any? && skill.faults.any? { |fault| !fault.repair.empty? } && (skill.tools - tools).empty? &&
@@ -35,8 +35,8 @@ RSpec.describe 'Teaching knowledge' do
   end
 
   it 'reads a line with a sign alone, and takes what is no number for none' do
-    expect(Core::Technique::Fault.read('It breaks')).to eq(Core::Technique::Fault.new(sign: 'It breaks'))
-    expect(Core::Technique::Fault.read('It breaks | why | so | now | a while | 0').minutes).to be_nil
+    expect(Core::Catalogue::Fault.read('It breaks')).to eq(Core::Catalogue::Fault.new(sign: 'It breaks'))
+    expect(Core::Catalogue::Fault.read('It breaks | why | so | now | a while | 0').minutes).to be_nil
   end
 
   # Common practice, no source: makers' pace at demonstrations (about level 4, talk included) in minutes; known ones within half and twice
@@ -47,9 +47,9 @@ RSpec.describe 'Teaching knowledge' do
     ['cross_weave', 1] => 0.5..2.0, ['barrel_knot', 1] => 0.4..0.6, ['elastic_knot', 1] => 1.0..1.0
   }.each do |(key, effort), heard|
     it "keeps makers' pace at #{key}, effort #{effort}" do
-      step = Core::Construction::StepUse.new(key: 'a', technique: key, repeats: 1, effort: effort, text: :a)
+      step = Core::Making::StepUse.new(key: 'a', technique: key, repeats: 1, effort: effort, text: :a)
       known = { key => Core::People::Experience.new(times: 20, last: Date.new(2026, 11, 1)) }
-      times = Core::Session::StepTime.new(Core::Session::Calibration.new, on: Date.new(2026, 12, 3))
+      times = Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3))
       maker = times.minutes(step, skills.fetch(key), attendee(1, nil, level: 4, experience: known))
       beginner = times.minutes(step, skills.fetch(key), attendee(2, nil, level: 1))
       expect(maker).to be_between(heard.begin / 2, heard.end * 2)
@@ -61,7 +61,7 @@ RSpec.describe 'Teaching knowledge' do
   it 'dates what is prepared within the days that are left, the overdue first' do
     plan = plan_for(bracelet, [attendee(1, 170)])
     date = plan.workshop.date
-    tasks = ->(today) { Core::Technique::Preparation.new(plan, Core::Session::Calibration.new, short: 3, today: today).tasks }
+    tasks = ->(today) { Core::Session::Preparation.new(plan, Core::Setup::Calibration.new, short: 3, today: today).tasks }
     soon = tasks.(date - 3)
     expect(soon.map(&:on)).to eq(soon.map(&:on).sort).and(all(be >= date - 3))
     expect(soon.select(&:late).map { |task| [task.code, task.on] }).to eq([[:order, date - 3], [:test_lots, date - 3]])
@@ -73,7 +73,7 @@ RSpec.describe 'Teaching knowledge' do
     covered = bracelet(school: 'covered', cover: 'cover')
     people = [attendee(1, 170, level: 1), attendee(2, 170, level: 4)]
     plan = lambda do |shorter|
-      Core::Plan.for(workshop: workshop.with(teaching: Core::Technique::Teaching.new(shorter: shorter)), design: covered, attendees: people,
+      Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::Teaching.new(shorter: shorter)), design: covered, attendees: people,
         table: sample_table)
     end
     covers = ->(needs) { needs.find { |need| need.part.key == 'cover' }&.count.to_i }

@@ -12,7 +12,7 @@ RSpec.describe 'Drawings of how it goes' do
     drawn = Formats::TechniqueSvg::DRAWINGS.keys + Formats::TechniqueSvg::ALIKE.keys
     expect(drawn - techniques).to eq([])
     drawn.each do |key|
-      skill = Core::Technique::Skill.new(key: key, name: 'A <technique>', level: 1, seconds: 1)
+      skill = Core::Catalogue::Skill.new(key: key, name: 'A <technique>', level: 1, seconds: 1)
       right, left = [false, true].map { |mirrored| Formats::TechniqueSvg.new(skill, mirrored: mirrored).to_s }
       expect([key, REXML::Document.new(right).root.name]).to eq([key, 'svg'])
       expect([key, left.scan('scale(-1 1)').size]).to eq([key, Formats::TechniqueSvg.new(skill).number])
@@ -24,9 +24,9 @@ RSpec.describe 'Drawings of how it goes' do
   it 'numbers what each thread visits, in order, told apart without colour' do
     petal = Core::Catalogue::Part.new(key: 'p', name: 'p', kind: :bead,
       outer: Core::Measure::Length.mm(2.2), along: Core::Measure::Length.mm(1.5))
-    slots = [0, 3, 6].map { |x| Core::Construction::Threads::Slot.new(part: petal, role: :petal, x: x.to_f, y: 0.0) }
-    visits = ->(*numbers) { numbers.map { |slot| Core::Construction::Threads::Visit.new(slot: slot) } }
-    threads = Core::Construction::Threads.new(slots, { 'first' => visits.(0, 1, 2), 'second' => visits.(2) })
+    slots = [0, 3, 6].map { |x| Core::Making::Threads::Slot.new(part: petal, role: :petal, x: x.to_f, y: 0.0) }
+    visits = ->(*numbers) { numbers.map { |slot| Core::Making::Threads::Visit.new(slot: slot) } }
+    threads = Core::Making::Threads.new(slots, { 'first' => visits.(0, 1, 2), 'second' => visits.(2) })
     svg = REXML::Document.new(Formats::ThreadSvg.new(threads, title: 'way').to_s)
     expect(REXML::XPath.match(svg, '//text').map(&:text)).to eq(%w[1 2 3 1])
     expect(REXML::XPath.match(svg, '//path').map { |path| path.attributes['stroke-dasharray'] }).to match([nil, be_a(String)])
@@ -51,9 +51,9 @@ RSpec.describe 'Drawings of how it goes' do
       'Braid of twelve with beads, by chart' => ['194', 'Braid of twelve with beads, by chart'],
               'x' * 120 => ['194', "#{'x' * 39}…"] }
     skills = names.keys.each_with_index.to_h { |name, i|
-      [i.to_s, Core::Technique::Skill.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]
+      [i.to_s, Core::Catalogue::Skill.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]
     }
-    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Technique::Ladder.new(skills), {}).to_s)
+    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Steps::Ladder.new(skills), {}).to_s)
     drawn = REXML::XPath.match(svg, '//a/text[1]').map { |text| [text.attributes['textLength'], text.text] }
     expect(drawn).to match_array(names.values)
   end

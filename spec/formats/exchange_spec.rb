@@ -142,7 +142,7 @@ RSpec.describe Formats do
 
   it 'has words for everything the core says' do
     plan = inputs.plan
-    said = plan.verdicts.map { |v| Formats::Wording.verdict(v) } + plan.steps.map { |s|
+    said = Core::Advice::Verdicts.new(plan).call.map { |v| Formats::Wording.verdict(v) } + plan.steps.map { |s|
       Formats::Wording.step(s.step)
     } +
            plan.people.flat_map { |p|

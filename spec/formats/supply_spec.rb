@@ -132,7 +132,7 @@ RSpec.describe Formats do
 
     it 'has the order, the cuts, the kits, the tools and the steps on the class sheets' do
       supply = supply_of(1)
-      seat = Core::Bill::Seat.of(plan, supply, studio.market.all)
+      seat = Core::Price::Seat.of(plan, supply, studio.market.all)
       text = text_of(Formats::Pdf::Sheets.new(plan, supply: supply, market: studio.market.all, seat: seat).render).join("\n")
       expect(text).to include('To order', 'To cut', 'Kits', 'Tools', 'Steps', seat.price.to_s, supply.order.total.to_s,
         'Marguerite Oyelaran')

@@ -72,7 +72,7 @@ module Samples
     }.merge(construction_techniques).to_h do |key, level|
       tools = { 'ring' => %w[pliers pliers], 'cutting_line' => %w[cutters] }.fetch(key, [])
       [key,
-       Core::Technique::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools,
+       Core::Catalogue::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools,
          demonstration_minutes: level)]
     end
   end
@@ -117,16 +117,16 @@ module Samples
   end
 
   def workshop(title: 'Class', **rest)
-    Core::Workshop.new(key: 'class', title: title, date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'),
+    Core::Setup::Workshop.new(key: 'class', title: title, date: Date.new(2026, 12, 3), start: Core::Measure::ClockTime.parse('18:30'),
       minutes: 120,
       tool_sets: 12, **rest)
   end
 
   def plan_for(design, attendees, **rest)
-    Core::Plan.for(workshop: workshop, design: design, attendees: attendees, table: sample_table, **rest)
+    Core::Planning::Plan.for(workshop: workshop, design: design, attendees: attendees, table: sample_table, **rest)
   end
 
   def fit(design, worn, level: 3)
-    Core::Sizing::Blueprint.new(design, sample_table).fit(mm(worn), Core::Construction::Maker.at(level, :by_level))
+    Core::Sizing::Blueprint.new(design, sample_table).fit(mm(worn), Core::Making::Maker.at(level, :by_level))
   end
 end

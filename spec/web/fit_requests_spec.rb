@@ -101,7 +101,7 @@ RSpec.describe Web::Routes::Gauge, type: :request do
     it 'applies a cure in one action, and undo takes it back' do
       finding = findings.find { |f| f.code == :spacer_slips }
       revision = studio.classes.find(id).revision
-      offered = Core::Fit::Remedies.new(plan_of(id), studio.catalogue.table).offered(finding, plan_of(id).people.first.attendee)
+      offered = Core::Advice::Remedies.new(plan_of(id), studio.catalogue.table).offered(finding, plan_of(id).people.first.attendee)
       send_form("/classes/#{id}/cure", person: '1', finding: finding.key, cure: offered.first.cure.key, revision: revision)
       expect(findings.map(&:code)).not_to include(:spacer_slips)
       send_form("/classes/#{id}/undo")

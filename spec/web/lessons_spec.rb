@@ -15,7 +15,7 @@ RSpec.describe Web::Routes::Learning, type: :request do
   {
     'time/stringing' => ['Stringing', ->(studio) { studio.catalogue.table.technique('stringing').seconds },
       ->(value) { "#{format('%g', value)} s" }],
-    'loss/crimp' => ['Crimps', ->(studio) { studio.settings.calibration.losses.fetch('crimp', Core::Bill::Loss.usual(:crimp)) },
+    'loss/crimp' => ['Crimps', ->(studio) { studio.settings.calibration.losses.fetch('crimp', Core::Materials::Loss.usual(:crimp)) },
                      ->(value) { "#{format('%.1f', value * 100)} of 100" }],
     'people/between' => ['How much people of one level differ', ->(studio) { studio.settings.calibration.between },
           ->(value) { "#{(value * 100).round} %" }],
@@ -61,7 +61,7 @@ RSpec.describe Web::Routes::Learning, type: :request do
     expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size} classes")
     send_form("/classes/#{taught.first}/note", teaches: '0', taken: '', remark: 'Too loud',
       revision: studio.classes.find(taught.first).revision.to_s)
-    expect(studio.classes.find(taught.first).state.workshop.note).to eq(Core::Logbook::Note.new(remark: 'Too loud', teaches: false))
+    expect(studio.classes.find(taught.first).state.workshop.note).to eq(Core::Setup::Note.new(remark: 'Too loud', teaches: false))
     expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size - 1} classes")
     expect(page).to include('left out')
     wide = learnt.fetch(measuring)[3]
@@ -122,7 +122,7 @@ RSpec.describe Web::Routes::Learning, type: :request do
     id = studio.live_events.taught.keys.first
     revision = -> { studio.classes.find(id).revision.to_s }
     send_form("/classes/#{id}/note", taken: '150.50', remark: "=1+1 <b>\nlouder", revision: revision.())
-    expect(studio.classes.find(id).state.workshop.note).to eq(Core::Logbook::Note.new(taken: 15_050, remark: '=1+1 <b> louder'))
+    expect(studio.classes.find(id).state.workshop.note).to eq(Core::Setup::Note.new(taken: 15_050, remark: '=1+1 <b> louder'))
     get "/classes/#{id}/afterwards"
     expect(page).to include('Taken: 150.50 EUR. What a class cost is kept')
     send_form('/classes/1/note', taken: '150.50', revision: '1')

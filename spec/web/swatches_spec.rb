@@ -66,7 +66,7 @@ RSpec.describe Web::Routes::Swatches, type: :request do
       construction = Core::Construction::Registry.fetch(key)
       use = construction.build(parameters.transform_keys(&:to_s), sample_table).measurable.first
       own = construction.build(parameters.transform_keys(&:to_s), sample_table.measured_by([use.swatch(number.to_f)]))
-      work_up = own.call(target: mm(200), maker: Core::Construction::Maker.new)
+      work_up = own.call(target: mm(200), maker: Core::Making::Maker.new)
       across = { disc_braid: ->(w) { w.lengths.repeats }, flower_chain: ->(w) { w.lengths.repeats }, coil: ->(_) { 50 } }[key].(work_up)
       step = { disc_braid: own.fill && (own.fill.step / 2), flower_chain: own.fill&.step, coil: (own.fixed_length - mm(0.4)) / 50 }[key]
       expect([use.measure.name, across.positive?, step.to_mm]).to match([name.to_sym, true, be_within(0.001).of(50.0 / number)])

@@ -43,7 +43,7 @@ RSpec.describe 'The steps of a class', type: :request do
     expect(plan.order.steps.map(&:key)).not_to eq(before)
     get '/classes/1'
     expect(page).to include('In an order of your own', 'which it needs')
-    expect(plan.verdicts.find { |verdict| verdict.code == :steps }.status).to eq(:will_not)
+    expect(Core::Advice::Verdicts.new(plan).call.find { |verdict| verdict.code == :steps }.status).to eq(:will_not)
     choose('steps', reset: '1')
     expect(plan.order.steps.map(&:key)).to eq(before)
     choose('steps', step: 'no/such', by: '1')

@@ -7,7 +7,7 @@ module Web
       texts :title, :date, :start, :minutes, :venue, :tool_sets
 
       SETS = (0..100).freeze
-      MINUTES = Core::Workshop::MINUTES
+      MINUTES = Core::Setup::Workshop::MINUTES
 
       rule(:title).validate(filled: 'Give the class a title, so that you find it again.', at_most: 120)
       rule(:date).validate(:date)

@@ -23,7 +23,7 @@ module Web
       rule(:unfinished) do
         next if !key? || value.empty?
 
-        most = Core::Workshop::MOST_PEOPLE
+        most = Core::Setup::Workshop::MOST_PEOPLE
         good = value.match?(WHOLE) && value.to_i <= most
         key.failure("Give a whole number from 0 to #{most}, or leave it empty.") unless good
       end

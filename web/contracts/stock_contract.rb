@@ -10,8 +10,8 @@ module Web
       LARGEST_MM = 1000
       MOST_LINES = 30
       # What reads each line, and an example of one.
-      READERS = { takes: [Core::Technique::PracticeBag, 'a kind and how many, such as crimp x 2, or line 200 mm'],
-                  stand_ins: [Core::Technique::StandIn, 'both tools by their keys, such as crimping_pliers > flat_pliers x 1.2'] }.freeze
+      READERS = { takes: [Core::Steps::PracticeBag, 'a kind and how many, such as crimp x 2, or line 200 mm'],
+                  stand_ins: [Core::Catalogue::StandIn, 'both tools by their keys, such as crimping_pliers > flat_pliers x 1.2'] }.freeze
       REEL = 'Give the length of a reel with its unit, from 10 cm to 1000 m, such as 10 m.'
 
       register_macro(:of_field) do |macro:|

@@ -4,7 +4,7 @@ module Web
   module Contracts
     # What may be chosen for one class about materials and money.
     class SupplyContract < Contract
-      PROVISION = Core::Supply::Provision
+      PROVISION = Core::Setup::Provision
       CHOICES = {
         spares: PROVISION::SPARES,
         extra_size: PROVISION::SIZES,

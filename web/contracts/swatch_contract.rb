@@ -6,7 +6,7 @@ module Web
     class SwatchContract < Contract
       texts :measured, :whose, :value
 
-      # measured: {its address in the form => Core::Construction::OwnMeasure::Use} · makers: [keys of people]
+      # measured: {its address in the form => Core::Making::OwnMeasure::Use} · makers: [keys of people]
       option :measured
       option :makers
 
@@ -24,7 +24,7 @@ module Web
         key(:value).failure("Give #{unit} from #{range.begin} to #{range.end}, or leave it empty to take it back.") unless good
       end
 
-      # @param use [Core::Construction::OwnMeasure::Use] @return [Float, nil]
+      # @param use [Core::Making::OwnMeasure::Use] @return [Float, nil]
       def self.number(use, text)
         return Core::Measure::Length.parse(text, default_unit: :mm).to_mm.to_f if use.measure.unit == :mm
 

@@ -6,7 +6,7 @@ module Web
     class TeachingContract < Contract
       texts :practice, :shorter, :extra, :extra_text, :extra_minutes, :school
 
-      TEACHING = Core::Technique::Teaching
+      TEACHING = Core::Setup::Teaching
 
       rule(:shorter).validate(whole: TEACHING::LEVELS)
       rule(:extra).validate(whole: TEACHING::EXTRA)

@@ -23,14 +23,14 @@ module Web
       }.freeze
       FIELDS = Contracts::CalibrationContract::RANGES.keys
 
-      # @param before [Core::Session::Calibration] what stands where nothing was sent
+      # @param before [Core::Setup::Calibration] what stands where nothing was sent
       def initialize(params, before)
         @before = before
         shown = FIELDS.to_h { |name| [name.to_s, CalibrationForm.text(before, name)] }
         super(shown.merge(typed(params, FIELDS.select { |name| params.key?(name.to_s) })), Contracts::CalibrationContract.new)
       end
 
-      # @param calibration [Core::Session::Calibration]
+      # @param calibration [Core::Setup::Calibration]
       def self.show(calibration)
         new({}, calibration)
       end
@@ -44,7 +44,7 @@ module Web
         OTHERS
       end
 
-      # @return [Core::Session::Calibration]
+      # @return [Core::Setup::Calibration]
       def calibration
         @before.with(pace: (1..5).to_h { |level| [level, number(:"pace_#{level}")] }, **OTHERS.keys.to_h { |name| [name, number(name)] })
       end

@@ -28,7 +28,7 @@ module Web
         "#{path(id, place) unless place == from}##{section}"
       end
 
-      # @param verdict [Core::Verdict] @return [String] where what it says is put right
+      # @param verdict [Core::Advice::Verdict] @return [String] where what it says is put right
       def self.address_of(id, verdict, from: nil)
         verdict.code == :people ? "/classes/#{id}/people/paste" : address(id, verdict.section, from: from)
       end

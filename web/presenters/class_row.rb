@@ -42,7 +42,7 @@ module Web
         say("problem.#{found.code}", detail: found.detail) if found
       end
 
-      # @return [Array<Core::Verdict>] what is to be done or still worked out, worst first
+      # @return [Array<Core::Advice::Verdict>] what is to be done or still worked out, worst first
       def open
         (@reading.verdicts - fine).sort_by.with_index { |verdict, index| [Sections::Strip::ORDER.index(verdict.status), index] }
       end
@@ -52,7 +52,7 @@ module Web
         fine.map { |verdict| short_words(verdict) }.join(' · ')
       end
 
-      # @return [Core::Verdict, nil]
+      # @return [Core::Advice::Verdict, nil]
       def next_thing
         @reading.verdicts.find(&:in_the_way?)
       end

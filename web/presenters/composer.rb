@@ -119,9 +119,9 @@ module Web
           .map { |p| Formats::Wording.problem(p, unit: unit) }.uniq
       end
 
-      # @return [Core::Sizing::Piece, Core::Sizing::OutOfReach, nil] nil when it cannot be built
+      # @return [Core::Sizing::Piece, Core::Making::OutOfReach, nil] nil when it cannot be built
       def piece
-        built && @piece ||= built.fit(asked, Core::Construction::Maker.at(2, design.tails), ease: design.added_ease)
+        built && @piece ||= built.fit(asked, Core::Making::Maker.at(2, design.tails), ease: design.added_ease)
       end
 
       def drawn?
@@ -132,7 +132,7 @@ module Web
         !built.nil?
       end
 
-      # @return [Array<Core::Construction::Problem>]
+      # @return [Array<Core::Making::Problem>]
       def problems
         built
         @problems
@@ -200,7 +200,7 @@ module Web
       end
 
       def needs
-        Core::Bill::Need.sum(piece.parts, times: design.made)
+        Core::Materials::Need.sum(piece.parts, times: design.made)
       end
 
       def cuts
@@ -349,13 +349,13 @@ module Web
 
       def coloured(name, swaps)
         made = Core::Sizing::Blueprint.new(design, @library.table.in_colourway(swaps)).fit(asked,
-          Core::Construction::Maker.at(2, design.tails), ease: design.added_ease)
+          Core::Making::Maker.at(2, design.tails), ease: design.added_ease)
         return Colourway.new(name: name, swaps: swaps, drawing: nil, words: unfitted_words(made)) unless made.is_a?(Core::Sizing::Piece)
 
         drawing = Formats::PieceSvg.new(made.layout, title: name.empty? ? 'as designed' : name, span_mm: span, unit: unit, ruler: false,
           labels: false).to_s
         Colourway.new(name: name, swaps: swaps, drawing: drawing, words: nil)
-      rescue Core::Construction::InvalidParameters => e
+      rescue Core::Making::InvalidParameters => e
         Colourway.new(name: name, swaps: swaps, drawing: nil,
           words: e.problems.map { |problem| Formats::Wording.problem(problem, unit: unit) }.uniq.join(' '))
       end
@@ -392,7 +392,7 @@ module Web
       def built_fill?(component)
         construction = Core::Construction::Registry.fetch(component.construction).build(component.parameters, table)
         !construction.fill.nil?
-      rescue Core::Construction::InvalidParameters, Core::UnknownKey
+      rescue Core::Making::InvalidParameters, Core::UnknownKey
         false
       end
 
@@ -411,7 +411,7 @@ module Web
 
         @problems = []
         @built = Core::Sizing::Blueprint.new(design, @library.table)
-      rescue Core::Construction::InvalidParameters => e
+      rescue Core::Making::InvalidParameters => e
         @problems = e.problems
         @built = nil
       end
@@ -473,7 +473,7 @@ module Web
           next [] if row.empty?
 
           layout = Core::Construction::Findings.build({ 'parts' => row }, table).call(target: nil,
-            maker: Core::Construction::Maker.new).layout
+            maker: Core::Making::Maker.new).layout
           layout.map { |s| side.zero? ? s.with(x: 40.0 - s.x, turn: 180) : s.moved(64.0) }
         end
         Formats::PieceSvg.new(shapes, title: closure.name, span_mm: 104.0, labels: false, ruler: false).to_s

@@ -4,7 +4,7 @@ module Web
   module Presenters
     # One cure of one finding, found again by its key in the class's plan as it stands.
     class CureForm
-      # @param plan [Core::Plan]
+      # @param plan [Core::Planning::Plan]
       def initialize(plan, studio, params)
         @studio = studio
         @person = plan.person(params['person'].to_s)

@@ -6,7 +6,7 @@ module Web
     module FileName
       module_function
 
-      # @param what [String] @param workshop [Core::Workshop]
+      # @param what [String] @param workshop [Core::Setup::Workshop]
       def of(what, workshop)
         title = workshop.title.unicode_normalize(:nfd).downcase.gsub(/[^a-z0-9]+/, '-').gsub(/\A-+|-+\z/, '')[0, 60]
         [what, title, workshop.date.iso8601].reject(&:empty?).join('-')

@@ -12,7 +12,7 @@ module Web
       end
 
       def drawing
-        Formats::LadderSvg.new(Core::Technique::Ladder.new(@table.techniques), people).to_s
+        Formats::LadderSvg.new(Core::Steps::Ladder.new(@table.techniques), people).to_s
       end
 
       def techniques

@@ -42,7 +42,7 @@ module Web
         drawn = piece.is_a?(Core::Sizing::Piece)
         Row.new(design: design, piece: (piece if drawn), drawing: drawn ? draw(design, piece) : '', facts: facts(design, (piece if drawn)),
           why_not: (Formats::Wording.unfitted(piece, unit: unit) unless drawn))
-      rescue Core::Construction::InvalidParameters, Core::UnknownKey => e
+      rescue Core::Making::InvalidParameters, Core::UnknownKey => e
         Row.new(design: design, piece: nil, drawing: '', facts: facts(design, nil),
           why_not: "It cannot be built any more: #{e.message}. Change it in the composer to correct it.")
       end

@@ -30,7 +30,7 @@ module Web
 
       # @return [Store::ClassState] of a new class
       def state
-        workshop = Core::Workshop.new(key: 'new', **changes.except(:project))
+        workshop = Core::Setup::Workshop.new(key: 'new', **changes.except(:project))
         Store::ClassState.new(workshop: workshop, project_version_id: saved.id, attendees: [])
       end
 

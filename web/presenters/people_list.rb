@@ -101,10 +101,10 @@ module Web
         return (Formats::Wording.say('imports.nothing') if @params.key?('list')) if @import.nil?
         return Formats::Wording.say('imports.no_rows') if @import.people_rows.empty?
         return Formats::Wording.say('imports.too_many', count: @import.people_rows.size,
-          most: Core::Workshop::MOST_PEOPLE) if @import.too_many?
+          most: Core::Setup::Workshop::MOST_PEOPLE) if @import.too_many?
 
         total = @import.people_rows.size + @stored.state.attendees.size
-        Formats::Wording.say('imports.too_many', count: total, most: Core::Workshop::MOST_PEOPLE) if total > Core::Workshop::MOST_PEOPLE
+        Formats::Wording.say('imports.too_many', count: total, most: Core::Setup::Workshop::MOST_PEOPLE) if total > Core::Setup::Workshop::MOST_PEOPLE
       end
     end
   end

@@ -10,7 +10,7 @@ module Web
         done = %w[times last].to_h { |name| [name, beside(params[name], skills)] }
         super({ 'ease' => clean(params['ease'])[0, 40], **done }, Contracts::PersonMoreContract.new)
         @brings = table.tools.keys & (params['brings'].is_a?(Array) ? params['brings'].grep(String) : [])
-        @tails = Core::Construction::Tails::POLICIES.find { |policy| policy.to_s == params['tails'] }
+        @tails = Core::Ends::Tails::POLICIES.find { |policy| policy.to_s == params['tails'] }
       end
 
       # @return [Core::People::Attendee]

@@ -19,7 +19,7 @@ module Web
         Formats::Wording.say(key, unit: unit, **values)
       end
 
-      # @param step [Core::Construction::StepUse]
+      # @param step [Core::Making::StepUse]
       def step_words(step)
         Formats::Wording.step(step, unit: unit)
       end
@@ -30,7 +30,7 @@ module Web
         numbers.group_by(&:last).map { |own, same| [same.map { |attendee, _| attendee.name }.join(', '), Formats::Wording.step_numbers(own, unit: unit)] }
       end
 
-      # @param fault [Core::Technique::Fault] @return [String] what to look for and what to do
+      # @param fault [Core::Catalogue::Fault] @return [String] what to look for and what to do
       def fault_words(fault)
         Formats::Wording.fault(fault)
       end
@@ -40,7 +40,7 @@ module Web
         Formats::Wording.try_on(change, unit: unit)
       end
 
-      # @param verdict [Core::Verdict]
+      # @param verdict [Core::Advice::Verdict]
       def verdict_words(verdict)
         Formats::Wording.verdict(verdict, unit: unit)
       end
@@ -54,7 +54,7 @@ module Web
         Formats::Wording.finding(finding, unit: unit)
       end
 
-      # @param piece [Core::Sizing::OutOfReach]
+      # @param piece [Core::Making::OutOfReach]
       def unfitted_words(piece)
         Formats::Wording.unfitted(piece, unit: unit)
       end
@@ -72,7 +72,7 @@ module Web
         shown_working(person).map { |term, shown| [sign(term), shown && length(shown), term_words(term)].compact.join(' ').strip }.join(' ')
       end
 
-      # @return [Array<(Core::Sizing::Term, Core::Measure::Length)>] a working with its lengths as shown, which add up
+      # @return [Array<(Core::Making::Term, Core::Measure::Length)>] a working with its lengths as shown, which add up
       def shown_working(person)
         Formats::LengthSum.working(person.working, unit)
       end
@@ -97,7 +97,7 @@ module Web
         (share * 100).round
       end
 
-      # @param one [Core::Project::Suitability] @return [String] what speaks for a project or against it, in a sentence
+      # @param one [Core::Comparison::Suitability] @return [String] what speaks for a project or against it, in a sentence
       def suits_words(one)
         say("suits.#{one.reason}", chance: hundredths(one.chance.to_f), target: one.target, names: some_names(one.unfitted),
           harmed: some_names(one.harmed.keys), unsure: some_names(one.unsure.keys),

@@ -6,7 +6,7 @@ module Web
     class ProjectChoice
       include Printing
 
-      # suits: Core::Project::Suitability · words: why it stands where it does · drawing: of the piece at a usual size
+      # suits: Core::Comparison::Suitability · words: why it stands where it does · drawing: of the piece at a usual size
       Row = Core::Value.define(:suits, :words, :facts, :drawing, :taken)
 
       attr_reader :unit

@@ -35,7 +35,7 @@ module Web
         @live.unit
       end
 
-      # @return [Core::Construction::StepUse, nil] the step most are at, the earlier of two
+      # @return [Core::Making::StepUse, nil] the step most are at, the earlier of two
       def step
         tasks = @live.evening.working.map(&:task)
         tasks.group_by { |task| task.step.key }.values.max_by { |same| [same.size, -order(same.first)] }&.first&.step

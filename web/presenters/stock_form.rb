@@ -9,7 +9,7 @@ module Web
       # What each table holds, and what is usual where something new is entered.
       TABLES = {
         tools: [Core::Catalogue::Tool, { 'people_per_tool' => '1', 'substitutable' => '1' }],
-        techniques: [Core::Technique::Skill, { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' }],
+        techniques: [Core::Catalogue::Skill, { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' }],
         parts: [
           Core::Catalogue::Part,
           { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '' }
@@ -141,7 +141,7 @@ module Web
       # No circles, and nothing that needs what stands above it.
       def ladder_trouble
         techniques = @studio.catalogue.table.techniques
-        trouble = Core::Technique::Ladder.new(techniques.merge(key || 'new' => item)).trouble or return {}
+        trouble = Core::Steps::Ladder.new(techniques.merge(key || 'new' => item)).trouble or return {}
 
         { prerequisites: Formats::Wording.say("ladder.#{trouble.code}", names: trouble.techniques.map(&:name).join(', ')) }
       end
@@ -153,7 +153,7 @@ module Web
         changed = table.with(table_name => table.public_send(table_name).merge(key => item))
         @studio.projects.in_use.each do |saved|
           Core::Sizing::Blueprint.new(saved.design, changed)
-        rescue Core::Construction::InvalidParameters => e
+        rescue Core::Making::InvalidParameters => e
           why = Formats::Wording.problem(e.problems.first)
           return "#{saved.design.name} could not be built with this: #{why} Keep it as it was, or enter a new one beside it."
         end

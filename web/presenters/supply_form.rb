@@ -18,7 +18,7 @@ module Web
       def apply(state)
         supply = state.workshop.supply
         state.with(workshop: state.workshop.with(supply: supply.with(**changes,
-          tails_by_line: chosen(@tails, supply.tails_by_line, Core::Construction::Tails::POLICIES),
+          tails_by_line: chosen(@tails, supply.tails_by_line, Core::Ends::Tails::POLICIES),
           cut_by_line: chosen(@cut, supply.cut_by_line, C::PROVISION::WAYS))))
       end
 

@@ -6,18 +6,18 @@ module Web
     class SwatchForm < Form
       C = Contracts::SwatchContract
 
-      # @param plan [Core::Plan]
+      # @param plan [Core::Planning::Plan]
       def initialize(params, plan)
         @measured = SwatchForm.measured(plan)
         super(typed(params, %w[measured whose value]), C.new(measured: @measured, makers: plan.people.map { |one| one.attendee.key }))
       end
 
-      # @return [Hash{String=>Core::Construction::OwnMeasure::Use}] what of a class's project can be measured, by its address in the form
+      # @return [Hash{String=>Core::Making::OwnMeasure::Use}] what of a class's project can be measured, by its address in the form
       def self.measured(plan)
         [plan.sample, *plan.people].select(&:fitted?).flat_map { |one| one.piece.measurable }.to_h { |use| [address(use), use] }
       end
 
-      # @param use [Core::Construction::OwnMeasure::Use] @return [String]
+      # @param use [Core::Making::OwnMeasure::Use] @return [String]
       def self.address(use)
         [use.construction, use.measure.name, use.line.key, use.about].join('/')
       end

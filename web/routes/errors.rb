@@ -21,7 +21,7 @@ module Web
           Errors.render(self, 404, "There is no such #{error.kind}",
             'It may have been removed. The list of classes shows what there is, and what can be brought back.')
         end
-        app.error(Core::Construction::InvalidParameters, Core::UnknownKey) do |error|
+        app.error(Core::Making::InvalidParameters, Core::UnknownKey) do |error|
           Errors.render(self, 422, 'A project here cannot be built any more',
             "#{error.message[0, 400]}. Open it under Projects and change it, or correct the part in the stockroom.")
         end

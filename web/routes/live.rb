@@ -29,7 +29,7 @@ module Web
         app.post('/classes/:id/live/people') do
           form = Presenters::PersonForm.new(params)
           next refuse_person(id, form.draft) unless form.valid?
-          next refuse_person(id, form.full) if studio.classes.find(id).state.attendees.size >= Core::Workshop::MOST_PEOPLE
+          next refuse_person(id, form.full) if studio.classes.find(id).state.attendees.size >= Core::Setup::Workshop::MOST_PEOPLE
 
           once { joined(id, form) }
           redirect to("/classes/#{id}/live"), 303
@@ -129,7 +129,7 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:plan, id) unless found.model.is_a?(Core::Session::Model)
 
-          workshop = found.workshop.with(title: "Practice: #{found.workshop.title}"[0, 120], note: Core::Logbook::Note.new(teaches: false))
+          workshop = found.workshop.with(title: "Practice: #{found.workshop.title}"[0, 120], note: Core::Setup::Note.new(teaches: false))
           copy = studio.classes.create(found.state.with(workshop: workshop))
           own = result(copy)
           settings.practice.begin(copy, own.plan, own.model, Time.now.to_i, run: copy)

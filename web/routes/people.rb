@@ -41,7 +41,7 @@ module Web
         app.post('/classes/:id/people') do
           form = Presenters::PersonForm.new(params)
           next refuse(id, :new_person, form.draft) unless form.valid?
-          next refuse(id, :new_person, form.full) if studio.classes.find(id).state.attendees.size >= Core::Workshop::MOST_PEOPLE
+          next refuse(id, :new_person, form.full) if studio.classes.find(id).state.attendees.size >= Core::Setup::Workshop::MOST_PEOPLE
 
           change(id, 'person_added', adds: true) { |state| state.adding(studio.classes.number(id, [form.attendee])) }
         end

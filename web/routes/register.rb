@@ -56,7 +56,7 @@ module Web
         end
         app.post('/people/erase/copies') do
           copies = Array(params['copies']).grep(String)
-          number = text(:number).to_i.clamp(1, Core::Workshop::MOST_PEOPLE)
+          number = text(:number).to_i.clamp(1, Core::Setup::Workshop::MOST_PEOPLE)
           text(:do) == 'drop' ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
           left = erasure.copies_with(text(:person)).size
           done = text(:do) == 'drop' ? 'Deleted' : 'Erased from'
@@ -73,9 +73,9 @@ module Web
           page(:known, title: 'People of earlier classes', register: registered(studio.classes.find(id)))
         end
         app.post('/classes/:id/people/known') do
-          names = Array(params['names']).grep(String).first(Core::Workshop::MOST_PEOPLE)
+          names = Array(params['names']).grep(String).first(Core::Setup::Workshop::MOST_PEOPLE)
           chosen = known_people.select { |person| names.include?(person.name) }.map { |person| person.attendee.with(colourway: nil) }
-          room = Core::Workshop::MOST_PEOPLE - studio.classes.find(id).state.attendees.size
+          room = Core::Setup::Workshop::MOST_PEOPLE - studio.classes.find(id).state.attendees.size
           change(id, 'people', adds: true) { |state| state.adding(studio.classes.number(id, chosen.first(room))) }
         end
       end
@@ -115,8 +115,8 @@ module Web
 
           evening = Core::Live::Evening.new(found.plan, found.live_events)
           workshop = found.workshop
-          state = found.state.with(workshop: workshop.with(date: workshop.date + 7, note: Core::Logbook::Note.new),
-            attendees: Core::People::Practised.after(found.plan, evening))
+          state = found.state.with(workshop: workshop.with(date: workshop.date + 7, note: Core::Setup::Note.new),
+            attendees: Core::Logbook::Practised.after(found.plan, evening))
           "/classes/#{studio.classes.create(state)}"
         end
       end

@@ -7,7 +7,7 @@ module Web
       class Afterwards < Section
         include Supplied
 
-        # @return [Core::Logbook::Note]
+        # @return [Core::Setup::Note]
         def note
           workshop.note
         end
@@ -159,7 +159,7 @@ module Web
           @reading.removed_people
         end
 
-        # @return [Core::Bill::Seat, nil] as it was when the kits left the stock
+        # @return [Core::Price::Seat, nil] as it was when the kits left the stock
         def seat_costs
           @reading.seat_costs
         end

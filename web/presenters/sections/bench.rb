@@ -7,7 +7,7 @@ module Web
       class Bench < Section
         include Drawn
 
-        # @return [Array<Array<Core::PersonPlan>>] the upper and the lower row
+        # @return [Array<Array<Core::Planning::PersonPlan>>] the upper and the lower row
         def rows
           people.each_slice([(people.size / 2.0).ceil, 1].max).to_a
         end

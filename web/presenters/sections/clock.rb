@@ -23,7 +23,7 @@ module Web
           @reading.forecast
         end
 
-        # @return [Core::Verdict, nil]
+        # @return [Core::Advice::Verdict, nil]
         def verdict
           @reading.verdicts.find { |one| one.code == :time }
         end
@@ -98,9 +98,9 @@ module Web
 
         # --- what would help
 
-        # @return [Core::Session::LeverSearch::Found, nil]
+        # @return [Core::Levers::LeverSearch::Found, nil]
         def found
-          search.found if search.found.is_a?(Core::Session::LeverSearch::Found)
+          search.found if search.found.is_a?(Core::Levers::LeverSearch::Found)
         end
 
         def lever_words(lever)
@@ -144,7 +144,7 @@ module Web
         # --- settings
 
         def demonstrations
-          Core::Session::Running::DEMONSTRATIONS
+          Core::Setup::Running::DEMONSTRATIONS
         end
 
         def numbers

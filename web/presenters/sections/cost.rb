@@ -9,7 +9,7 @@ module Web
 
         CURVE = (2..24).freeze
 
-        # @return [Core::Bill::Seat, nil] worked out for at least one person with a kit
+        # @return [Core::Price::Seat, nil] worked out for at least one person with a kit
         def seat_costs
           found = @reading.seat_costs
           found if found && found.people.positive? && plan.needs.any?

@@ -8,10 +8,10 @@ module Web
         include Supplied
 
         def tails
-          Core::Construction::Tails::POLICIES
+          Core::Ends::Tails::POLICIES
         end
 
-        # @return [Array<(Core::PersonPlan, Core::Cutting::CutNeed)>] longest first
+        # @return [Array<(Core::Planning::PersonPlan, Core::Cutting::CutNeed)>] longest first
         def cuts_of(line)
           plan.kits.flat_map { |person|
             person.cuts.select { |cut|
@@ -43,7 +43,7 @@ module Web
         # @return [Hash{Symbol=>String}]
         # @return [Array<(Symbol, String)>] of each line
         def ways_of_cutting
-          Core::Supply::Provision::WAYS.map { |way| [way, say("cutting.#{way}")] }
+          Core::Setup::Provision::WAYS.map { |way| [way, say("cutting.#{way}")] }
         end
 
         def offcut_shares

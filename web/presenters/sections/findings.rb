@@ -8,7 +8,7 @@ module Web
         # number: as pinned on the drawings · names: whom it concerns · finding: the first of its kind · person: whose it is shown for
         Row = Core::Value.define(:number, :finding, :names, :person)
 
-        # @param plan [Core::Plan] @param chosen [Core::PersonPlan, nil]
+        # @param plan [Core::Planning::Plan] @param chosen [Core::Planning::PersonPlan, nil]
         def initialize(plan, chosen)
           @plan = plan
           @chosen = chosen

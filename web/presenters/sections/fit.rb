@@ -16,7 +16,7 @@ module Web
           @rows ||= Findings.new(plan, chosen).rows
         end
 
-        # @return [Array<Core::Fit::Effect>] of the cures that put this finding right and nothing else wrong
+        # @return [Array<Core::Advice::Effect>] of the cures that put this finding right and nothing else wrong
         def cures(row)
           @reading.remedies.offered(row.finding, row.person.attendee)
         end

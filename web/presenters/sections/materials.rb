@@ -8,10 +8,10 @@ module Web
         include Supplied
 
         def modes
-          Core::Supply::Provision::SPARES
+          Core::Setup::Provision::SPARES
         end
 
-        # @return [Array<Core::PersonPlan>] who gets a kit
+        # @return [Array<Core::Planning::PersonPlan>] who gets a kit
         def kits
           plan.kits.select(&:fitted?)
         end

@@ -48,7 +48,7 @@ module Web
           typed(:assumed, :assumed_size, workshop.assumed_size ? length(workshop.assumed_size) : '')
         end
 
-        # @return [Array<(Core::PersonPlan, String)>] who is watched, and at what
+        # @return [Array<(Core::Planning::PersonPlan, String)>] who is watched, and at what
         def watched
           people.flat_map { |person|
             person.findings.select { |finding|
@@ -66,7 +66,7 @@ module Web
         end
 
         def tails
-          Core::Construction::Tails::POLICIES
+          Core::Ends::Tails::POLICIES
         end
 
         # @return [Array<(String, String, Boolean)>] tools of this class: key, name, whether the chosen person brings one

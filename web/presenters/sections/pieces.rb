@@ -7,7 +7,7 @@ module Web
       class Pieces < Section
         include Drawn
 
-        # @return [Array<Core::PersonPlan>] everybody, or somebody of a usual size where nobody is there yet
+        # @return [Array<Core::Planning::PersonPlan>] everybody, or somebody of a usual size where nobody is there yet
         def shown
           people.empty? ? [plan.sample] : people
         end

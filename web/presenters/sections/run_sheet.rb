@@ -6,7 +6,7 @@ module Web
       # The evening by the clock.
       class RunSheet < Section
         # One line as shown. about, range, latest: by the clock, '' where not known
-        # numbers: see Core::PlannedStep, of a checkpoint
+        # numbers: see Core::Planning::PlannedStep, of a checkpoint
         Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :faults, numbers: {}.freeze)
 
         # @return [Core::Session::Forecast, nil]

@@ -45,7 +45,7 @@ module Web
           people.select(&:fitted?)
         end
 
-        # @return [Core::PersonPlan, nil] whose place is chosen
+        # @return [Core::Planning::PersonPlan, nil] whose place is chosen
         def chosen
           plan.person(@reading.seat)
         end

@@ -38,7 +38,7 @@ module Web
         end
 
         def schools
-          Core::Technique::Teaching::SCHOOLS
+          Core::Setup::Teaching::SCHOOLS
         end
 
         # @return [Array<String>] what an order set by hand costs beyond the best, and what it saves
@@ -50,7 +50,7 @@ module Web
           order.beyond.select { |_, more| more.negative? }.map { |code, more| say("costs.#{code}", count: -more) }
         end
 
-        # @return [Array<Core::Technique::Skill>] of the class's steps that have an easier way
+        # @return [Array<Core::Catalogue::Skill>] of the class's steps that have an easier way
         def with_easier
           order.steps.map { |step|
             plan.technique_of(step)
@@ -104,7 +104,7 @@ module Web
         end
 
         def preparation
-          @preparation ||= Core::Technique::Preparation.new(plan, @reading.calibration, short: @reading.supply&.short.to_i,
+          @preparation ||= Core::Session::Preparation.new(plan, @reading.calibration, short: @reading.supply&.short.to_i,
             today: @reading.today)
         end
 
@@ -118,7 +118,7 @@ module Web
           say("preparation.#{task.code}", count: task.people, names: task.names, step: task.step ? step_words(task.step) : '')
         end
 
-        # @return [Hash{Date=>Array<Core::Technique::Preparation::Task>}]
+        # @return [Hash{Date=>Array<Core::Session::Preparation::Task>}]
         def tasks_by_day
           preparation.tasks.group_by(&:on)
         end

@@ -32,14 +32,14 @@ module Web
            (workshop.venue unless workshop.venue.empty?)].compact.join(' · ')
         end
 
-        # @return [Array<Core::Verdict>] what is to be done, worst first, and how the evening will go
+        # @return [Array<Core::Advice::Verdict>] what is to be done, worst first, and how the evening will go
         def verdicts
           @verdicts ||= @reading.verdicts.reject { |verdict|
             settled?(verdict)
           }.sort_by.with_index { |verdict, index| [ORDER.index(verdict.status), index] }
         end
 
-        # @return [Array<Core::Verdict>] what is well, told as one
+        # @return [Array<Core::Advice::Verdict>] what is well, told as one
         def settled
           @reading.verdicts.select { |verdict| settled?(verdict) }
         end
@@ -53,7 +53,7 @@ module Web
           @reading.seat_price&.to_s if plan&.needs&.any?
         end
 
-        # @return [Core::Verdict, nil] what is best done next
+        # @return [Core::Advice::Verdict, nil] what is best done next
         def next_thing
           @reading.verdicts.find(&:in_the_way?) || verdicts.find { |verdict| verdict.status == :tight }
         end

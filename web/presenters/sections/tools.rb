@@ -49,7 +49,7 @@ module Web
           seat.reasons.map { |code| say("seating.#{code}") }.join(', ')
         end
 
-        # @return [Array<Core::Technique::ToolNeed>] blades and needles, counted out and in
+        # @return [Array<Core::Steps::ToolNeed>] blades and needles, counted out and in
         def counted
           plan.tools.select { |need| need.tool.counted }
         end

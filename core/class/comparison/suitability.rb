@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module Core
+  module Comparison
+    # How well one project suits a group on a date: what an instructor weighs before choosing it.
+    # key, name: of the project · body · level: of its hardest technique · techniques: [name] · chance: that everybody finishes in time, nil
+    # where it cannot be simulated · late_end: minute by which nine of ten classes have ended · target: chance wanted · problem: why it
+    # cannot be built, or nil · unfitted: [name] for whom no size comes out · harmed: {name => [finding code]} of allergies and the like ·
+    # unsure: the same, of what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed size
+    # · lacking: {name => [technique]} · new_to_most: [technique] · short: things to buy · seat: Money or nil
+    Suitability = Value.define(:key, :name, :body, :level, :techniques, :target, problem: nil, chance: nil, late_end: nil,
+      unfitted: [].freeze,
+      harmed: {}.freeze, unsure: {}.freeze, wrong: 0, unmeasured: 0, lacking: {}.freeze, new_to_most: [].freeze, short: 0, seat: nil) do
+      # @return [Symbol] the first thing that speaks against it, or :good
+      def reason
+        return :cannot_be_built if problem
+        return :no_size if unfitted.any?
+        return :harms if harmed.any?
+        return :does_not_go_together if wrong.positive?
+
+        likely = chance ? Session::Likelihood.of(chance, target) : :unlikely
+        return :too_long if likely == :unlikely
+        return :heavy if new_to_most.size > Steps::Readiness::MOST_NEW
+        return :tight if likely == :doubtful
+
+        unsure.any? ? :unsure : :good
+      end
+
+      # @return [Symbol] :fits, :tight or :will_not
+      def status
+        { good: :fits, unsure: :tight, tight: :tight, heavy: :tight }.fetch(reason, :will_not)
+      end
+
+      # @return [Array] to sort by: what can be taught first, then by chance in steps of five, by what people lack, by what is to be
+      # bought, by price
+      def rank
+        [%i[fits tight will_not].index(status), -(chance.to_f * 20).round, lacking.size, short, seat&.minor || Float::INFINITY, name]
+      end
+    end
+
+    class Suitability
+      # Enough to tell a class that will do from one that will not: one run in 200 is half of a hundredth.
+      RUNS = 200
+
+      # @param inputs [Inputs] of the class @param design [Design] @param market [Supply::Market]
+      # @param stock [Supply::Stock] free for this class
+      # @return [Suitability]
+      def self.of(inputs, design, market, stock)
+        new_for(inputs, design, market, stock)
+      rescue Making::InvalidParameters, UnknownKey => e
+        plain(design, inputs).with(problem: e.message)
+      end
+
+      def self.new_for(inputs, design, market, stock)
+        asked = inputs.with(design: design, attendees: inputs.attendees.map { |one| in_colours_of(one, design) },
+          workshop: planned_now?(inputs, design) ? inputs.workshop : unordered(inputs.workshop))
+        plan = asked.plan
+        supply = Supply::Allocation.new(stock, market).call({ design.key => Supply::Claim.of(plan) })[design.key]
+        forecast = Session::Forecast.for(plan, inputs.calibration, runs: RUNS)
+        bill = Price::Seat.of(plan, supply, market)
+        found = plain(design, inputs).with(**people(plan), **work(plan), short: supply.short, seat: bill.unpriced.empty? ? bill.price : nil)
+        forecast.is_a?(Session::Forecast) ? found.with(chance: forecast.chance, late_end: forecast.end_at(0.9)) : found
+      end
+
+      def self.plain(design, inputs)
+        new(key: design.key, name: design.name, body: design.body, level: 0, techniques: [],
+          target: inputs.workshop.session.target)
+      end
+
+      def self.planned_now?(inputs, design)
+        inputs.design.key == design.key && inputs.design.version == design.version
+      end
+
+      # Choices made for the project that is planned now do not hold for another.
+      def self.unordered(workshop)
+        workshop.with(teaching: workshop.teaching.with(order: [], prepared: {}))
+      end
+
+      def self.in_colours_of(attendee, design)
+        design.colourways.key?(attendee.colourway) ? attendee : attendee.with(colourway: nil)
+      end
+
+      def self.people(plan)
+        personal = ->(status) {
+          plan.people.to_h { |one|
+            [one.attendee.name, one.findings.select { |finding| finding.rule == :suits_person && finding.status == status }.map(&:code)]
+          }.reject { |_, codes| codes.empty? }
+        }
+        {
+          unfitted: plan.people.reject(&:fitted?).map { |one| one.attendee.name }, unmeasured: plan.people.count(&:assumed),
+          harmed: personal.(:will_not), unsure: personal.(:unknown),
+          wrong: wrong_joins(plan)
+        }
+      end
+
+      # Joins that will not go together, whoever they are found with.
+      def self.wrong_joins(plan)
+        joins = plan.people.flat_map(&:findings).select { |found| found.status == :will_not && found.rule != :suits_person }
+        joins.map(&:key).uniq.size
+      end
+
+      def self.work(plan)
+        skills = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+        {
+          level: skills.map(&:level).max.to_i, techniques: skills.map(&:name),
+          lacking: plan.readiness.people.to_h { |one| [one.attendee.name, one.lacking.map { |lack| lack.skill.name }] },
+          new_to_most: plan.readiness.new_to_most.map(&:name)
+        }
+      end
+      private_class_method :new_for, :plain, :planned_now?, :unordered, :in_colours_of, :people, :work
+    end
+  end
+end

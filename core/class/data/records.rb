@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module Core
+  module Data
+    # The plain form of each value that is saved or exchanged.
+    module Records
+      PART = Record.new(Catalogue::Part, key: :text, name: :text, kind: :symbol, along: :length, outer: :length, hole: :length,
+        hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
+        soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
+        malleable: :boolean, magnetic: :boolean, faces_with: :symbol, holds_grams: :integer,
+        tested: :integer, rejected: :integer, smallest_hole: :length, wall: :length)
+      LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
+        rated_load_grams: :integer,
+        reel_length: :length, material: :text, give: :integer, scrap_price: :integer)
+      TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
+        cautions: :symbols)
+      TECHNIQUE = Record.new(Catalogue::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
+        tools: :texts,
+        demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
+        practice_minutes: :number, practice_takes: :texts, points: :texts, goes_wrong: :texts, left_hand: :text, stand_ins: :texts)
+      COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
+        apart: :boolean, length: :length)
+      DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
+        overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
+      NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,
+        other_allergy: :text, low_vision: :boolean,
+        help: :symbols)
+      SWATCH = Record.new(Catalogue::Swatch, construction: :symbol, measure: :symbol, line: :text, about: :text, value: :number)
+      ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length,
+        needs: Record::One.new(NEEDS), notes: :text,
+        colourway: :text, brings: :texts, tails: :symbol, experience: :experience, swatches: SWATCH)
+      SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
+      OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money,
+        article: :text, also: :counts)
+      ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
+        class_id: :integer)
+      SUPPLY = Record.new(Setup::Provision, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
+        tails_by_line: :policies, cut_by_line: :policies,
+        off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
+        rounding: :integer, fill_up: :boolean, reels: :symbol, offcuts: :integer)
+      TEACHING = Record.new(Setup::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
+        extra: :integer,
+        extra_text: :text, extra_minutes: :integer, school: :symbol, stand_ins: :texts)
+      SESSION = Record.new(Setup::Running, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
+        break_at: :integer, break_minutes: :integer,
+        late: :integer, late_minutes: :integer, poor_light: :boolean, tires: :boolean, walks: :boolean, neighbours: :boolean,
+        own_piece: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
+        tool_hire: :integer)
+      NOTE = Record.new(Setup::Note, taken: :integer, remark: :text, teaches: :boolean, ended: :clock, unfinished: :integer)
+      WORKSHOP = Record.new(Setup::Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
+        tool_sets: :integer, assumed_size: :length,
+        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING),
+        session: Record::One.new(SESSION), note: Record::One.new(NOTE))
+      EVENT = Record.new(Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
+      TRY = Record.new(Logbook::Try, technique: :text, session: :text, person: :text, log: :number, variance: :number)
+      LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
+      CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)
+      CAME_OUT = Record.new(Logbook::CameOut, project: :text, by: :number, session: :text)
+      HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, lost: LOST, calls: CALLS,
+        came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean)
+
+      # @param data [Object] plain data @return [Set<String>] every text in it, keys too
+      def self.texts_of(data)
+        case data
+        when Hash then data.map { |key, value| texts_of(value).add(key) }.reduce(Set.new, :|)
+        when Array then data.map { |value| texts_of(value) }.reduce(Set.new, :|)
+        when String then Set[data]
+        else Set.new
+        end
+      end
+
+      # @param design [Project::Design] @return [Hash] plain data, components by their key, so that two states can be merged leaf by leaf
+      def self.branches(design)
+        data = DESIGN.write(design)
+        {
+          'design' => data.except('components'),
+          'components' => data.fetch('components', []).to_h { |component|
+            [component['key'], component]
+          },
+          'order' => { 'keys' => design.components.map(&:key) }
+        }
+      end
+
+      # @param data [Hash] see .branches @return [Project::Design]
+      def self.from_branches(data)
+        keys = data['order']['keys']
+        components = data['components'].values.sort_by { |component| keys.index(component['key']) || keys.size }
+        DESIGN.read(data['design'].merge('components' => components))
+      end
+
+      CALIBRATION = Record.new(Setup::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number,
+        slow: :number,
+        between: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts,
+        walking_minutes: :number, neighbours: :number, fatigue: :number, tires_after: :number, assistant_pace: :number, put_down: :number)
+    end
+  end
+end

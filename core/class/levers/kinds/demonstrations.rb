@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Core
+  module Levers
+    module Kinds
+      # Another way of showing: all wait, who knows it works on, or all is shown before the work.
+      class Demonstrations < Levers::Lever
+        code :demonstrations
+
+        def self.in_room(room)
+          (Setup::Running::DEMONSTRATIONS - [room.session.demonstrations]).map { |mode| new(mode: mode) }
+        end
+
+        def apply(workshop)
+          session(workshop, demonstrations: values[:mode])
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Core
+  module Levers
+    module Kinds
+      # Another tool in the place of one that people wait for or lack, for one technique.
+      class LetStandIn < Levers::Lever
+        code :stand_in
+
+        def self.in_room(room)
+          scarce(room).flat_map do |need|
+            need.standing_in(room.skills, room.plan.table).map do |skill, one|
+              new(technique: skill.key, tool: one.by, name: room.plan.table.tool(one.by).name, from: need.tool.name, skill: skill.name)
+            end
+          end
+        end
+
+        # Fewer than would be held if nobody waited.
+        def self.scarce(room)
+          room.plan.tools.select do |need|
+            need.on_hand + need.brought < room.people.sum { |person| person.tools.fetch(need.tool.key, 0) }
+          end
+        end
+        private_class_method :scarce
+
+        def apply(workshop)
+          teaching(workshop, stand_ins: workshop.teaching.stand_ins | ["#{values[:technique]}/#{values[:tool]}"])
+        end
+      end
+    end
+  end
+end

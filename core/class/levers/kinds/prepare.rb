@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Core
+  module Levers
+    module Kinds
+      # A step done before class, for everybody up to a level.
+      class Prepare < Levers::Lever
+        code :prepare
+
+        def self.in_room(room)
+          room.plan.order.steps.select(&:preparable).flat_map do |step|
+            room.levels.reject { |level| level <= room.teaching.prepared.fetch(step.key, 0) }.filter_map do |level|
+              number = room.up_to(level).size
+              new(step: step.key, level: level, work: step, people: number, preparation: room.preparing(step) * number) if number.positive?
+            end
+          end
+        end
+
+        def apply(workshop)
+          teaching(workshop, prepared: workshop.teaching.prepared.merge(values[:step] => values[:level]))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Core
+  module Logbook
+    # All that held classes teach. times, losses, lengths: [Lesson] · between, help: Lesson or nil · record: TrackRecord
+    Learnt = Value.define(:times, :losses, :lengths, :between, :help, :record)
+
+    class Learnt
+      # @param held [Array<HeldClass>] @param calibration [Setup::Calibration] @param fading [Fading]
+      def self.of(held, calibration, fading)
+        chosen = held.select(&:teaches)
+        teaching = chosen.map { |one| one.weighing(fading.weight(one.date)) }
+        tries = teaching.flat_map(&:tries)
+        between = SpreadLearning.new(calibration).lesson(tries)
+        new(times: TimeLearning.new(between&.value || calibration.between).lessons(tries),
+          losses: LossLearning.new.lessons(teaching.flat_map(&:lost)),
+          lengths: LengthLearning.new.lessons(teaching.flat_map(&:came_out)), between: between,
+          help: HelpLearning.new(calibration).lesson(teaching.flat_map(&:calls)), record: TrackRecord.of(chosen))
+      end
+    end
+  end
+end

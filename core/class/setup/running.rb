@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Core
+  module Setup
+    # What an instructor chose for one class about how it runs.
+    # demonstrations: :together (all wait and watch) · :carry_on (who knows it works on) · :at_start (all shown before the work)
+    # assistants: beside the instructor · more_tools: {tool key => borrowed} · stagger: minutes by which every second person begins later
+    # break_at: minute, 0 for none · break_minutes · late: hundredths of people who come late · late_minutes: by how much on average
+    # poor_light · target: chance wanted that everybody finishes, in hundredths · fixed_end: the room is not to be had longer
+    # assistant_hour, tool_hire: minor units · tires, walks, neighbours: whether people tire, walk to shared tools and help each other
+    # own_piece: whether the instructor makes one beside teaching
+    Running = Value.define(demonstrations: :together, assistants: 0, more_tools: {}.freeze, stagger: 0, break_at: 0, break_minutes: 10,
+      late: 10, late_minutes: 5,
+      poor_light: false, target: 90, fixed_end: false, assistant_hour: 1500, tool_hire: 300, tires: true, walks: true,
+      neighbours: true, own_piece: false)
+
+    class Running
+      DEMONSTRATIONS = %i[together carry_on at_start].freeze
+      ASSISTANTS = (0..6).freeze
+      STAGGER = (0..120).freeze
+      BREAK_AT = (0..720).freeze
+      BREAK_MINUTES = (0..120).freeze
+      LATE = (0..100).freeze
+      LATE_MINUTES = (0..60).freeze
+      TARGET = (50..99).freeze
+      MORE = (0..60).freeze
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Core
+  module Steps
+    # The steps of a piece in the order in which a class works them.
+    # steps: [Making::StepUse] · exact: whether no better order exists, else found by beam search
+    # reasons: [Reason], one a step · cost: Cost · found: Cost of the best order, for a hand-made one
+    # broken: [(StepUse, StepUse)] that a hand-made order turned round: the first should come before the second
+    Order = Value.define(:steps, :exact, :reasons, :cost, found: nil, broken: [].freeze) do
+      def by_hand?
+        !found.nil?
+      end
+
+      # @param key [String] @param by [Integer] places, negative for earlier
+      # @return [Array<String>] step keys with this one moved; as they are when it cannot be
+      def moved(key, by)
+        keys = steps.map(&:key)
+        from = keys.index(key) or return keys
+        keys.insert((from + by).clamp(0, keys.size - 1), keys.delete_at(from))
+      end
+
+      # @return [Hash{Symbol=>Integer}] what a hand-made order costs beyond the best; only what differs
+      def beyond
+        found ? cost.beyond(found) : {}
+      end
+    end
+
+    class Order
+      # Why a step stands where it does. code: wording key · step: another that it is about
+      Reason = Value.define(:code, step: nil)
+
+      # What an order costs, in points of what it makes harder (weights from memory).
+      # harder_first: harder before easier · late: the hardest in the last fifth · changes: of tools · hurried: right after glue that must
+      # dry · against: better done the other way round · misplaced: against the school that was chosen, where it is not gentle first
+      Cost = Value.define(:harder_first, :late, :changes, :hurried, :against, misplaced: 0) do
+        # @return [Hash{Symbol=>Integer}] how much more each is than in another order; only what differs
+        def beyond(other)
+          to_h.to_h { |name, value| [name, value - other.public_send(name)] }.reject { |_, difference| difference.zero? }
+        end
+      end
+
+      # Steps that wait for each other. cycle: [String] their keys
+      class Cycle < Error
+        attr_reader :cycle
+
+        def initialize(cycle)
+          @cycle = cycle
+          super("these steps each wait for another: #{cycle.join(', ')}")
+        end
+      end
+
+      # @param steps [Array<Making::StepUse>] @param table [Catalogue::Table] @param by_hand [Array<String>] keys in the order wanted
+      # @param minutes [#call, nil] step => minutes that it takes the class, on average; nil takes those of an experienced maker
+      # @param school [Symbol] one of Teaching::SCHOOLS
+      # @return [Order] @raise [Cycle] @raise [UnknownKey] for a technique the table lacks
+      def self.of(steps, table, by_hand: [], minutes: nil, school: :gentle)
+        search = OrderSearch.new(OrderRules.new(steps, table, minutes, school: school))
+        by_hand.empty? ? search.best : search.by_hand(by_hand)
+      end
+    end
+  end
+end

@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Core
+  module Steps
+    # A stretch of somebody's session, in minutes from the start. kind: :welcome, :demonstration, :work, :drying, :clearing · tools: keys
+    # held meanwhile
+    Segment = Value.define(:kind, :from, :to, step: nil, tools: [].freeze) do
+      def minutes
+        to - from
+      end
+    end
+  end
+end

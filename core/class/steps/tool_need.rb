@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module Core
+  module Steps
+    # A class's need of one tool. users: people whose steps use it · each: how many one user holds at once
+    # needed: at the usual sharing · brought: by attendees · on_hand: in the class's sets · missing: still to find
+    # at_once: the most in use at one moment, if nobody waits for one
+    ToolNeed = Value.define(:tool, :users, :each, :needed, :brought, :on_hand, at_once: 0) do
+      def missing
+        [needed - brought - on_hand, 0].max
+      end
+
+      def shared?
+        tool.people_per_tool != 1
+      end
+
+      # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
+      # @return [Array<(Skill, StandIn)>] tools that would do for this one
+      def standing_in(skills, table)
+        skills.flat_map do |skill|
+          skill.substitutes.select { |one| one.tool == tool.key && table.tools.key?(one.by) }.map { |one| [skill, one] }
+        end
+      end
+
+      # What helps where some are missing, beside a tool that stands in.
+      # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
+      # @return [Array<(Symbol, Hash)>] wording codes with their values
+      def ways(skills, table)
+        return [] unless missing.positive?
+
+        easier = skills.select { |skill|
+          skill.tools.include?(tool.key) && skill.easier && !(table.techniques[skill.easier]&.tools || [tool.key]).include?(tool.key)
+        }
+        [[:borrow, { count: missing }],
+         ([:stagger, { count: on_hand + brought }] if (on_hand + brought).positive? && at_once > on_hand + brought),
+         *easier.map { |skill|
+           [:change_school, { from: skill.name, to: table.technique(skill.easier).name }]
+         },
+         ([:nothing_else, {}] unless tool.substitutable)].compact
+      end
+    end
+
+    class ToolNeed
+      # @param table [Catalogue::Table]
+      # @param used [Hash{People::Attendee=>Hash{String=>Integer}}] tool keys with how many each attendee holds at once
+      # @param sets [Integer] sets of tools: what one seat uses alone, and shared tools in proportion
+      # @param more [Hash{String=>Integer}] of each, borrowed beside the sets @param at_once [Hash{String=>Integer}] the most of each in
+      #   use at one moment
+      # @return [Array<ToolNeed>] missing first, then by name
+      def self.for_class(used, table, sets, more: {}, at_once: {})
+        used.values.flat_map(&:keys).uniq.map do |key|
+          tool = table.tool(key)
+          users = used.select { |_, tools| tools.key?(key) }
+          each = users.values.map { |tools| tools[key] }.max
+          new(tool: tool, users: users.size, each: each, needed: tool.needed_for(users.size) * each,
+            brought: users.keys.count { |attendee|
+              attendee.brings.include?(key)
+            } * each, on_hand: (tool.needed_for(sets) * each) + more.fetch(key, 0), at_once: at_once.fetch(key, 0))
+        end.sort_by { |need| [-need.missing, need.tool.name] }
+      end
+    end
+  end
+end

@@ -1,0 +1,289 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # What every construction is: a declared header, and how its parameters and a target length become a work-up.
+    #
+    # A construction answers #fill (nil when its length is fixed) and #work_up(solution, maker).
+    class Base
+      extend Declared
+
+      declares :key
+
+      class << self
+        # Says that what is cut for it depends on the body that wears it, not only on the length it fills.
+        def cut_to_body
+          @cut_to_body = true
+        end
+
+        def cut_to_body?
+          @cut_to_body == true
+        end
+
+        def parameter(name, type, **options)
+          declared = Parameter.new(name: name, type: type, **options)
+          parameters[name] = declared
+          class_eval("def #{name} = @values.fetch(:#{name})", __FILE__, __LINE__)
+          private name
+        end
+
+        def parameters
+          @parameters ||= {}
+        end
+
+        # Says that things can hang from it: its work-up answers anchors.
+        def takes_hanging
+          @takes_hanging = true
+        end
+
+        def takes_hanging?
+          @takes_hanging == true
+        end
+
+        # Names what a maker may measure in place of geometry. @param unit [Symbol] :mm, or :number for how many there are
+        # @param range [Range<Numeric>]
+        def measures(name, unit:, range:)
+          own_measures[name] = Making::OwnMeasure.new(name: name, unit: unit, range: range)
+        end
+
+        # @return [Hash{Symbol=>OwnMeasure}]
+        def own_measures
+          @own_measures ||= {}
+        end
+
+        # Names a technique its steps use that every studio needs, with its starting values.
+        # @param key [String] @param about [Hash] fields of Catalogue::Skill
+        def technique(key, **about)
+          techniques << Catalogue::Skill.new(key: key, **about)
+        end
+
+        # @param step [String] its key @return [Symbol] wording key
+        def step_text(step)
+          @step_texts ||= {}
+          @step_texts[step] ||= :"#{key}_#{step}"
+        end
+
+        # @return [Array<Catalogue::Skill>] that a studio which lacks them gets
+        def techniques
+          @techniques ||= []
+        end
+
+        # @param data [Hash{String=>Object}] parameters as saved
+        # @param table [Catalogue::Table]
+        # @raise [InvalidParameters] with every problem found
+        def build(data, table)
+          problems = (data.keys - parameters.keys.map(&:to_s)).map { |name| Making::Problem.new(at: [name], code: :unknown_parameter) }
+          values = parameters.to_h do |name, declared|
+            value, found = declared.read(data[name.to_s], table)
+            problems.concat(found)
+            [name, value]
+          end
+          made = new(values, table.swatches) if problems.empty?
+          problems.concat(made.problems) if made
+          raise Making::InvalidParameters.new(key, problems) if problems.any?
+
+          made
+        end
+      end
+
+      # @param swatches [Array<Catalogue::Swatch>] what was measured; the first of the same thing counts
+      def initialize(values, swatches = [])
+        @values = values
+        @swatches = swatches
+      end
+
+      # @return [Array<OwnMeasure::Use>] what of it can be measured, and whether it was
+      def measurable
+        []
+      end
+
+      # @return [Array<Problem>] what does not go together although each parameter reads well
+      def problems
+        []
+      end
+
+      # @return [Making::Fill, nil] how its length grows with whole repeats; nil when it is fixed
+      def fill
+        nil
+      end
+
+      # @return [Measure::Length] on the path at its shortest, for a component that does not fill
+      def fixed_length
+        Measure::Length::ZERO
+      end
+
+      # @return [Measure::Length] how much longer it can be worn
+      def play
+        Measure::Length::ZERO
+      end
+
+      # @return [Measure::Length] how much shorter than asked it lies when it is drawn in, so that what is asked lies within its play
+      def drawn_in
+        play / 2
+      end
+
+      # @param target [Measure::Length, nil] the length to meet on the path; nil for a fixed component
+      # @param maker [Maker]
+      # @return [WorkUp, Making::OutOfReach]
+      def call(target:, maker:)
+        solution = fill && solve(target)
+        solution.is_a?(Making::OutOfReach) ? solution : make(solution, maker)
+      end
+
+      # @param target [Measure::Length] @return [Making::Solution, Making::OutOfReach]
+      def solve(target)
+        Making::Repeats.solve(fill, target)
+      end
+
+      # @param place [Symbol] :first or :last
+      # @return [Measure::Length] wire of its outermost part there that lies beyond the length: it counts where nothing else hangs in it
+      def beyond(_place)
+        Measure::Length::ZERO
+      end
+
+      # @param solution [Making::Solution, nil] nil for a fixed component @return [WorkUp]
+      def make(solution, maker)
+        work_up(solution, maker)
+      end
+
+      # @param solution [Making::Solution, nil] nil for a fixed component
+      # @return [Array<Element>] what lies on the path, in order from the first end; it adds up to the work-up's length
+      def on_line(solution)
+        raise NotImplementedError, "#{self.class} does not say what lies on the line"
+      end
+
+      # @return [Measure::Length] what a solution takes on the path
+      def path_length(solution)
+        solution.length
+      end
+
+      # @param work_up [WorkUp] @param identity [Hash] key, name, made: of the part @return [Catalogue::Part, nil] what it is to those who
+      #   use it, once it is made; nil where it cannot be made apart
+      def as_part(_work_up, **_identity)
+        nil
+      end
+
+      # @return [Boolean] whether it meets any length exactly
+      def stretches?
+        false
+      end
+
+      private
+
+      # @param name [Symbol] declared by .measures @param usual [Float] by geometry or from memory @return [OwnMeasure::Use]
+      def measure(name, line, about, usual)
+        measure = self.class.own_measures.fetch(name)
+        asked = Catalogue::Swatch.new(construction: self.class.key, measure: name, line: line.key, about: about, value: nil)
+        own = @swatches.find { |swatch| swatch.same?(asked) }&.value
+        Making::OwnMeasure::Use.new(construction: self.class.key, measure: measure, line: line, about: about, usual: usual, own: own)
+      end
+
+      def trouble(at, code, **values)
+        Making::Problem.new(at: [at], code: code, values: values)
+      end
+
+      # What is worn keeps this height: the tallest of these parts carries the line there.
+      def tallest(parts)
+        parts.map(&:height_above_skin).max || Measure::Length::ZERO
+      end
+
+      def term(code, length, **values)
+        Making::Term.new(operation: :part, code: code, length: length, values: values)
+      end
+
+      # Words for a step stand under the construction's key.
+      def step(key, technique, repeats, **rest)
+        Making::StepUse.new(key: key, technique: technique, repeats: repeats, text: self.class.step_text(key), **rest)
+      end
+
+      def count(part, number, role)
+        Making::PartUse.new(part: part, count: number, role: role)
+      end
+
+      # @param rows [Array<(Catalogue::Part, Symbol)>] parts with their roles
+      # @return [Array<PartUse>] each part of each role once, counted times over
+      def tally(rows, times = 1)
+        rows.tally.map { |(part, role), number| count(part, number * times, role) }
+      end
+
+      # @return [Measure::Length] what a part takes on the line
+      def along(part)
+        part.along
+      end
+
+      def lengthwise(parts)
+        Measure::Length.sum(parts.map(&:along))
+      end
+
+      # @param parts [Array<Catalogue::Part>] threaded on a line @return [Array<Element>]
+      def elements(parts)
+        known = Hash.new { |made, part| made[part] = Making::Element.of(part, along: part.threaded) }.compare_by_identity
+        parts.map { |part| known[part] }
+      end
+
+      # @return [Measure::Length] that parts take of a line that runs through them
+      def threaded(parts)
+        Measure::Length.sum(parts.map(&:threaded))
+      end
+
+      # @return [Array<Float>] where the middle of each part lies, threaded one after the other from start, in millimetres
+      def running(parts, start = 0.0)
+        edge = start
+        parts.map do |part|
+          taken = part.threaded.to_mm
+          middle = edge + (taken / 2)
+          edge += taken
+          middle
+        end
+      end
+
+      # @param rows [Array<(Catalogue::Part, String)>] parts with where in a pattern each comes from @param line [Catalogue::Line] they
+      #   hang on
+      # What hangs at a ring on the line hangs in the ring.
+      # @return [Array<Anchor>]
+      def bead_anchors(rows, line, closing_step:, start: 0.0)
+        at = running(rows.map(&:first), start)
+        rows.each_with_index.map do |(part, origin), i|
+          ring = Catalogue::Part::RINGS.include?(part.kind)
+          Making::Anchor.new(item: ring ? part : line, x: at[i], y: part.outer.to_mm / 2, origin: origin, closing_step: ring ? nil : closing_step)
+        end
+      end
+
+      # @yieldparam part [Catalogue::Part] @yieldreturn [Measure::Length] what it adds to the row
+      # @return [Array<Anchor>] one at each part of a row that hangs together, for what hangs in the part itself
+      def part_anchors(row, origins)
+        edge = 0.0
+        row.zip(origins).map do |part, origin|
+          along = (block_given? ? yield(part) : part.linked).to_mm
+          edge += along
+          Making::Anchor.new(item: part, x: edge - (along / 2), y: part.outer.to_mm / 2, reach: along / 2, origin: origin)
+        end
+      end
+
+      def part_shape(part, role, x_mm, y_mm = 0.0)
+        Making::Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.drawn_along.to_mm, across: part.outer.to_mm, form: part.form)
+      end
+
+      # A part on a line. A pendant hangs from it.
+      def threaded_shape(part, role, x_mm, y_mm = 0.0)
+        return part_shape(part, role, x_mm, y_mm) unless part.kind == :pendant
+
+        part_shape(part, role, x_mm, y_mm + (part.along.to_mm / 2)).with(turn: 90)
+      end
+
+      def line_shape(line, length_mm, y_mm = 0.0, from: 0.0)
+        Making::Shape.new(item: line, role: :line, x: from + (length_mm / 2), y: y_mm, along: length_mm, across: line.thickness.to_mm, form: :line)
+      end
+
+      # @return [Array<Float>] where each of n parallel lines lies across, about the middle
+      def across(number, pitch_mm)
+        (0...number).map { |i| (i - ((number - 1) / 2.0)) * pitch_mm }
+      end
+
+      # One join for each kind of bead a line runs through.
+      def through(line, beads, passes: 1)
+        beads.uniq.map { |part| Making::Join.new(kind: :lines_through, inner: line, outer: part, at: 0.0, passes: passes) }
+      end
+    end
+  end
+end

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module Core
+  module Making
+    # A reason or a remedy, rendered later. code: wording key · values: lengths and counts for its wording
+    Cause = Value.define(:code, values: {}.freeze)
+  end
+end

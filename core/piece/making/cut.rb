@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Core
+  module Making
+    # A length of line for a named use: length = body + slack + consumption + tails, for each of count cuts.
+    # measured_to: what it is rounded up to; nobody measures stringing closer than 5 mm, formed wire is cut to half a millimetre
+    # pieces: worked off one such length, one after the other
+    # batch: off so long a piece each is worked after the other, nil where each is cut by itself
+    # slack: line that stays bare between the beads so that the piece can bend
+    Cut = Value.define(:line, :count, :role, :body, :consumption, :tails, slack: Measure::Length::ZERO,
+      measured_to: Measure::Length.mm(5), batch: nil, pieces: 1) do
+      def length
+        body + slack + consumption + tails
+      end
+
+      # What hands need is left once in a batch. @param number [Integer] @return [Array<Cut>] for so many
+      def times(number)
+        return [with(count: count * number)] if batch.nil?
+
+        each = [((batch - tails) / (body + consumption)).floor, 1].max
+        whole, rest = (count * number).divmod(each)
+        [[whole, each], [1, rest]].reject { |batches, pieces| batches.zero? || pieces.zero? }.map { |batches, pieces|
+          with(count: batches, body: body * pieces, consumption: consumption * pieces, pieces: pieces)
+        }
+      end
+
+      # @return [Measure::Length] against cutting each piece by itself
+      def saved
+        tails * (pieces - 1) * count
+      end
+    end
+  end
+end

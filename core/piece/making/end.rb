@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module Core
+  module Making
+    # How a component meets its neighbour. item: the part or line that stands there · closing_step: the step that shuts it where it hangs
+    # loop: inside the loop by which a line hangs there, nil for what suits
+    # · opening_step: the step that opens it, hangs it in and shuts it, for what was finished before
+    End = Value.define(:item, passes: 1, closing_step: nil, opening_step: nil, loop: nil)
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module Core
+  module Making
+    # One thing in a drawing to scale: centre at (x, y) in millimetres from the component's first end,
+    # along × across in size, turned clockwise by turn degrees (90 hangs). item: the part or line drawn.
+    Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil) do
+      # @return [Float] how far it reaches from the middle line, up or down
+      def reach
+        y.abs + ((turn % 180 == 90 ? along : (turn % 180).zero? ? across : [along, across].max) / 2)
+      end
+
+      def moved(right, down = 0.0)
+        with(x: x + right, y: y + down)
+      end
+    end
+  end
+end

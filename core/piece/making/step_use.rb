@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Core
+  module Making
+    # A piece of work. after: keys of steps that must be done before · rather_after: of steps better done before, where schools allow both
+    # effort: times the technique's usual time · preparable: can be done before class · optional: a shorter variant leaves it out
+    # waits: minutes it must be left alone afterwards, for drying · adds: roles of what it puts on the piece, for a drawing of the state
+    # keeps: {tool key => key of the step that frees it}, what stays with the piece until then
+    # line: the one it works, where a component has several; nil for any · wires: of it worked as one
+    # alike: how many of its component one piece has, all worked together
+    # text: wording key · values: what its wording says
+    StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false,
+      checkpoint: false,
+      optional: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,
+      values: {}.freeze) do
+      # @param component [String] its key @return [StepUse] with keys "component/step"
+      def within(component)
+        start = "#{component}/"
+        with(key: start + key, after: after.map { |other| start + other },
+          rather_after: rather_after.empty? ? rather_after : rather_after.map { |other| start + other },
+          keeps: keeps.empty? ? keeps : keeps.transform_values { |other| start + other })
+      end
+    end
+  end
+end

@@ -1,0 +1,189 @@
+# frozen_string_literal: true
+
+require 'tsort'
+
+module Core
+  module Sizing
+    # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
+    class Assembly
+      GIVING = %i[elastic memory_wire].freeze
+      # What a piece is closed with by hand, again and again.
+      CLOSING = %i[clasp hook].freeze
+      # What hangs by a loop that a crimp or shell closes.
+      CRIMPED = %i[cable thread].freeze
+
+      # @param bend [Bend] @param work_ups [Hash{String=>Making::WorkUp}] of one of each component
+      def initialize(blueprint, bend, work_ups)
+        @blueprint = blueprint
+        @design = blueprint.design
+        @bend = bend
+        @standing = Standing.new(@design, work_ups)
+        @drawn = LaidOut.new(blueprint, work_ups, @standing)
+        @work_ups = loosened(@standing.work_ups)
+        @path = blueprint.path_keys.map { |key| [key, work_ups.fetch(key)] }
+        @hung = @design.hung
+      end
+
+      # Whoever asks for another size and gets the same work shares all but how it came about.
+      # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line
+      # @param other_ways [Lazy] see Piece
+      # @return [Piece]
+      def piece(worn, target, other_ways)
+        Piece.new(**shared, worn: worn, target: target, other_ways: other_ways,
+          working: Working.new(@blueprint, worn, target, @path.to_h, on_line, inside, @bend.allowance).terms)
+      end
+
+      # @return [Integer] of all that fills
+      def repeats
+        @repeats ||= @work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
+      end
+
+      private
+
+      # @return [Hash{Symbol=>Object}] fields of a piece
+      def shared
+        @shared ||= {
+          inside: inside, slack: @bend.slack, doubt: @bend.doubt, on_line: on_line, laid_flat: on_line + @blueprint.beyond,
+          play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes },
+          joins: placed_joins + met + loops, steps: steps, closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable,
+          hung_below: @work_ups.keys.to_h { |key| [key, @standing.below(key)] }
+        }
+      end
+
+      # Rows of findings at the ends of a path that is closed; a ring or an extender can be added to them.
+      def closing_parts
+        return [] if @design.body == :own
+
+        ends = [@path.first, @path.last].uniq.select { |key, _| @design.component(key).construction == :findings }
+        parts = ends.flat_map { |_, work_up| work_up.parts.map(&:part) }
+        parts.any? { |part| CLOSING.include?(part.kind) } ? parts.uniq : []
+      end
+
+      # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.
+      def loosened(work_ups)
+        lined = @blueprint.path_keys.select { |key| work_ups.fetch(key).cuts.any? { |cut| !GIVING.include?(cut.line.kind) } }
+        return work_ups if lined.empty? || @bend.slack.zero?
+
+        long = Measure::Length.sum(lined.map { |key| work_ups.fetch(key).lengths.beaded })
+        work_ups.merge(lined.to_h do |key|
+          work_up = work_ups.fetch(key)
+          slack = @bend.slack * (work_up.lengths.beaded / long)
+          [key, work_up.with(cuts: work_up.cuts.map { |cut| GIVING.include?(cut.line.kind) ? cut : cut.with(slack: slack) })]
+        end)
+      end
+
+      def on_line
+        @on_line ||= Measure::Length.sum(@path.map { |_, work_up| work_up.lengths.beaded })
+      end
+
+      def inside
+        @inside ||= @blueprint.inside(on_line, @bend)
+      end
+
+      # The components' own joins, told where on the piece they lie.
+      def placed_joins
+        @work_ups.flat_map do |key, work_up|
+          start = @drawn.along(key)
+          on_path = @blueprint.path_keys.include?(key)
+          far = start + work_up.lengths.beaded.to_mm
+          work_up.joins.map { |join| join.with(component: key, passes: join.passes + (join.kind == :faces ? @standing.turns_above(key) : 0),
+            at: on_path ? (@drawn.leading?(key) ? far - join.at : start + join.at) : start) }
+        end
+      end
+
+      def met
+        @met ||= meetings + hung_meetings
+      end
+
+      # How the loops of lines sit on what they hang in, where that can be said.
+      def loops
+        hanging = met.select { |join| join.in_place && join.inner.is_a?(Catalogue::Line) && CRIMPED.include?(join.inner.kind) }
+        hanging.select { |join| join.loop || join.outer.wire_thickness }.map { |join| join.with(kind: :loops_round) }
+      end
+
+      # Where two components on the path meet.
+      def meetings
+        @path.each_cons(2).filter_map do |(a_key, a), (b_key, b)|
+          ends = [facing(a_key, a), b.ends[:first]]
+          meeting(*ends, at: @drawn.start(b_key), component: b_key) unless ends.any?(&:nil?)
+        end
+      end
+
+      # Where something hung meets what it hangs in: what is open until a later step takes it at any time before.
+      def hung_meetings
+        @hung.flat_map do |component|
+          _, anchors = @standing.hanging(component)
+          own = @work_ups.fetch(component.key).ends[:first] or next []
+          anchors.uniq(&:item).filter_map do |anchor|
+            place = Making::End.new(item: anchor.item, closing_step: anchor.closing_step)
+            meeting(place, own, at: @drawn.along(component.key), component: component.key)
+          end
+        end
+      end
+
+      # What is thinner hangs in the other: a line in a part, and of two parts the one that is no ring.
+      # @param first [Making::End] @param second [Making::End] @return [Making::Join, nil] nil between two lines
+      def meeting(first, second, at:, component:)
+        lines, parts = [first, second].partition { |one| one.item.is_a?(Catalogue::Line) }
+        return if parts.empty?
+
+        inner, outer = lines.any? ? [lines.first, parts.first] : parts.sort_by { |one| one.item.kind == :ring ? 1 : 0 }
+        Making::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: at, passes: inner.passes, component: component,
+          in_place: [first, second].any?(&:closing_step), loop: lines.first&.loop)
+      end
+
+      def steps
+        waits = Precedence.new(@design, @standing, @work_ups, all_meetings).across
+        possible(@work_ups.flat_map do |key, work_up|
+          bends = work_up.cuts.any? { |cut| cut.slack.positive? }
+          @blueprint.member(key).placed(work_up.steps).map { |step| on_piece(step, waits[step.key], bends && step.checkpoint) }
+        end)
+      end
+
+      # Steps that wait for each other are a fault of the design, told at the component of the first.
+      # @param steps [Array<Making::StepUse>]
+      # @return [Array<Making::StepUse>] the same
+      # @raise [Making::InvalidParameters]
+      def possible(steps)
+        waits = steps.to_h { |step| [step.key, step.after] }
+        children = ->(key, &block) { waits.fetch(key, []).each(&block) }
+        circle = TSort.strongly_connected_components(waits.method(:each_key), children).find { |found| found.size > 1 }
+        circle ? refuse_order(steps.select { |step| circle.include?(step.key) }) : steps
+      end
+
+      def refuse_order(steps)
+        names = steps.first(2).map { |step|
+ "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})" }
+        component = @design.component(steps.first.key.split('/').first)
+        problem = Making::Problem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
+          values: { first: names.first, second: names.last })
+        raise Making::InvalidParameters.new(component.construction, [problem])
+      end
+
+      # Steps that nothing about this piece changes are shared with others.
+      # @param waits [Array<String>, nil] for steps of other components @param told [Boolean] whether it says how much line stays bare
+      def on_piece(step, waits, told)
+        step = step.with(after: (step.after + waits).uniq) if waits
+        told ? step.with(values: step.values.merge(slack: @bend.slack)) : step
+      end
+
+      # @return [Array<Array(Array(String, Making::End))>] pairs of component and its end that meet, on the path and hung
+      def all_meetings
+        on_path = @path.each_cons(2).map { |(a_key, a), (b_key, b)| [[a_key, facing(a_key, a)], [b_key, b.ends[:first]]] }
+        hung = @hung.flat_map do |component|
+          parent, anchors = @standing.hanging(component)
+          own = @work_ups.fetch(component.key).ends[:first]
+          # What closes round it waits for it: see Precedence.
+          places = own&.opening_step ? anchors : anchors.reject(&:closing_step)
+          places.uniq(&:item).map { |anchor| [[parent, Making::End.new(item: anchor.item)], [component.key, own]] }
+        end
+        (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
+      end
+
+      # The end of a component on the path that faces its next.
+      def facing(key, work_up)
+        @drawn.leading?(key) ? work_up.ends[:first] : work_up.ends[:last]
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # Ways to come nearer to a wished length: other repeats, one or two rings more, an extender.
+    module NearerSizes
+      # code: :as_designed, :rings or :extender
+      # inside: worn length it comes to, at its shortest
+      # up_to: the same at its longest, nil for what does not adjust
+      # deviation: from the wish
+      # part, count: what is added
+      # change: how much of the design is touched, smaller is less
+      NearerSize = Value.define(:code, :repeats, :inside, :deviation, :change, part: nil, count: 0, up_to: nil)
+
+      MOST = 5
+      # Nobody measures a worn piece more finely.
+      ALIKE = Measure::Length.mm(0.5)
+
+      module_function
+
+      # @param piece [Piece]
+      # @param additions [Array<Catalogue::Part>] rings and extenders that its closure takes
+      # @return [Array<NearerSize>] best first: by deviation, and of those that come equally near by change; none where nothing repeats and
+      #   it meets the wish
+      def for(piece, additions)
+        return [] if piece.repeats.zero? && piece.deviation.zero?
+
+        made = [[piece.repeats, piece.inside], *piece.options.map { |option| [option.repeats, option.length] }].uniq
+        offers = made.flat_map { |repeats, inside| ways(repeats, inside, piece, additions) }
+        best_first = offers.sort_by { |offer| [(offer.deviation.abs / ALIKE).round, offer.change, offer.deviation.abs] }
+        # Where several fill, other mixes of as many repeats would be told in the same words.
+        best_first.uniq { |offer| [offer.code, offer.repeats, offer.count] }.first(MOST)
+      end
+
+      def ways(repeats, inside, piece, additions)
+        plain = NearerSize.new(code: :as_designed, repeats: repeats, inside: inside, deviation: piece.deviation_of(inside),
+          change: repeats == piece.repeats ? 0 : 1)
+        return [plain] unless inside < piece.worn
+
+        [plain, *rings(plain, piece, additions), *extenders(plain, piece, additions)]
+      end
+
+      # What is added to the line is shared by all turns round the body.
+      def rings(plain, piece, additions)
+        ring = additions.select { |part| part.kind == :ring }.min_by(&:linked) or return []
+        (1..2).map do |count|
+          inside = plain.inside + (ring.linked * count / piece.wraps)
+          plain.with(code: :rings, inside: inside, deviation: piece.deviation_of(inside), part: ring, count: count,
+            change: plain.change + 1 + count)
+        end
+      end
+
+      def extenders(plain, piece, additions)
+        gap = (piece.worn - plain.inside) * piece.wraps
+        reaching = additions.select { |part| part.play.positive? && gap.between?(part.linked, part.linked + part.play) }
+        reaching.min_by(1, &:play).map do |part|
+          shortest = plain.inside + (part.linked / piece.wraps)
+          plain.with(code: :extender, inside: shortest, up_to: shortest + (part.play / piece.wraps), deviation: Measure::Length::ZERO,
+            part: part, count: 1, change: plain.change + 4)
+        end
+      end
+      private_class_method :ways, :rings, :extenders
+    end
+  end
+end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # What one attendee makes, sized. worn: the inside length asked for · inside: the finished inside length
+    # slack: line that must stay bare between the parts so that it can bend · on_line: the length of the whole path where it is closed
+    # laid_flat: the same over all, with the outer wires of its outermost parts · play: how far an
+    # adjustable closure lets it out
+    # work_ups: {component key => WorkUp}
+    # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
+    # other_ways: Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
+    # doubt: how much larger it may come out than told, zero where that is not worth telling
+    # closing: Lazy of [Catalogue::Part], see #closing_parts
+    # hung_below: {component key => keys of all that hangs from it, directly or further down}
+    # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Making::OwnMeasure::Use]
+    Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins,
+      :steps, :other_ways, measurable: [].freeze, hung_below: {}.freeze,
+      closing: Lazy::NOTHING, doubt: Measure::Length::ZERO) do
+      # @return [Integer] repeats of everything that fills
+      def repeats
+        work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
+      end
+
+      # @return [Symbol] :fits, or :tight when it is worth a look
+      def status
+        deviation.abs > Piece::NEAR ? :tight : :fits
+      end
+
+      # @return [Measure::Length] inside minus worn, negative when short; zero inside an adjustable range
+      def deviation
+        deviation_of(inside)
+      end
+
+      # The same for another inside length with this closure.
+      def deviation_of(other)
+        return Measure::Length::ZERO if worn.between?(other, other + play)
+
+        worn < other ? other - worn : other + play - worn
+      end
+
+      # @return [Array<Making::Shape>]
+      def layout
+        drawing.value
+      end
+
+      # @return [Array<Solution>]
+      def options
+        other_ways.value
+      end
+
+      # @return [Array<Catalogue::Part>] that hang in one another where it closes; none where it is tied, knotted or not closed
+      def closing_parts
+        closing.value
+      end
+
+      # What it looks like after a step. @param steps [Array<Making::StepUse>] all, in order @param step [Making::StepUse] one
+      # of them
+      # @return [Array<Making::Shape>, nil] nil where the step adds nothing that is drawn
+      def after(steps, step)
+        return if step.adds.empty?
+
+        added = steps.take_while { |other| other.key != step.key }.push(step).flat_map(&:adds)
+        claimed = steps.flat_map(&:adds)
+        layout.select { |shape| added.include?(shape.role) || !claimed.include?(shape.role) }
+      end
+
+      def parts
+        work_ups.values.flat_map(&:parts)
+      end
+
+      def cuts
+        work_ups.values.flat_map(&:cuts)
+      end
+    end
+
+    class Piece
+      # A finished size further from the one asked for than this is worth a look (common practice, no source: half of the usual ease).
+      NEAR = Measure::Length.mm(7)
+    end
+  end
+end

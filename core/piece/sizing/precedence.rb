@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # Which steps of a piece wait for steps of its other components. Steps are named "component/step".
+    class Precedence
+      # @param standing [Standing] @param work_ups [Hash{String=>Making::WorkUp}] of the whole piece
+      # @param meetings [Array<Array(Array(String, Making::End))>] pairs of component and its end that meet
+      def initialize(design, standing, work_ups, meetings)
+        @design = design
+        @standing = standing
+        @work_ups = work_ups
+        @meetings = meetings
+        @waits = Hash.new { |waits, step| waits[step] = [] }
+      end
+
+      # @return [Hash{String=>Array<String>}] step to those it waits for; nil for one that waits for none
+      def across
+        hold_open
+        hang_on_finished
+        use_what_is_made
+        @waits.default = nil
+        @waits
+      end
+
+      private
+
+      # What hangs on a component must be on before the step that closes it; what can itself be opened is hung in a part afterwards.
+      def hold_open
+        @design.hung.each do |component|
+          place, anchors = @standing.hanging(component)
+          opens = @work_ups.fetch(component.key).ends[:first]&.opening_step
+          anchors = anchors.select { |anchor| anchor.item.is_a?(Catalogue::Line) } if opens
+          anchors.filter_map(&:closing_step).uniq.each { |closing| @waits["#{place}/#{closing}"].concat(all_steps(component.key)) }
+        end
+      end
+
+      # What opens to hang in something waits until that is finished. Only parts meet so: a line is closed where it hangs.
+      def hang_on_finished
+        @meetings.each do |first, second|
+          next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
+
+          # What can be opened later waits for what closes in place.
+          opening = [second, first].find { |_, one| one.opening_step } || [second, first].find { |_, one| one.closing_step } or next
+          (key, opener), (other,) = opening, (opening.equal?(second) ? first : second)
+          step = opener.opening_step || opener.closing_step
+          @waits["#{key}/#{step}"].concat(last_steps(other))
+        end
+      end
+
+      # What is made apart is there before a step puts it on, or before work begins where no step says so.
+      def use_what_is_made
+        @work_ups.each do |key, work_up|
+          work_up.parts.select { |use| use.part.made? }.each do |use|
+            taking = work_up.steps.select { |step| step.adds.include?(use.role) }
+            taking = work_up.steps.select { |step| step.after.empty? } if taking.empty?
+            taking.each { |step| @waits["#{key}/#{step.key}"].concat(last_steps(use.part.made)) }
+          end
+        end
+      end
+
+      def all_steps(key)
+        @work_ups.fetch(key).steps.map { |step| "#{key}/#{step.key}" }
+      end
+
+      # @return [Array<String>] steps of a component that nothing else of it waits for
+      def last_steps(key)
+        steps = @work_ups.fetch(key).steps
+        (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
+      end
+    end
+  end
+end

@@ -1,9 +1,0 @@
-# frozen_string_literal: true
-
-module Core
-  # A step of the class, in its place in the order. minutes_by_level: {level => minutes} for the levels present
-  # step: in its values a FromTo where people differ
-  # reason: Technique::Order::Reason
-  # numbers: {attendee => {name of a value => value}} of what differs, empty where nothing does
-  PlannedStep = Value.define(:number, :step, :technique, :minutes_by_level, :tools, :cautions, :reason, numbers: {}.freeze)
-end

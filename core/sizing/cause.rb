@@ -1,8 +1,0 @@
-# frozen_string_literal: true
-
-module Core
-  module Sizing
-    # A reason or a remedy, rendered later. code: wording key · values: lengths and counts for its wording
-    Cause = Value.define(:code, values: {}.freeze)
-  end
-end

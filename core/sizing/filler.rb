@@ -1,8 +1,0 @@
-# frozen_string_literal: true
-
-module Core
-  module Sizing
-    # Small parts added at the ends to close a gap. step: length one use adds (both ends counted) · most: uses allowed
-    Filler = Value.define(:part, :step, :most)
-  end
-end

@@ -1,8 +1,0 @@
-# frozen_string_literal: true
-
-module Core
-  module Sizing
-    # No whole number of units meets the target, and why. causes: [Cause] · cures: [Cause], least change first
-    OutOfReach = Value.define(:target, :causes, :cures)
-  end
-end

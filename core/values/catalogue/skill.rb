@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Core
+  module Catalogue
+    # A skill. level 1..5 · seconds: usual time of an experienced maker for one repeat · prerequisites: technique keys
+    # tools: tool keys one maker uses at once, a key twice where both hands need one · demonstration_minutes: shown once to all
+    # cautions: keys of Cautions · easier: key of a technique that an easier school uses in its place
+    # practice: what to practise on, and from which scrap · practice_minutes · practice_takes: what it takes beside scrap, see PracticeBag
+    # stand_ins: other tools that would do, each a StandIn on one line
+    # · points: what to say when teaching it · goes_wrong: what usually does, each a Fault on one line · left_hand: what a left-hander
+    # does otherwise
+    Skill = Value.define(:key, :name, :level, :seconds, prerequisites: [].freeze, tools: [].freeze, demonstration_minutes: 0,
+      cautions: [].freeze,
+      easier: nil, practice: '', practice_minutes: 0, practice_takes: [].freeze, points: [].freeze, goes_wrong: [].freeze, left_hand: '',
+      stand_ins: [].freeze)
+
+    class Skill
+      LEVELS = (1..5).freeze
+
+      # @return [Array<Fault>] what goes wrong, read line by line
+      def faults
+        goes_wrong.map { |line| Fault.read(line) }
+      end
+
+      # @return [Array<StandIn>] other tools for those it uses
+      def substitutes
+        stand_ins.filter_map { |line| StandIn.read(line) }.select { |one| tools.include?(one.tool) }
+      end
+
+      # @param by [String] key of the tool that stands in @return [Skill] worked with it; itself where it cannot
+      def with_stand_in(by)
+        one = substitutes.find { |known| known.by == by } or return self
+        with(tools: tools.map { |tool| tool == one.tool ? one.by : tool }, seconds: seconds * one.pace,
+          points: one.words.empty? ? points : [one.words, *points])
+      end
+
+      # @param techniques [Hash{String=>Skill}] @return [Array<Skill>] that this one may stand in for, as their easier way
+      def harder(techniques)
+        techniques.values.select { |other| other.easier == key }
+      end
+    end
+  end
+end
