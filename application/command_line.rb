@@ -18,11 +18,16 @@ module Application
         bin/eager-bench account ...        the accounts of a shared studio; alone it tells how
     TEXT
     LISTS = {
-      'constructions' => -> { Core::Construction::Registry.keys },
-      'rules' => -> { Core::Fit::Check::KEYS },
-      'techniques' => -> { JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |t| t['key'] } },
-      'levers' => -> { Core::Levers::Kinds::CODES }
+      'constructions' => -> { Core::Construction::Kinds.keys },
+      'rules' => -> { Core::Fit::Rules.keys },
+      'techniques' => -> { (Core::Construction::Kinds.techniques.map(&:key) + starter_techniques).uniq.sort },
+      'levers' => -> { Core::Levers::Kinds.keys }
     }.freeze
+
+    # @return [Array<String>] keys of the library that a new studio begins with
+    def self.starter_techniques
+      JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |technique| technique['key'] }
+    end
 
     # @param more [Hash{String=>Class}] further commands, each a kind of FolderCommands
     def initialize(arguments, input: $stdin, output: $stdout, errors: $stderr, more: {})

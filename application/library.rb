@@ -44,8 +44,8 @@ module Application
 
     # @return [Core::Planning::Inputs] all that a class's plan depends on
     def inputs(state)
-      Core::Planning::Inputs.new(workshop: state.workshop, design: design(state.project_version_id), attendees: state.attendees, table: table,
-        open_rings: settings.open_rings,
+      Core::Planning::Inputs.new(workshop: state.workshop, design: design(state.project_version_id), attendees: state.attendees,
+        table: table, open_rings: settings.open_rings,
         calibration: calibration)
     end
 

@@ -70,7 +70,8 @@ module Application
         outlook: outlook,
         forecasting: job_part(result) { @forecasts.state(model.value) },
         search: job_part(result) { @searches.state(result.digest(:plan)) },
-        verdicts: ClassResult::Part.of(Core::Lazy.new { result.plan ? Core::Advice::Verdicts.new(result.plan, result.supply, outlook.value.value).call : [] }) do
+        verdicts: ClassResult::Part.of(Core::Lazy.new {
+ result.plan ? Core::Advice::Verdicts.new(result.plan, result.supply, outlook.value.value).call : [] }) do
           [result.digest(:plan), result.digest(:supply), outlook.digest.value].join(' ')
         end
       }

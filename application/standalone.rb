@@ -19,7 +19,8 @@ module Application
       parts = {
         plan: plan, model: Core::Session::Modelling.new(plan, inputs.calibration).model, problem: nil, supply: supply,
           seat_costs: Core::Price::Seat.of(plan, supply, market), market: market, catalogue: inputs.table,
-        forecasting: Work::Job::UNASKED.with(found: found, percent: 100), outlook: outlook, verdicts: Core::Advice::Verdicts.new(plan, supply, outlook).call
+        forecasting: Work::Job::UNASKED.with(found: found, percent: 100), outlook: outlook,
+      verdicts: Core::Advice::Verdicts.new(plan, supply, outlook).call
       }.transform_values { |value| ClassResult::Part.of(Core::Lazy.new { value }) }
       library = Library.new(table: inputs.table, market: market, calibration: inputs.calibration)
       ClassResult.new(key, library, parts)

@@ -268,7 +268,7 @@ module Hostile
     'do' => DO,
     'project' => %w[comet_tail quiet_sky evening_star],
     'supplier' => %w[stall post_findings],
-    'construction' => Core::Construction::Registry.keys.map(&:to_s),
+    'construction' => Core::Construction::Kinds.keys.map(&:to_s),
     'where' => %w[path centre chosen apart],
     'which' => %w[each every_2 last middle],
     'kind' => Core::Live::Event::KINDS.map(&:to_s),

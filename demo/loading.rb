@@ -15,7 +15,7 @@ module Demo
       { parts: R::PART, lines: R::LINE, tools: R::TOOL, techniques: R::TECHNIQUE }.each do |name, record|
         studio.catalogue.save(name, data[name.to_s].map { |d| record.read(d) })
       end
-      studio.catalogue.save(:techniques, Core::Construction::Registry.techniques)
+      studio.catalogue.save(:techniques, Core::Construction::Kinds.techniques)
       data['closures'].each { |d| studio.catalogue.save_closure(Store::Catalogue::Closure.read(d)) }
       data['projects'].each { |d| studio.projects.save(R::DESIGN.read(d)) }
     end

@@ -42,7 +42,7 @@ module Demo
 
     # Each construction names the techniques it needs, with their starting values.
     def of_constructions
-      Core::Construction::Registry.techniques.map { |skill| [:techniques, skill.key, R::TECHNIQUE.write(skill)] }
+      Core::Construction::Kinds.techniques.map { |skill| [:techniques, skill.key, R::TECHNIQUE.write(skill)] }
     end
 
     def known?(kind, key)

@@ -35,7 +35,7 @@ module Formats
     # Small beads are handed out by weight.
     # @return [String] grams, '' for what is counted or whose weight is not known
     def handed_out(part, count)
-      part.bead? && part.outer < Core::Construction::Strung::SMALL_BELOW ? weight(part, count) : ''
+      part.bead? && part.outer < Core::Construction::Kinds::Strung::SMALL_BELOW ? weight(part, count) : ''
     end
 
     # @return [String] grams for so many, '' when the weight of one is not known

@@ -125,7 +125,7 @@ module Web
     # What a component's form holds, as its parameters' data. What does not read as its type stays text, and is marked.
     def settings(design)
       component = design.components.find { |c| c.key == string('component') } or return {}
-      Core::Construction::Registry.fetch(component.construction).parameters.each_value.reject { |p| %i[pattern chart].include?(p.type) }
+      Core::Construction::Kinds.fetch(component.construction).parameters.each_value.reject { |p| %i[pattern chart].include?(p.type) }
         .select { |p| @params.key?(p.name.to_s) }.to_h { |p| [p.name.to_s, as_data(p)] }
     end
 
@@ -139,7 +139,7 @@ module Web
     end
 
     def added(design, edit)
-      construction = Core::Construction::Registry.keys.find { |key| key.to_s == string('construction') } or return design
+      construction = Core::Construction::Kinds.keys.find { |key| key.to_s == string('construction') } or return design
       case string('where')
       when 'centre' then edit.add(construction, usual(construction), hung_at: 'centre')
       when 'chosen' then edit.add(construction, usual(construction), hung_at: chosen)
@@ -149,7 +149,7 @@ module Web
     end
 
     def usual(construction)
-      Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), @studio.catalogue.table)
+      Core::Construction::Starter.parameters(Core::Construction::Kinds.fetch(construction), @studio.catalogue.table)
     end
 
     # An empty row of findings begins with a ring.

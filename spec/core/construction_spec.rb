@@ -47,10 +47,10 @@ RSpec.describe Core::Construction do
 
   it 'names no parameter as something that every construction answers' do
     answers = Core::Construction::Base.instance_methods(false)
-    expect(Core::Construction::Registry.keys.flat_map { |key| Core::Construction::Registry.fetch(key).parameters.keys } & answers).to eq([])
+    expect(Core::Construction::Kinds.keys.flat_map { |key| Core::Construction::Kinds.fetch(key).parameters.keys } & answers).to eq([])
   end
 
-  it('has a sample for each') { expect(samples.keys).to match_array(Core::Construction::Registry.keys) }
+  it('has a sample for each') { expect(samples.keys).to match_array(Core::Construction::Kinds.keys) }
 
   # Other ways of working the same.
   ways = {
@@ -73,7 +73,7 @@ RSpec.describe Core::Construction do
   [*samples.map { |key, parameters| [key, key, parameters] },
       *ways.map { |name, (key, parameters)| [name, key, parameters] }].each do |name, key, parameters|
     describe "#{name} keeps the contract" do
-      let(:construction) { Core::Construction::Registry.fetch(key).build(parameters.transform_keys(&:to_s), sample_table) }
+      let(:construction) { Core::Construction::Kinds.fetch(key).build(parameters.transform_keys(&:to_s), sample_table) }
       let(:work_up) { construction.call(target: mm(180), maker: Core::Making::Maker.new) }
 
       it 'draws each counted thing where it lies, within its own length' do
@@ -110,7 +110,7 @@ RSpec.describe Core::Construction do
     end
   end
 
-  describe Core::Construction::Strung do
+  describe Core::Construction::Kinds::Strung do
     def front(worn: 180, level: 3, **parameters)
       fit(design(strung(**parameters)), worn, level: level).work_ups['front']
     end
@@ -160,7 +160,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         table = sample_table.with(parts: sample_table.parts.merge('cap_a' => part('cap_a', 2, 8, kind: :cap)))
         parameters = { line: 'cable', crimp: 'crimp', mirror: mirrored,
           pattern: row.map { |key| { 'part' => key } } + [{ 'repeat' => [{ 'part' => 'seed' }], 'fill' => true }] }
-        made = Core::Construction::Registry.fetch(:strung).build(parameters.transform_keys(&:to_s), table)
+        made = Core::Construction::Kinds.fetch(:strung).build(parameters.transform_keys(&:to_s), table)
         joins = made.call(target: mm(180), maker: Core::Making::Maker.new).joins.select { |one| one.kind == :cap_on_bead }
         expect(joins.map { |one| one.inner.key }).to eq(faced)
       end
@@ -208,7 +208,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
   end
 
   def built(key, samples, target: 180, **changes)
-    construction = Core::Construction::Registry.fetch(key).build(samples.merge(changes).transform_keys(&:to_s),
+    construction = Core::Construction::Kinds.fetch(key).build(samples.merge(changes).transform_keys(&:to_s),
       sample_table)
     construction.call(target: mm(target), maker: Core::Making::Maker.new)
   end
@@ -217,7 +217,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     work_up.parts.group_by { |use| use.part.key }.transform_values { |uses| uses.sum(&:count) }
   end
 
-  describe Core::Construction::TwoHole do
+  describe Core::Construction::Kinds::TwoHole do
     it 'has one gap more than beads, on every line, with small beads at the ends too' do
       found = counts(built(:two_hole, samples[:two_hole]))
       expect([found['seed'],
@@ -236,7 +236,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     it 'adds less for a flat bead than a round one would' do
-      expect(Core::Construction::Registry.fetch(:two_hole).build(samples[:two_hole].transform_keys(&:to_s),
+      expect(Core::Construction::Kinds.fetch(:two_hole).build(samples[:two_hole].transform_keys(&:to_s),
         sample_table).fill.height).to eq(mm(1.5))
     end
   end
@@ -252,7 +252,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     }.to raise_error(Core::Making::InvalidParameters, /not_elastic/)
   end
 
-  describe Core::Construction::MemoryCoil do
+  describe Core::Construction::Kinds::MemoryCoil do
     it 'mirrors the sections about the middle, with every bar across all rows' do
       work_up = built(:memory_coil, samples[:memory_coil])
       row = work_up.layout.select { |s| s.y.zero? && s.role != :line }.sort_by(&:x).map { |s| s.item.key }
@@ -272,7 +272,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     # Common practice, no source: one turn wrist × 1.25 to 1.33, each further turn a turn, then trim.
     { lean: 1.25, usual: 1.29, generous: 1.33 }.each do |tails, factor|
       it "cuts a turn #{factor} times the wrist when tails are #{tails}, and a turn more for each further one" do
-        construction = Core::Construction::Registry.fetch(:memory_coil).build(
+        construction = Core::Construction::Kinds.fetch(:memory_coil).build(
           samples[:memory_coil].transform_keys(&:to_s), sample_table
         )
         cut = ->(target, wraps) {
@@ -285,7 +285,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
   end
 
-  describe Core::Construction::Stations do
+  describe Core::Construction::Kinds::Stations do
     it 'spreads what is left over into even gaps, near the wished one' do
       work_up = built(:stations, samples[:stations], layers: 1)
       gaps = work_up.lengths.working.last.values
@@ -310,7 +310,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     expect(twisted.values[:straight].to_mm).to be_within(1e-3).of(straight)
   end
 
-  describe Core::Construction::KnottedCord do
+  describe Core::Construction::Kinds::KnottedCord do
     it 'folds a cut into two cords: double length, single tails' do
       single, folded = built(:knotted_cord, samples[:knotted_cord]).cuts
       expect([single.count,
@@ -408,7 +408,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
   end
 
-  describe Core::Construction::Spray do
+  describe Core::Construction::Kinds::Spray do
     spray = { wire: 'wire', bead: 'seed', petals: 5, beads: 20, stem_wire: 'wire_18', stem: '120 mm', tape: 'tape' }
 
     # Seed beads of 2 mm: wrapped length × π d / (width × (1 - over)), d by the areas of stem (1.02) and both ends of one cut (0.4),
@@ -473,7 +473,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     it 'cuts 355 to 380 for a button hung from its shank' do
       table = sample_table.with(lines: sample_table.lines.merge('w' => Core::Catalogue::Line.new(key: 'w', name: 'w', kind: :wire,
         thickness: mm(0.64))))
-      made = Core::Construction::Registry.fetch(:wire_bail).build({ 'wire' => 'w', 'button' => 'drop' }, table)
+      made = Core::Construction::Kinds.fetch(:wire_bail).build({ 'wire' => 'w', 'button' => 'drop' }, table)
       expect(made.call(target: nil, maker: Core::Making::Maker.new).cuts.first.length.to_mm).to be_between(355, 380)
     end
 
@@ -499,7 +499,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table = sample_table.with(parts: sample_table.parts.merge('s8' => part('s8', 2.2, 3), 's11' => part('s11', 203.0 / 150, 2.1)),
         lines: %w[20 22].to_h { |gauge| [gauge, Core::Catalogue::Line.new(key: gauge, name: gauge, kind: :wire,
           thickness: mm(gauge == '20' ? 0.81 : 0.64))] })
-      wind = ->(parameters) { Core::Construction::Registry.fetch(:coil).build(parameters, table).call(target: nil, maker: Core::Making::Maker.new) }
+      wind = ->(parameters) { Core::Construction::Kinds.fetch(:coil).build(parameters, table).call(target: nil, maker: Core::Making::Maker.new) }
       plain = wind.({ 'wire' => '20', 'mandrel' => '2 mm', 'turns' => 62 })
       expect([plain.lengths.beaded.to_mm, plain.cuts.first.body.to_mm]).to match([be_within(1.1).of(50), be_within(6).of(545)])
       beaded = wind.({ 'wire' => '22', 'mandrel' => '4 mm', 'seed' => 's8', 'beads' => 50 })
@@ -543,10 +543,10 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       told = [ring, link, drop, part('c12', 12, 7, kind: :clasp, wire: mm(1)), part('ch', 3, 2, kind: :chain, hole: mm(1), wire: mm(0.4))]
       expect(told.map { |one| [one.linked.to_mm, one.beyond.to_mm] }).to eq([[4.4, 0.8], [10.0, 1.0], [19.0, 1.0], [12.0, 0.0], [3.0, 0.0]])
       table = sample_table.with(parts: sample_table.parts.merge('r6' => ring, 'l12' => link, 'c12' => told[3]))
-      row = Core::Construction::Registry.fetch(:findings).build({ 'parts' => list.('r6', 'c12', 'r6') }, table)
+      row = Core::Construction::Kinds.fetch(:findings).build({ 'parts' => list.('r6', 'c12', 'r6') }, table)
       expect([row.fixed_length.to_mm, row.beyond(:first).to_mm, row.beyond(:last).to_mm]).to eq([20.8, 0.8, 0.8])
       [40, 95, 151, 180].each do |target|
-        found = Core::Construction::Registry.fetch(:linked).build({ 'unit' => list.('l12'), 'ring' => 'r6' }, table)
+        found = Core::Construction::Kinds.fetch(:linked).build({ 'unit' => list.('l12'), 'ring' => 'r6' }, table)
           .call(target: mm(target), maker: Core::Making::Maker.new)
         best = (1..30).min_by { |n| ((n * 10) + ((n - 1) * 4.4) - target).abs }
         expect([target, found.lengths.repeats, found.lengths.beaded.to_mm]).to match([target, best, be_within(0.001).of((best * 10) + ((best - 1) * 4.4))])
@@ -562,7 +562,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     def made(key, data, table, target:)
-      Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(target),
+      Core::Construction::Kinds.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(target),
         maker: Core::Making::Maker.new)
     end
 
@@ -671,7 +671,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table = sample_table.with(parts: sample_table.parts.merge('shell' => shell))
       { strung: 2, two_hole: 4, stations: 4, twisted_strands: 4 }.each do |key, ends|
         data = samples[key].merge(school: school.to_s, cover: { cover: 'cover', clamshell: 'shell' }[way.cover], tails: 'buried').compact
-        work_up = Core::Construction::Registry.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(180),
+        work_up = Core::Construction::Kinds.fetch(key).build(data.transform_keys(&:to_s), table).call(target: mm(180),
           maker: Core::Making::Maker.new)
         found = counts(work_up)
         expect([key, found['cover'], found['shell']]).to eq([key, (ends if way.cover == :cover), (ends if way.cover == :clamshell)])

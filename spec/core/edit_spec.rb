@@ -86,9 +86,9 @@ RSpec.describe Core::Project::Edit do
   end
 
   describe Core::Construction::Starter do
-    Core::Construction::Registry.keys.each do |key|
+    Core::Construction::Kinds.keys.each do |key|
       it "begins #{key} with parameters that build" do
-        construction = Core::Construction::Registry.fetch(key)
+        construction = Core::Construction::Kinds.fetch(key)
         expect {
           construction.build(described_class.parameters(construction, sample_table), sample_table)
         }.not_to raise_error

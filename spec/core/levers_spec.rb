@@ -7,7 +7,7 @@ RSpec.describe Core::Levers::Kinds do
   let(:studio) { new_studio }
   let(:result) { results_of(studio).of(1) }
   let(:plan) { result.plan }
-  let(:levers) { described_class.all(plan, result.library.calibration, seat: 1600) }
+  let(:levers) { described_class.offers(plan, result.library.calibration, seat: 1600) }
 
   def of(code)
     levers.select { |lever| lever.code == code }
@@ -21,7 +21,7 @@ RSpec.describe Core::Levers::Kinds do
 
   it 'has a word, a key of its own and a cost for each' do
     expect(levers.map(&:key).uniq.size).to eq(levers.size)
-    expect(levers.map(&:code).uniq - described_class::CODES).to eq([])
+    expect(levers.map(&:code).uniq - described_class.keys).to eq([])
     expect(levers.map(&:code)).to all(satisfy { |code| Formats::Wording.words?("levers.#{code}") })
     expect(levers.map(&:cost)).to all(be >= 0)
   end
@@ -53,7 +53,7 @@ RSpec.describe Core::Levers::Kinds do
 
   it 'offers no longer class where the end is fixed' do
     fixed = plan.workshop.with(session: plan.workshop.session.with(fixed_end: true))
-    room = described_class.all(plan.with(workshop: fixed), result.library.calibration, seat: 1600)
+    room = described_class.offers(plan.with(workshop: fixed), result.library.calibration, seat: 1600)
     expect([of(:longer).any?, room.map(&:code).include?(:longer)]).to eq([true, false])
   end
 
@@ -62,7 +62,7 @@ RSpec.describe Core::Levers::Kinds do
       state.with(workshop: state.workshop.with(tool_sets: 60,
         teaching: state.workshop.teaching.with(extra: Core::Setup::Teaching::EXTRA.end)))
     end
-    codes = described_class.all(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
+    codes = described_class.offers(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
     expect(codes & %i[more_tool drop_extra]).to eq([])
   end
 

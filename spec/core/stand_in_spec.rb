@@ -47,7 +47,7 @@ RSpec.describe Core::Catalogue::StandIn do
       need = usual.tools.find { |one| one.tool.key == 'special' }
       skills = usual.order.steps.map { |step| usual.technique_of(step) }.uniq
       expect(need.standing_in(skills, usual.table).map { |skill, one| [skill.key, one.by] }).to eq([%w[flat_crimp tape]])
-      lever = Core::Levers::Kinds.all(plan, Core::Setup::Calibration.new).find { |one| one.code == :stand_in }
+      lever = Core::Levers::Kinds.offers(plan, Core::Setup::Calibration.new).find { |one| one.code == :stand_in }
       expect(lever.apply(usual.workshop).teaching.stand_ins).to eq(['flat_crimp/tape'])
       expect(plan(stand_ins: ['flat_crimp/nothing', 'nothing/tape', 'x']).tools).to eq(plan.tools)
     end

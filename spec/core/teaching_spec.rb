@@ -6,7 +6,7 @@ require 'json'
 RSpec.describe 'Teaching knowledge' do
   library = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
   skills = (library['techniques'].map { |data| Core::Data::Records::TECHNIQUE.read(data) } +
-    Core::Construction::Registry.techniques).to_h { |skill| [skill.key, skill] }
+    Core::Construction::Kinds.techniques).to_h { |skill| [skill.key, skill] }
 
   it 'ships at least fifty techniques that stand on known ones, with points and faults, and practice where they are shown' do
     expect(skills.size).to be >= 50

@@ -6,7 +6,7 @@ require 'rexml/document'
 
 RSpec.describe 'Drawings of how it goes' do
   techniques = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))['techniques'].map { |data| data['key'] } +
-               Core::Construction::Registry.techniques.map(&:key)
+               Core::Construction::Kinds.techniques.map(&:key)
 
   it 'shows no technique that nobody has, each well formed, and mirrored for the left hand' do
     drawn = Formats::TechniqueSvg::DRAWINGS.keys + Formats::TechniqueSvg::ALIKE.keys

@@ -118,7 +118,7 @@ RSpec.describe Formats do
   end
 
   it 'lists what is registered' do
-    expect(command('list', 'constructions')[1].lines.map(&:chomp)).to eq(Core::Construction::Registry.keys.map(&:to_s))
+    expect(command('list', 'constructions')[1].lines.map(&:chomp)).to eq(Core::Construction::Kinds.keys.map(&:to_s))
     %w[rules techniques levers].each { |kind| expect(command('list', kind).first).to eq(0) }
   end
 

@@ -79,7 +79,7 @@ module Samples
 
   # What constructions bring along, without the tools of a studio.
   def construction_techniques
-    Core::Construction::Registry.techniques.to_h { |skill| [skill.key, skill.level] }
+    Core::Construction::Kinds.techniques.to_h { |skill| [skill.key, skill.level] }
   end
 
   # @param items [Array] parts, or [part, count], or {fill: [...]}

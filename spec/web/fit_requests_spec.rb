@@ -85,7 +85,7 @@ RSpec.describe Web::Routes::Gauge, type: :request do
       end
       seen = pieces.grep(Core::Sizing::Piece).flat_map { |piece| check.piece(piece) }.group_by(&:rule)
         .transform_values { |all| all.map(&:status).uniq }
-      expect(seen.keys + [:suits_person]).to match_array(Core::Fit::Check::KEYS)
+      expect(seen.keys + [:suits_person]).to match_array(Core::Fit::Rules.keys)
       expect(seen.values).to all(include(:fits).and(satisfy { |statuses| statuses.size > 1 }))
       three = %i[lines_through_hole
                  crimp_grips

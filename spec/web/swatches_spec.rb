@@ -63,7 +63,7 @@ RSpec.describe Web::Routes::Swatches, type: :request do
     coil: ['turns_in_50', 100, { wire: 'wire', mandrel: '2 mm', turns: 50 }]
   }.each do |key, (name, number, parameters)|
     it "lays #{number} #{name.tr('_', ' ')} where a maker of #{key} measured so many" do
-      construction = Core::Construction::Registry.fetch(key)
+      construction = Core::Construction::Kinds.fetch(key)
       use = construction.build(parameters.transform_keys(&:to_s), sample_table).measurable.first
       own = construction.build(parameters.transform_keys(&:to_s), sample_table.measured_by([use.swatch(number.to_f)]))
       work_up = own.call(target: mm(200), maker: Core::Making::Maker.new)

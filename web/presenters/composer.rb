@@ -98,7 +98,7 @@ module Web
 
       # @return [Boolean] whether it repeats until a length is met
       def own_length?(component)
-        Core::Construction::Registry.fetch(component.construction).method_defined?(:fill) &&
+        Core::Construction::Kinds.fetch(component.construction).method_defined?(:fill) &&
           built_fill?(component)
       end
 
@@ -219,7 +219,7 @@ module Web
 
       # @return [Array<(Core::Construction::Parameter)>] constructions that can be added
       def constructions
-        Core::Construction::Registry.keys.map { |key| [key, Formats::Wording.say("constructions.#{key}")] }
+        Core::Construction::Kinds.keys.map { |key| [key, Formats::Wording.say("constructions.#{key}")] }
       end
 
       def bodies
@@ -372,7 +372,7 @@ module Web
       end
 
       def takes_hanging?(component)
-        Core::Construction::Registry.fetch(component.construction).takes_hanging?
+        Core::Construction::Kinds.fetch(component.construction).takes_hanging?
       end
 
       def name_of(component)
@@ -390,7 +390,7 @@ module Web
       end
 
       def built_fill?(component)
-        construction = Core::Construction::Registry.fetch(component.construction).build(component.parameters, table)
+        construction = Core::Construction::Kinds.fetch(component.construction).build(component.parameters, table)
         !construction.fill.nil?
       rescue Core::Making::InvalidParameters, Core::UnknownKey
         false
@@ -442,7 +442,7 @@ module Web
       end
 
       def declared(component)
-        Core::Construction::Registry.fetch(component.construction).parameters.values
+        Core::Construction::Kinds.fetch(component.construction).parameters.values
       end
 
       def chips(items, place)
@@ -472,7 +472,7 @@ module Web
         shapes = [closure.first, closure.last].each_with_index.flat_map do |row, side|
           next [] if row.empty?
 
-          layout = Core::Construction::Findings.build({ 'parts' => row }, table).call(target: nil,
+          layout = Core::Construction::Kinds::Findings.build({ 'parts' => row }, table).call(target: nil,
             maker: Core::Making::Maker.new).layout
           layout.map { |s| side.zero? ? s.with(x: 40.0 - s.x, turn: 180) : s.moved(64.0) }
         end

@@ -104,7 +104,9 @@ module Web
           most: Core::Setup::Workshop::MOST_PEOPLE) if @import.too_many?
 
         total = @import.people_rows.size + @stored.state.attendees.size
-        Formats::Wording.say('imports.too_many', count: total, most: Core::Setup::Workshop::MOST_PEOPLE) if total > Core::Setup::Workshop::MOST_PEOPLE
+        return unless total > Core::Setup::Workshop::MOST_PEOPLE
+
+        Formats::Wording.say('imports.too_many', count: total, most: Core::Setup::Workshop::MOST_PEOPLE)
       end
     end
   end

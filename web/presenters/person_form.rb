@@ -25,7 +25,8 @@ module Web
       end
 
       def full
-        Draft.new(values: values, errors: { name: "A class holds at most #{Core::Setup::Workshop::MOST_PEOPLE} people. Make a second class." })
+        Draft.new(values: values,
+          errors: { name: "A class holds at most #{Core::Setup::Workshop::MOST_PEOPLE} people. Make a second class." })
       end
 
       private

@@ -34,7 +34,7 @@ module Web
         empty = Core::Project::Design.new(key: free_key, name: value(:name), body: value(:body).to_sym,
           ease: Core::Measure::Length.parse(value(:ease)), components: [])
         made = Core::Project::Edit.new(empty).add(construction,
-          Core::Construction::Starter.parameters(Core::Construction::Registry.fetch(construction), studio.catalogue.table))
+          Core::Construction::Starter.parameters(Core::Construction::Kinds.fetch(construction), studio.catalogue.table))
         closure = studio.catalogue.closures.find { |c| c.key == value(:closure) }
         closure ? Core::Project::Edit.new(made).close(closure.first, closure.last, takes_clasp: closure.takes_clasp) : made
       end
@@ -44,7 +44,7 @@ module Web
       end
 
       def constructions
-        Core::Construction::Registry.keys
+        Core::Construction::Kinds.keys
       end
 
       def closures
@@ -54,7 +54,7 @@ module Web
       private
 
       def construction
-        Core::Construction::Registry.keys.find { |key| key.to_s == value(:construction) }
+        Core::Construction::Kinds.keys.find { |key| key.to_s == value(:construction) }
       end
 
       def free_key

@@ -39,7 +39,7 @@ module Web
         end
         app.post('/classes/:id/levers/apply') do
           found = result(id)
-          known = found.plan ? Core::Levers::Kinds.all(found.plan, found.library.calibration).select(&:by_itself?) : []
+          known = found.plan ? Core::Levers::Kinds.offers(found.plan, found.library.calibration).select(&:by_itself?) : []
           chosen = text(:levers).split.filter_map { |key| known.find { |lever| lever.key == key } }
           next show_class(id, notice: 'That is no longer possible. Look again for what would help.') if chosen.empty?
 

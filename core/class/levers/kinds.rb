@@ -2,18 +2,17 @@
 
 module Core
   module Levers
-    # Every kind of lever, and those that one class's plan leaves room for. A new kind is one file and one line here.
+    # Every kind of lever, one a file, and those that one class's plan leaves room for.
     module Kinds
-      ALL = [Levers::Kinds::MoreTool, Levers::Kinds::LetStandIn, Levers::Kinds::Assistant, Levers::Kinds::Prepare, Levers::Kinds::Easier, Levers::Kinds::Shorter, Levers::Kinds::Demonstrations, Levers::Kinds::Stagger, Levers::Kinds::DropExtra, Levers::Kinds::Longer, Levers::Kinds::Fewer].freeze
-      CODES = ALL.map(&:code).freeze
+      extend Family
 
-      module_function
+      kind_of Lever, label: :lever
 
-      # @param plan [Plan] @param calibration [Calibration] @param seat [Integer] minor units of a seat's price, 0 when not known
+      # @param plan [Plan] @param calibration [Setup::Calibration] @param seat [Integer] minor units of a seat's price, 0 when not known
       # @return [Array<Lever>]
-      def all(plan, calibration, seat: 0)
-        room = Levers::Kinds::Room.new(plan, calibration, seat)
-        room.people.empty? ? [] : ALL.flat_map { |lever| lever.in_room(room) }
+      def self.offers(plan, calibration, seat: 0)
+        opportunity = Opportunity.new(plan, calibration, seat)
+        opportunity.people.empty? ? [] : all.flat_map { |kind| kind.in_room(opportunity) }
       end
     end
   end

@@ -2,7 +2,7 @@
 
 module Core
   module Levers
-    # A change that could improve a session. Each kind is a class of its own in core/session/levers: what it changes, and where a plan
+    # A change that could improve a session. Each kind is a class of its own in core/class/levers/kinds: what it changes, and where a plan
     # leaves room for it.
     #
     # values: what it is · cost: minor units · preparation: minutes of the instructor before class
@@ -12,12 +12,13 @@ module Core
 
       extend Declared
 
-      declares :code
+      declares :key
+      declares :rank
 
       class << self
-        # @param room [Levers::Room] what the plan leaves room for @return [Array<Lever>]
-        def in_room(room)
-          raise ArgumentError, "#{self} does not say where there is room for #{room}"
+        # @param opportunity [Opportunity] what the plan leaves room for @return [Array<Lever>]
+        def in_room(opportunity)
+          raise ArgumentError, "#{self} does not say where there is room for #{opportunity}"
         end
       end
 
@@ -31,7 +32,7 @@ module Core
       end
 
       def code
-        self.class.code
+        self.class.key
       end
 
       # @return [Boolean] whether it can be made by a click

@@ -30,7 +30,7 @@ module Core
         @planner = inputs.planner
         @plan = @planner.plan
         @target = target
-        @levers = Kinds.all(@plan, inputs.calibration, seat: seat)
+        @levers = Kinds.offers(@plan, inputs.calibration, seat: seat)
         @confirming = confirming
         @progress = progress
         @trials = 0

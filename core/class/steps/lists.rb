@@ -74,7 +74,9 @@ module Core
       # Before a first use, on scrap.
       # @return [(Symbol, Making::StepUse, Skill, Symbol), nil]
       def practice(attendee, skill)
-        return if !@choices.practice || skill.practice_minutes.zero? || People::Familiarity.of(attendee, skill, @on) >= People::Familiarity::KNOWN
+        if !@choices.practice || skill.practice_minutes.zero? || People::Familiarity.of(attendee, skill, @on) >= People::Familiarity::KNOWN
+          return
+        end
 
         on_scrap = Making::StepUse.new(key: "practice/#{skill.key}", technique: skill.key, repeats: 1, text: :practice,
           values: { what: skill.practice, technique: skill.name })

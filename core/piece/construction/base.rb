@@ -9,6 +9,7 @@ module Core
       extend Declared
 
       declares :key
+      declares :rank
 
       class << self
         # Says that what is cut for it depends on the body that wears it, not only on the length it fills.
@@ -245,7 +246,8 @@ module Core
         at = running(rows.map(&:first), start)
         rows.each_with_index.map do |(part, origin), i|
           ring = Catalogue::Part::RINGS.include?(part.kind)
-          Making::Anchor.new(item: ring ? part : line, x: at[i], y: part.outer.to_mm / 2, origin: origin, closing_step: ring ? nil : closing_step)
+          Making::Anchor.new(item: ring ? part : line, x: at[i], y: part.outer.to_mm / 2, origin: origin,
+            closing_step: ring ? nil : closing_step)
         end
       end
 
@@ -261,7 +263,8 @@ module Core
       end
 
       def part_shape(part, role, x_mm, y_mm = 0.0)
-        Making::Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.drawn_along.to_mm, across: part.outer.to_mm, form: part.form)
+        Making::Shape.new(item: part, role: role, x: x_mm, y: y_mm, along: part.drawn_along.to_mm, across: part.outer.to_mm,
+          form: part.form)
       end
 
       # A part on a line. A pendant hangs from it.
@@ -272,7 +275,8 @@ module Core
       end
 
       def line_shape(line, length_mm, y_mm = 0.0, from: 0.0)
-        Making::Shape.new(item: line, role: :line, x: from + (length_mm / 2), y: y_mm, along: length_mm, across: line.thickness.to_mm, form: :line)
+        Making::Shape.new(item: line, role: :line, x: from + (length_mm / 2), y: y_mm, along: length_mm, across: line.thickness.to_mm,
+          form: :line)
       end
 
       # @return [Array<Float>] where each of n parallel lines lies across, about the middle

@@ -42,8 +42,8 @@ module Core
       end
 
       def string
-        small = @beads.count { |bead| bead.outer < Strung::SMALL_BELOW }
-        effort = Rational((@beads.size - small) + (small * Strung::SMALL_EFFORT), [@beads.size, 1].max)
+        small = @beads.count { |bead| bead.outer < Kinds::Strung::SMALL_BELOW }
+        effort = Rational((@beads.size - small) + (small * Kinds::Strung::SMALL_EFFORT), [@beads.size, 1].max)
         worded(step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands },
           adds: %i[line bead centre filler finishing], after: BEFORE[@start][:string]))
       end
@@ -62,7 +62,8 @@ module Core
       end
 
       def second_end
-        step('second_end', @technique, @strands, adds: %i[crimp], effort: Strung::SECOND_END_EFFORT, after: %w[first_end check_length])
+        step('second_end', @technique, @strands, adds: %i[crimp], effort: Kinds::Strung::SECOND_END_EFFORT,
+          after: %w[first_end check_length])
       end
 
       def step(key, technique, repeats, **rest)

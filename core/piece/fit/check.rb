@@ -4,29 +4,15 @@ module Core
   module Fit
     # Runs the rules over pieces. Joins that are alike are judged once, however many pieces hold them.
     class Check
-      JOIN_RULES = [Rules::LinesThroughHole,
-                    Rules::CrimpGrips,
-                    Rules::CoverCloses,
-                    Rules::CapCovers,
-                    Rules::EndTakesCord,
-                    Rules::SpacerHolds,
-                    Rules::RingHolds,
-                    Rules::LoopMoves,
-                    Rules::CanAssemble,
-                    Rules::ElasticSuits,
-                    Rules::FacesFront].freeze
-      PIECE_RULES = [Rules::WireSuits, Rules::LineBears, Rules::ClaspHolds].freeze
-      KEYS = [*JOIN_RULES, *PIECE_RULES, Rules::SuitsPerson].map(&:key).freeze
-
       # @param table [Catalogue::Table] @param open_rings [Symbol] :warn or :forbid
       def initialize(table, open_rings: :warn)
-        rules = JOIN_RULES.map { |rule| rule.new(table, open_rings: open_rings) }
+        rules = Rules.all.select(&:judges).map { |rule| rule.new(table, open_rings: open_rings) }
         @by_kind = rules.flat_map { |rule|
           rule.class.judges.map { |kind|
             [kind, rule]
           }
         }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
-        @piece_rules = PIECE_RULES.map { |rule| rule.new(table, open_rings: open_rings) }
+        @piece_rules = Rules.all.select(&:judges_pieces?).map { |rule| rule.new(table, open_rings: open_rings) }
         @person_rule = Rules::SuitsPerson.new(table, open_rings: open_rings)
         @judged = {}.compare_by_identity
       end

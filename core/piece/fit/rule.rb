@@ -11,8 +11,14 @@ module Core
       extend Declared
 
       declares :key
+      declares :rank
 
       class << self
+        # @return [Boolean] whether it judges whole pieces; the others judge joins, or people
+        def judges_pieces?
+          method_defined?(:on)
+        end
+
         def judges(*kinds)
           kinds.any? ? @kinds = kinds : @kinds
         end

@@ -152,7 +152,7 @@ module Core
       end
 
       def pattern?(component, name)
-        Construction::Registry.fetch(component.construction).parameters[name.to_sym]&.type == :pattern
+        Construction::Kinds.fetch(component.construction).parameters[name.to_sym]&.type == :pattern
       rescue UnknownKey
         false
       end

@@ -94,7 +94,7 @@ module Core
       end
 
       def construction(component)
-        Construction::Registry.fetch(component.construction)
+        Construction::Kinds.fetch(component.construction)
       rescue UnknownKey => e
         refuse(component, [Making::Problem.new(at: ['construction'], code: :not_a_choice, values: { choices: e.known.join(', ') })])
       end

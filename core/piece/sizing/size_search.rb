@@ -208,7 +208,8 @@ module Core
       # @return [OutOfReach] the components of fixed length leave nothing for the rest
       def ends_too_long(target, left)
         by = { by: Measure::Length.mm(1) - left }
-        Making::OutOfReach.new(target: target, causes: [Making::Cause.new(code: :ends_too_long, values: { ends: target - left, target: target })],
+        too_long = Making::Cause.new(code: :ends_too_long, values: { ends: target - left, target: target })
+        Making::OutOfReach.new(target: target, causes: [too_long],
           cures: [Making::Cause.new(code: :take_out, values: by), Making::Cause.new(code: :wear_longer, values: by)])
       end
     end

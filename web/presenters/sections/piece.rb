@@ -16,7 +16,7 @@ module Web
 
         # @return [Core::Project::Component, nil] the first whose construction has a centre
         def centred
-          design.components.find { |component| Core::Construction::Registry.fetch(component.construction).parameters.key?(:centre) }
+          design.components.find { |component| Core::Construction::Kinds.fetch(component.construction).parameters.key?(:centre) }
         end
 
         def centre_key

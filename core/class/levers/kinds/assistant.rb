@@ -4,13 +4,15 @@ module Core
   module Levers
     module Kinds
       # One more assistant beside the instructor, paid by the hour.
-      class Assistant < Levers::Lever
-        code :assistant
+      class Assistant < Lever
+        key :assistant
+        rank 30
 
-        def self.in_room(room)
-          return [] if room.session.assistants >= Setup::Running::ASSISTANTS.end
+        def self.in_room(opportunity)
+          return [] if opportunity.session.assistants >= Setup::Running::ASSISTANTS.end
 
-          [new(number: room.session.assistants + 1, cost: Rational(room.session.assistant_hour * room.workshop.minutes, 60).ceil)]
+          [new(number: opportunity.session.assistants + 1,
+            cost: Rational(opportunity.session.assistant_hour * opportunity.workshop.minutes, 60).ceil)]
         end
 
         def apply(workshop)

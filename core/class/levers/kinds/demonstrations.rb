@@ -4,11 +4,12 @@ module Core
   module Levers
     module Kinds
       # Another way of showing: all wait, who knows it works on, or all is shown before the work.
-      class Demonstrations < Levers::Lever
-        code :demonstrations
+      class Demonstrations < Lever
+        key :demonstrations
+        rank 70
 
-        def self.in_room(room)
-          (Setup::Running::DEMONSTRATIONS - [room.session.demonstrations]).map { |mode| new(mode: mode) }
+        def self.in_room(opportunity)
+          (Setup::Running::DEMONSTRATIONS - [opportunity.session.demonstrations]).map { |mode| new(mode: mode) }
         end
 
         def apply(workshop)

@@ -4,12 +4,13 @@ module Core
   module Levers
     module Kinds
       # Nothing extra for early finishers.
-      class DropExtra < Levers::Lever
-        code :drop_extra
+      class DropExtra < Lever
+        key :drop_extra
+        rank 90
 
-        def self.in_room(room)
-          some = room.people.select { |person| person.tasks.any? { |task| task.kind == :extra } }
-          some.empty? ? [] : [new(people: some.size, missed: room.minutes_of(some) { |task| task.kind == :extra })]
+        def self.in_room(opportunity)
+          some = opportunity.people.select { |person| person.tasks.any? { |task| task.kind == :extra } }
+          some.empty? ? [] : [new(people: some.size, missed: opportunity.minutes_of(some) { |task| task.kind == :extra })]
         end
 
         def apply(workshop)

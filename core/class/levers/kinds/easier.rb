@@ -4,14 +4,15 @@ module Core
   module Levers
     module Kinds
       # An easier technique in the place of one, for everybody up to a level.
-      class Easier < Levers::Lever
-        code :easier
+      class Easier < Lever
+        key :easier
+        rank 50
 
-        def self.in_room(room)
-          room.skills.select { |skill| skill.easier && room.plan.table.techniques.key?(skill.easier) }.flat_map do |skill|
-            room.levels.reject { |level| level <= room.teaching.easier.fetch(skill.key, 0) }.map do |level|
-              new(technique: skill.key, name: skill.name, to: room.plan.table.technique(skill.easier).name, level: level,
-                people: room.up_to(level).size)
+        def self.in_room(opportunity)
+          opportunity.skills.select { |skill| skill.easier && opportunity.plan.table.techniques.key?(skill.easier) }.flat_map do |skill|
+            opportunity.levels.reject { |level| level <= opportunity.teaching.easier.fetch(skill.key, 0) }.map do |level|
+              new(technique: skill.key, name: skill.name, to: opportunity.plan.table.technique(skill.easier).name, level: level,
+                people: opportunity.up_to(level).size)
             end
           end
         end

@@ -4,12 +4,13 @@ module Core
   module Levers
     module Kinds
       # A smaller class: shown for comparison, since nobody is sent away by a click.
-      class Fewer < Levers::Lever
-        code :fewer
+      class Fewer < Lever
+        key :fewer
+        rank 110
         COUNT = 2
 
-        def self.in_room(room)
-          room.people.size > COUNT + 1 ? [new(count: COUNT, cost: room.seat * COUNT)] : []
+        def self.in_room(opportunity)
+          opportunity.people.size > COUNT + 1 ? [new(count: COUNT, cost: opportunity.seat * COUNT)] : []
         end
 
         def by_itself?

@@ -4,21 +4,23 @@ module Core
   module Levers
     module Kinds
       # Another tool in the place of one that people wait for or lack, for one technique.
-      class LetStandIn < Levers::Lever
-        code :stand_in
+      class LetStandIn < Lever
+        key :stand_in
+        rank 20
 
-        def self.in_room(room)
-          scarce(room).flat_map do |need|
-            need.standing_in(room.skills, room.plan.table).map do |skill, one|
-              new(technique: skill.key, tool: one.by, name: room.plan.table.tool(one.by).name, from: need.tool.name, skill: skill.name)
+        def self.in_room(opportunity)
+          scarce(opportunity).flat_map do |need|
+            need.standing_in(opportunity.skills, opportunity.plan.table).map do |skill, one|
+              new(technique: skill.key, tool: one.by, name: opportunity.plan.table.tool(one.by).name, from: need.tool.name,
+                skill: skill.name)
             end
           end
         end
 
         # Fewer than would be held if nobody waited.
-        def self.scarce(room)
-          room.plan.tools.select do |need|
-            need.on_hand + need.brought < room.people.sum { |person| person.tools.fetch(need.tool.key, 0) }
+        def self.scarce(opportunity)
+          opportunity.plan.tools.select do |need|
+            need.on_hand + need.brought < opportunity.people.sum { |person| person.tools.fetch(need.tool.key, 0) }
           end
         end
         private_class_method :scarce

@@ -4,15 +4,16 @@ module Core
   module Levers
     module Kinds
       # A longer class, where the room can be had for longer.
-      class Longer < Levers::Lever
-        code :longer
+      class Longer < Lever
+        key :longer
+        rank 100
         MINUTES = [15, 30].freeze
 
-        def self.in_room(room)
-          return [] if room.session.fixed_end
+        def self.in_room(opportunity)
+          return [] if opportunity.session.fixed_end
 
-          MINUTES.select { |minutes| room.workshop.minutes + minutes <= Setup::Workshop::MINUTES.end }
-            .map { |minutes| new(minutes: minutes, cost: Rational(room.workshop.supply.hour * minutes, 60).ceil) }
+          MINUTES.select { |minutes| opportunity.workshop.minutes + minutes <= Setup::Workshop::MINUTES.end }
+            .map { |minutes| new(minutes: minutes, cost: Rational(opportunity.workshop.supply.hour * minutes, 60).ceil) }
         end
 
         def apply(workshop)

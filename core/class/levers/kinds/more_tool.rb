@@ -4,16 +4,17 @@ module Core
   module Levers
     module Kinds
       # More of one tool, borrowed for the evening.
-      class MoreTool < Levers::Lever
-        code :more_tool
+      class MoreTool < Lever
+        key :more_tool
+        rank 10
 
-        def self.in_room(room)
-          room.plan.tools.flat_map do |need|
+        def self.in_room(opportunity)
+          opportunity.plan.tools.flat_map do |need|
             have = need.on_hand + need.brought
-            next [] if have >= room.people.sum { |person| person.tools.fetch(need.tool.key, 0) }
+            next [] if have >= opportunity.people.sum { |person| person.tools.fetch(need.tool.key, 0) }
 
             [need.each, need.needed - have, need.at_once - have].select(&:positive?).uniq
-              .map { |count| new(tool: need.tool.key, name: need.tool.name, count: count, cost: count * room.session.tool_hire) }
+              .map { |count| new(tool: need.tool.key, name: need.tool.name, count: count, cost: count * opportunity.session.tool_hire) }
           end
         end
 

@@ -4,14 +4,16 @@ module Core
   module Levers
     module Kinds
       # A step done before class, for everybody up to a level.
-      class Prepare < Levers::Lever
-        code :prepare
+      class Prepare < Lever
+        key :prepare
+        rank 40
 
-        def self.in_room(room)
-          room.plan.order.steps.select(&:preparable).flat_map do |step|
-            room.levels.reject { |level| level <= room.teaching.prepared.fetch(step.key, 0) }.filter_map do |level|
-              number = room.up_to(level).size
-              new(step: step.key, level: level, work: step, people: number, preparation: room.preparing(step) * number) if number.positive?
+        def self.in_room(opportunity)
+          opportunity.plan.order.steps.select(&:preparable).flat_map do |step|
+            opportunity.levels.reject { |level| level <= opportunity.teaching.prepared.fetch(step.key, 0) }.filter_map do |level|
+              number = opportunity.up_to(level).size
+              new(step: step.key, level: level, work: step, people: number,
+                preparation: opportunity.preparing(step) * number) if number.positive?
             end
           end
         end

@@ -4,16 +4,17 @@ module Core
   module Levers
     module Kinds
       # Steps that a piece can do without are left out, by everybody up to a level.
-      class Shorter < Levers::Lever
-        code :shorter
+      class Shorter < Lever
+        key :shorter
+        rank 60
 
-        def self.in_room(room)
-          optional = room.plan.order.steps.select(&:optional)
+        def self.in_room(opportunity)
+          optional = opportunity.plan.order.steps.select(&:optional)
           return [] if optional.empty?
 
-          room.levels.reject { |level| level <= room.teaching.shorter }.map do |level|
-            some = room.up_to(level)
-            new(level: level, works: optional, people: some.size, missed: room.minutes_of(some) { |task| task.step.optional })
+          opportunity.levels.reject { |level| level <= opportunity.teaching.shorter }.map do |level|
+            some = opportunity.up_to(level)
+            new(level: level, works: optional, people: some.size, missed: opportunity.minutes_of(some) { |task| task.step.optional })
           end
         end
 

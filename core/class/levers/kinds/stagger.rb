@@ -4,13 +4,14 @@ module Core
   module Levers
     module Kinds
       # Every second person begins later, so that tools are asked for at different times.
-      class Stagger < Levers::Lever
-        code :stagger
+      class Stagger < Lever
+        key :stagger
+        rank 80
         MINUTES = [10, 20].freeze
         FEWEST_PEOPLE = 4
 
-        def self.in_room(room)
-          room.people.size < FEWEST_PEOPLE ? [] : (MINUTES - [room.session.stagger]).map { |minutes| new(minutes: minutes) }
+        def self.in_room(opportunity)
+          opportunity.people.size < FEWEST_PEOPLE ? [] : (MINUTES - [opportunity.session.stagger]).map { |minutes| new(minutes: minutes) }
         end
 
         def apply(workshop)

@@ -7,6 +7,7 @@ module Core
       # cannot be linked).
       class CanAssemble < Rule
         key :can_assemble
+        rank 90
         judges :hangs_in
 
         def call(join)

@@ -6,6 +6,7 @@ module Core
       # A cap is about as wide as its bead. A malleable one can be pressed a little wider by hand.
       class CapCovers < Rule
         key :cap_covers
+        rank 40
         judges :cap_on_bead
 
         # Brass can be pressed about 5 per cent wider; beyond a tenth a cap gapes (from memory).

@@ -6,6 +6,7 @@ module Core
       # A magnetic clasp holds the piece's weight, with room for a tug.
       class ClaspHolds < Rule
         key :clasp_holds
+        rank 140
 
         # As often as its weight a clasp is pulled at when the piece catches somewhere (from memory).
         SAFETY = LineBears::SAFETY

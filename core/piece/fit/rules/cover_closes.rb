@@ -6,6 +6,7 @@ module Core
       # A cover closes over its crimp, and does not look wrong beside its neighbour.
       class CoverCloses < Rule
         key :cover_closes
+        rank 30
         judges :cover_on_crimp, :cover_beside
 
         # How much wider than its neighbour a cover may be before it looks wrong (from memory).

@@ -6,6 +6,7 @@ module Core
       # A crimp passes every line through it and still grips them when pressed.
       class CrimpGrips < Rule
         key :crimp_grips
+        rank 20
         judges :crimp_on_lines
 
         CODES = { too_small: :crimp_too_small, loose: :crimp_loose, tight: :crimp_tight, fits: :crimp_fits }.freeze

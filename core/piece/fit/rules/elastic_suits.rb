@@ -7,6 +7,7 @@ module Core
       # ones and its knot shows (common practice, no source).
       class ElasticSuits < Rule
         key :elastic_suits
+        rank 100
         judges :elastic_for_bead
 
         LARGE = Measure::Length.mm(8)

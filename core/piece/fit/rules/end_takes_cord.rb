@@ -6,6 +6,7 @@ module Core
       # A glued end takes the bundle and leaves no room for it to slip out.
       class EndTakesCord < Rule
         key :end_takes_cord
+        rank 50
         judges :cord_in_end, :bound_in_end
 
         CODES = { too_small: :end_too_small, loose: :end_loose, fits: :end_fits }.freeze

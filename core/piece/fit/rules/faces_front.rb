@@ -7,6 +7,7 @@ module Core
       # (common practice, no source). Which one a pendant needs is measured by holding it up.
       class FacesFront < Rule
         key :faces_front
+        rank 110
         judges :faces
 
         def call(join)

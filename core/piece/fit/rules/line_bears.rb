@@ -6,6 +6,7 @@ module Core
       # What lines carry, with all that hangs below, against what they are rated for, with room to be tugged at.
       class LineBears < Rule
         key :line_bears
+        rank 130
 
         # Lines are asked to bear this many times the weight (from memory): pieces are pulled on, and crimps weaken a line.
         SAFETY = 5

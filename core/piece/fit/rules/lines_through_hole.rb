@@ -6,6 +6,7 @@ module Core
       # A line through a bead's hole, as often as it passes: k(n) thicknesses and a clearance (circle packing).
       class LinesThroughHole < Rule
         key :lines_through_hole
+        rank 10
         judges :lines_through, :knot_in_bead
 
         # A knot is about this many line thicknesses wide (from memory).

@@ -7,6 +7,7 @@ module Core
       # out alike.
       class LoopMoves < Rule
         key :loop_moves
+        rank 80
         judges :loops_round
 
         # How much wider than the finding's wire a loop is at the least, as usual and at the most (from memory).

@@ -6,6 +6,7 @@ module Core
       # A ring, loop or eye has room for all that hangs in it; a line must not slip out through the gap of one that is not soldered.
       class RingHolds < Rule
         key :ring_holds
+        rank 70
         judges :hangs_in
 
         # The gap of a ring closed by hand, where none was measured (from memory).

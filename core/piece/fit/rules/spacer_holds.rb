@@ -6,6 +6,7 @@ module Core
       # A spacer that holds a floating bead by friction passes the lines, yet stays put. So does a slider on its cords.
       class SpacerHolds < Rule
         key :spacer_holds
+        rank 60
         judges :holds_by_friction
 
         CODES = { too_small: :spacer_too_small, loose: :spacer_slips, may_slip: :spacer_may_slip, fits: :spacer_holds }.freeze

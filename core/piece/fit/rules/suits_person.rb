@@ -9,6 +9,7 @@ module Core
       # threes. Magnets: not for young children; people with implanted devices ask their doctor.
       class SuitsPerson < Rule
         key :suits_person
+        rank 150
 
         CYLINDER_WIDTH = Measure::Length.mm(31.7)
         CYLINDER_DEPTH = Measure::Length.mm(57.1)

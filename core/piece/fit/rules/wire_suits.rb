@@ -6,6 +6,7 @@ module Core
       # Wire for the work: too thick will not pull tight, too thin will not hold (common practice, no source, in American gauge).
       class WireSuits < Rule
         key :wire_suits
+        rank 120
 
         # technique => [thickest, thinnest] gauge that is usual
         USUAL = {

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Core
+  module Levers
+    # What a plan leaves room for.
+    class Opportunity
+      # people: [PersonPlan] who are fitted · seat: minor units of a seat's price, 0 when not known
+      attr_reader :plan, :workshop, :people, :seat
+
+      def initialize(plan, calibration, seat)
+        @plan = plan
+        @workshop = plan.workshop
+        @people = plan.people.select(&:fitted?)
+        @times = Steps::StepTime.new(calibration, on: plan.workshop.date)
+        @seat = seat
+      end
+
+      def session
+        workshop.session
+      end
+
+      def teaching
+        workshop.teaching
+      end
+
+      # @return [Array<Integer>] levels up to which something may be done: the two lowest present, or all
+      def levels
+        (people.map { |person| person.attendee.level }.uniq.sort - [5]).then { |found| [*found.first(2), 5] }
+      end
+
+      # @return [Array<PersonPlan>] of this level or below
+      def up_to(level)
+        people.select { |person| person.attendee.level <= level }
+      end
+
+      # @return [Array<Catalogue::Skill>] of the class's steps
+      def skills
+        plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+      end
+
+      # @return [Float] minutes the instructor takes to do a step for one person
+      def preparing(step)
+        @times.minutes(step, plan.technique_of(step), Session::Preparation::INSTRUCTOR) * plan.design.made
+      end
+
+      # @return [Float] minutes of such tasks, added up over these people
+      def minutes_of(some, &task)
+        some.sum { |person| person.tasks.select(&task).sum(&:minutes) }
+      end
+    end
+  end
+end

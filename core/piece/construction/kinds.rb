@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    # Every construction, one a file.
+    module Kinds
+      extend Family
+
+      kind_of Base, label: :construction
+
+      # @return [Array<Catalogue::Skill>] that constructions bring along
+      def self.techniques
+        all.flat_map(&:techniques).uniq(&:key)
+      end
+    end
+  end
+end

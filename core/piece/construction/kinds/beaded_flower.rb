@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Petals of beads on wire: continuous loops, crossover loops, or rows about a basic row (a frame). Its size is fixed by its counts.
+      class BeadedFlower < Base
+        key :beaded_flower
+        rank 80
+
+        parameter :wire, :line
+        include Petals
+
+        def fixed_length
+          Measure::Length.mm(2 * petal.reach)
+        end
+
+        def on_line(_solution)
+          [Making::Element.bare(fixed_length, wire.thickness)]
+        end
+
+        private
+
+        def petal
+          @petal ||= WiredPetal.new(bead: bead, beads: beads, way: way, pairs: row_pairs, top: tip)
+        end
+
+        def work_up(_solution, maker)
+          total = petal.count * petals
+          Making::WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total),
+            joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length),
+            ends: { first: Making::End.new(item: wire, closing_step: 'bind') })
+        end
+
+        # Beads × bead length and a turn round the base (common practice, no source). Loops are worked from one wire; each frame has its own.
+        def cut(maker)
+          tails = Ends::Tails.at(Ends::Tails::WIRED_MM, maker, wire) * 2
+          number, each, role = petal.frame? ? [petals, 1, :petal] : [1, petals, :flower]
+          Making::Cut.new(line: wire, count: number, role: role, body: petal.strung * each, consumption: petal.consumption * each,
+            tails: tails)
+        end
+
+        def steps(total)
+          worked = petal.frame? ? petals * row_pairs * 2 : petals
+          [step('cut', 'cutting_wire', petal.frame? ? petals : 1, preparable: true, cautions: %i[cutting]),
+           step('load', 'loading', total, after: %w[cut], preparable: true, values: { beads: total }),
+           step(way.to_s, WiredPetal::TECHNIQUES.fetch(way), worked, after: %w[load],
+             values: { petals: petals, beads: beads, half: petal.half, rows: row_pairs * 2 }),
+           step('check', 'measuring', 1, after: [way.to_s], checkpoint: true, values: { petals: petals }),
+           step('bind', 'twisting', 1, after: %w[check], cautions: %i[sharp_tails work_hardening])]
+        end
+
+        def layout
+          (0...petals).flat_map { |number| turned(petal, :bead, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # A length of chain, cut at a link: as many links as the length takes. Any link may take the clasp.
+      class Chain < Base
+        key :chain
+        rank 120
+        takes_hanging
+
+        technique 'cutting_chain', name: 'Cutting chain at a link', level: 1, seconds: 30, demonstration_minutes: 1, tools: %w[cutters],
+          cautions: %i[cutting], points: ['Count the links, hang the halves beside each other, then cut.',
+          'Cut the link after the last one counted.'],
+          goes_wrong: [
+            'The halves differ by a link | counted once | hang them beside each other and take one off | before the clasp is on | 3 | 1 link'
+          ]
+
+        parameter :chain, :part, of: %i[chain]
+        # Chain for a necklace is bought once and halved at a link, each half for one side.
+        parameter :halves, :boolean, default: false
+
+        def fill
+          @fill ||= Making::Fill.new(base: Measure::Length::ZERO, step: chain.along * sides, height: Making::Element.of(chain).height,
+            fewest: 1, most: 1500 / sides)
+        end
+
+        def on_line(solution)
+          [Making::Element.of(chain, along: solution.length)]
+        end
+
+        def as_part(work_up, **identity)
+          chain.with(**identity, along: work_up.lengths.beaded)
+        end
+
+        private
+
+        def sides
+          halves ? 2 : 1
+        end
+
+        def work_up(solution, _maker)
+          links = solution.repeats * sides
+          Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [], drawing: Lazy.new {
+ layout(links) },
+            lengths: lengths(solution), ends: { first: Making::End.new(item: chain), last: Making::End.new(item: chain) },
+            anchors: Lazy.new { part_anchors([chain] * links, ['chain'] * links) })
+        end
+
+        def lengths(solution)
+          Making::Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
+            working: [term(:links_of, solution.length, count: solution.repeats * sides, each: chain.along)])
+        end
+
+        def steps(links)
+          values = { links: links, each: links / sides }
+          [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values),
+           step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'],
+             checkpoint: true, values: values)]
+        end
+
+        def layout(links)
+          (0...links).map { |i| part_shape(chain, :chain, (i + 0.5) * chain.along.to_mm) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,204 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Wire wound on a mandrel into a tube that is strung like a bead: turn beside turn, or a row of beads on the wire that lies round the
+      # mandrel in one spiral. Wound again, the tube is pushed on a core wire that is wound round a second mandrel.
+      class Coil < Base
+        key :coil
+        rank 130
+
+        # Wire to hold at each end while winding, cut off afterwards (common practice, no source: 40 to anchor and 20 to start).
+        HOLD_MM = { lean: 20, usual: 30, generous: 40 }.freeze
+
+        technique 'close_coil', name: 'Winding a close coil', level: 3, seconds: 120, demonstration_minutes: 5, tools: %w[mandrel cutters],
+          cautions: %i[cutting sharp_tails], points: ['Hold the wire at a right angle to the mandrel.',
+          'Push each turn against the one before.'],
+          goes_wrong: [
+            'The turns gape | not pushed together while winding | push them together on the mandrel | before it comes off | 2 | 0',
+            'It does not come off, or seed beads break | wound too tight | ' \
+            'turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
+          ],
+          practice: 'Ten turns of scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 5
+        technique 'coil_over_coil', name: 'Coil over coil', level: 4, seconds: 240, demonstration_minutes: 5, prerequisites: %w[close_coil],
+          easier: 'close_coil', tools: %w[mandrel cutters], cautions: %i[cutting sharp_tails],
+          points: ['Wind the coil itself round the mandrel, as if it were wire.'],
+          goes_wrong: [
+            'The first coil is pulled open | pulled while winding | push it together and wind on with less pull | within the turn | 4 | 0'
+          ],
+          practice: 'Three turns of a coil of scrap wire', practice_minutes: 5
+
+        measures :turns_in_50, unit: :number, range: 1..500
+
+        parameter :wire, :line, of: %i[wire]
+        parameter :mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
+        parameter :turns, :integer, default: 12, range: 1..200
+        # Strung on the wire before it is wound.
+        parameter :seed, :part, of: %i[bead], required: false
+        # How many of them; none for as many as the turns take.
+        parameter :beads, :integer, required: false, range: 1..2000
+        # Of a second winding; none where the coil stays straight.
+        parameter :second_turns, :integer, default: 0, range: 0..40
+        parameter :second_mandrel, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(40)
+        # The wire that carries the coil round the second mandrel.
+        parameter :core, :line, of: %i[wire], required: false
+        # Turns of bare wire at each end, which hold what was pushed on it.
+        parameter :plain_turns, :integer, default: 3, range: 0..10
+
+        def problems
+          [(trouble('beads', :beads_without_seed) if beads && seed.nil?),
+           (trouble('core', :core_too_thick, core: core.thickness,
+             hole: mandrel) if core && second_turns.positive? && core.thickness >= mandrel)]
+            .compact
+        end
+
+        def fixed_length
+          second_turns.positive? ? (tube * second_turns) + pitch + plain_length(core) : straight_length
+        end
+
+        def on_line(_solution)
+          [Making::Element.new(along: fixed_length, height: outer / 2, width: outer, profile: :flat)]
+        end
+
+        def measurable
+          [turns_measured]
+        end
+
+        def as_part(work_up, **identity)
+          Catalogue::Part.new(**identity, along: work_up.lengths.beaded, outer: outer, kind: :bead,
+            hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C')
+        end
+
+        private
+
+        def pitch
+          @pitch ||= Measure::Length.mm(50 / turns_measured.value)
+        end
+
+        # Turn beside turn, or row beside row (geometry), or as somebody measured their own.
+        def turns_measured
+          usual = seed ? [seed.outer, wire.thickness].max : wire.thickness
+          measure(:turns_in_50, wire, seed ? seed.key : mandrel.to_s, 50 / usual.to_mm)
+        end
+
+        # Beads lie on the mandrel, one behind the other along the wire.
+        # @return [Measure::Length] across the coil as it comes off the first mandrel
+        def tube
+          mandrel + ((seed ? seed.outer : wire.thickness) * 2)
+        end
+
+        # @return [Measure::Length] of wire in one turn: π(M + d), and π(M + b) where beads b high carry it (circle geometry)
+        def turn
+          Wire.helix(1, mandrel + (seed ? seed.outer : wire.thickness), pitch)
+        end
+
+        # @return [Measure::Length] that plain turns at both ends add
+        def plain_length(line)
+          line ? line.thickness * (plain_turns * 2) : Measure::Length::ZERO
+        end
+
+        # @return [Measure::Length] of wire in the plain turns at both ends
+        def plain_wire(line, round)
+          Wire.helix(plain_turns * 2, round + line.thickness, line.thickness)
+        end
+
+        def outer
+          second_turns.positive? ? second_mandrel + (tube * 2) : tube
+        end
+
+        # @return [Float] turns of the first winding: as many as the second takes of it, as its beads reach round, or as asked for
+        def first_turns
+          @first_turns ||= if second_turns.positive? then (second_wound / pitch).ceil
+                           elsif beads then seed.along * beads / turn
+                           else turns
+                           end
+        end
+
+        # @return [Measure::Length] of coil in the second winding
+        def second_wound
+          Wire.helix(second_turns, second_mandrel + tube, tube)
+        end
+
+        # @return [Integer]
+        def bead_count
+          return 0 unless seed
+
+          beads && second_turns.zero? ? beads : (turn * first_turns / seed.along).floor
+        end
+
+        def straight_length
+          seed ? (pitch * first_turns) + plain_length(wire) : (pitch * first_turns) + wire.thickness
+        end
+
+        def wound
+          seed ? seed.along * bead_count : turn * first_turns
+        end
+
+        def work_up(_solution, maker)
+          Making::WorkUp.new(parts: seed ? [count(seed, bead_count, :seed)] : [], cuts: cuts(maker), steps: steps(bead_count),
+            joins: joins, drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length,
+              working: [term(:coil, fixed_length, count: (second_turns.positive? ? second_turns : first_turns).round(1))]))
+        end
+
+        def joins
+          carried = Making::Join.new(kind: :lines_through, inner: core, outer: as_tube, at: 0.0) if core && second_turns.positive?
+          [*(through(wire, [seed]) if seed), *carried]
+        end
+
+        # The first coil, as what the core wire runs through.
+        def as_tube
+          Catalogue::Part.new(key: "coil_#{wire.key}", name: "coil of #{wire.name}", kind: :bead, along: pitch, outer: tube, hole: mandrel)
+        end
+
+        def cuts(maker)
+          first = cut(:coil, wire, wound, seed ? plain_wire(wire, mandrel) : Measure::Length::ZERO, maker)
+          return [first] unless core && second_turns.positive?
+
+          [first, cut(:core, core, second_wound, plain_wire(core, second_mandrel), maker)]
+        end
+
+        def cut(role, line, body, consumption, maker)
+          Making::Cut.new(line: line, count: 1, role: role, body: body, consumption: consumption,
+            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(line))) * 2, measured_to: Wire::CUT_TO)
+        end
+
+        def steps(beads)
+          again = second_turns.positive?
+          [step('cut', 'cutting_wire', again && core ? 2 : 1, preparable: true, cautions: %i[cutting]),
+           (step('load', 'loading', beads, after: %w[cut], adds: %i[seed], values: { beads: beads }) if seed),
+           step('wind', 'close_coil', 1, effort: [Rational(first_turns.round, 20), Rational(1, 2)].max, after: [seed ? 'load' : 'cut'],
+             text: seed ? :coil_wind_beads : :coil_wind,
+             values: { turns: seed ? first_turns.round(1) : first_turns, mandrel: mandrel, plain: plain_turns }),
+           (step('core', 'stringing', 1, after: %w[wind], values: { core: core.name }) if again && core),
+           (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, 6), Rational(1, 2)].max,
+             after: [core ? 'core' : 'wind'], text: core ? :coil_wind_on_core : :coil_wind_again,
+             values: { turns: second_turns, mandrel: second_mandrel, plain: plain_turns }) if again),
+           step('trim', 'trimming', 2, after: [again ? 'wind_again' : 'wind'], checkpoint: true,
+             cautions: %i[cutting sharp_tails])].compact
+        end
+
+        # Seen from the side each turn is a slanting stroke; beads lie in one spiral row.
+        def layout
+          number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : [first_turns.ceil, wire.thickness, tube]
+          step = fixed_length.to_mm / number
+          strokes = (0...number).map { |i| stroke((i + 0.5) * step, thick.to_mm, wide.to_mm, step) }
+          strokes + (0...bead_count).map { |i| bead_shape(i, number, wide.to_mm) }
+        end
+
+        def bead_shape(index, rounds, wide)
+          share = (index + 0.5) / bead_count
+          part_shape(seed, :seed, share * fixed_length.to_mm, Math.cos(share * rounds * 2 * Math::PI) * (wide - seed.outer.to_mm) / 2)
+            .with(along: seed.outer.to_mm, across: seed.along.to_mm)
+        end
+
+        def stroke(at, thick, wide, step)
+          lean = step * 0.3
+          half = [(wide - thick) / 2, 0.2].max
+          Making::Shape.new(item: wire, role: :line, x: at, y: 0.0, along: step, across: thick * 0.8, form: :path,
+            path: format('M%<a>.2f %<b>.2fL%<c>.2f %<d>.2f', a: -lean, b: -half, c: lean, d: half))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,225 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # A round braid worked on a slotted disc, bare or with beads by a chart: each strand is loaded first, each move adds one bead. Ends are
+      # left bare, bound and glued into caps.
+      class DiscBraid < Base
+        key :disc_braid
+        rank 190
+
+        # How much of a strand one length of braid takes, and what hands need at its end (from memory).
+        TAKE_UP = 2
+        HOLD_MM = { lean: 110, usual: 150, generous: 200 }.freeze
+        # Until a glued end can be handled; it cures overnight (from memory).
+        GLUE_MINUTES = 15
+        STRANDS = %w[8 12 16].freeze
+
+        technique 'braid_set_up', name: 'Setting up a braid', level: 3, seconds: 600, demonstration_minutes: 5,
+          practice: 'set up with scrap cord',
+          practice_minutes: 6, points: ['Knot all strands together, and lay two to each quarter of the disc.',
+          'Hang the weight on the knot.'],
+          goes_wrong: [
+            'A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | ' \
+            'before the first move | 3 | 0'
+          ]
+        technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8,
+          practice: 'twenty moves with scrap cord',
+          practice_minutes: 8, points: ['Always the same way round.', 'Lay it down only after a whole move, a strand standing out.'],
+          left_hand: 'Go round the other way, from first to last.',
+          goes_wrong: ['Turned the wrong way | the braid was put down and picked up turned | undo to where the slope changes | ' \
+                       'as soon as the slope changes | 6 | 0',
+                       'A strand is not seated | not pulled into the middle | pull it down before the next move | ' \
+                       'within the next two moves | 1 | 0']
+        technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6,
+          prerequisites: %w[round_braid_8],
+          easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8,
+          points: ['A bead under each move, pulled into the middle.'],
+          goes_wrong: ['A bead stands proud | the strand over it was not seated | undo to it | within the next two moves | 2 | 0']
+        technique 'bead_braid_12', name: 'Braid of twelve with beads, by chart', level: 4, seconds: 8, demonstration_minutes: 8,
+          prerequisites: %w[bead_braid_8], easier: 'bead_braid_8', practice: 'two rounds with beads', practice_minutes: 10,
+          points: ['Read the strand before you move it.', 'Count each round.'],
+          goes_wrong: ['A bead is left out | moved without one | undo to it | within the round | 4 | 0']
+        technique 'tying_off_braid', name: 'Tying off a braid', level: 3, seconds: 120, demonstration_minutes: 4,
+          prerequisites: %w[round_braid_8],
+          tools: %w[scissors], practice: 'tie off the practice braid', practice_minutes: 4,
+          points: ['Opposite strands together, one pair after another.', 'Bind before you cut.'],
+          goes_wrong: ['It opens when cut | cut before it was bound | bind it at once and tie again | before the ends are cut | 5 | 0']
+        technique 'binding_capping', name: 'Binding and capping', level: 3, seconds: 150, demonstration_minutes: 4,
+          prerequisites: %w[tying_off_braid],
+          tools: %w[scissors glue], cautions: %i[cement], practice: 'bind one end of the practice braid', practice_minutes: 4,
+          points: ['Bind with thread, turn beside turn, and try the cap on dry.'],
+          goes_wrong: ['The cap will not go on | bound too thick | take turns off | before the glue | 4 | 0']
+
+        technique 'loading_strand', name: 'Loading a strand by a list', level: 2, seconds: 6, demonstration_minutes: 3, tools: %w[bead_mat],
+          practice: 'load one strand from the list', practice_minutes: 3,
+          points: ['A ruler under the line of the list.', 'Wind each loaded strand up at once.'],
+          goes_wrong: [
+            'A bead too many of one colour | lost count | slide back to the last change of colour | before it is wound up | 2 | 0'
+          ]
+
+        measures :rows_in_50, unit: :number, range: 1..200
+
+        parameter :cord, :line
+        parameter :strands, :choice, of: STRANDS, default: '8'
+        # Bare without one.
+        parameter :chart, :chart, required: false
+        # Common practice, no source: 10 to 20.
+        parameter :bare_end, :length, default: '12 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60)
+        parameter :cap, :part, of: %i[cord_end], required: false
+        # A maker's own measure, in place of geometry: rows of beads in 50 mm; 0 where there is none.
+        parameter :rows_in_50, :integer, default: 0, range: 0..200
+
+        def problems
+          return [] unless chart
+
+          [(trouble('chart', :chart_strands, chart: chart.strands, strands: number) if chart.strands != number)].compact
+        end
+
+        # One more bead on each strand makes two rows more.
+        def fill
+          @fill ||= if chart
+                      Making::Fill.new(base: plain, step: row * 2, height: across / 2, fewest: 1, most: Pattern::LARGEST / number)
+                    else
+                      Making::Fill.new(base: plain, step: Measure::Length.mm(1), height: across / 2, fewest: 10, most: 2000)
+                    end
+        end
+
+        def solve(target)
+          solution = super
+          return solution if chart || solution.is_a?(Making::OutOfReach)
+
+          solution.with(repeats: 0, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+        end
+
+        def stretches?
+          chart.nil?
+        end
+
+        def measurable
+          chart ? [rows] : []
+        end
+
+        def on_line(solution)
+          beside = cap ? Making::Element.of(cap) : Making::Element.bare(bare_end, bundle)
+          [beside, Making::Element.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), beside]
+        end
+
+        private
+
+        def number
+          strands.to_i
+        end
+
+        def widest
+          @widest ||= chart.palette.values.max_by(&:outer)
+        end
+
+        def row
+          @row ||= Measure::Length.mm(50 / rows.value)
+        end
+
+        # Rows lie one bead apart (from memory), or as the project says, or as somebody measured their own.
+        def rows
+          usual = rows_in_50.positive? ? rows_in_50.to_f : 50 / widest.outer.to_mm
+          measure(:rows_in_50, cord, widest.key, usual)
+        end
+
+        # What is worn beside the braid itself: bare ends go into the caps where there are any.
+        def plain
+          (cap ? cap.along : bare_end) * 2
+        end
+
+        # Cords side by side in a round bundle (circle packing).
+        def bundle
+          cord.thickness * Measure::Bundle.ratio(number)
+        end
+
+        # A round of beads about the bundle, half the strands at once.
+        def across
+          return bundle unless chart
+
+          bundle + (widest.outer * 2)
+        end
+
+        def work_up(solution, maker)
+          beads = solution.repeats
+          totals = chart ? chart.totals(beads) : []
+          Making::WorkUp.new(parts: totals.map { |part, many| count(part, many, :bead) } + (cap ? [count(cap, 2, :cap)] : []),
+            cuts: [cut(solution, maker)],
+            steps: steps(solution, totals.sum(&:last)), joins: joins, drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
+            loading: chart ? Lazy.new { (0...number).map { |i| [i + 1, chart.runs(i, beads)] } } : Lazy::NOTHING, ends: ends)
+        end
+
+        def ends
+          item = cap || cord
+          { first: Making::End.new(item: item, closing_step: ('tie_off' unless cap)),
+            last: Making::End.new(item: item, closing_step: ('tie_off' unless cap)) }
+        end
+
+        # Half as many cords as strands, folded in the middle.
+        def cut(solution, maker)
+          strand = solution.length - plain + (bare_end * 2)
+          Making::Cut.new(line: cord, count: number / 2, role: :folded, body: strand * 2, consumption: strand * (TAKE_UP - 1) * 2,
+            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(cord))) * 2)
+        end
+
+        def lengths(solution)
+          rows = solution.repeats * 2
+          Making::Lengths.new(beaded: solution.length, repeats: (solution.repeats if chart), unit: (fill.step if chart),
+            working: [cap ? term(:caps, cap.along * 2) : term(:bare_ends, bare_end * 2),
+                      chart ? term(:rows_of, row * rows, count: rows, each: row) : term(:bare_braid, solution.length - plain)].compact)
+        end
+
+        def joins
+          (chart ? through(cord, chart.palette.values) : []) +
+            (cap ? [Making::Join.new(kind: :bound_in_end, inner: cord, outer: cap, at: 0.0, passes: number)] : [])
+        end
+
+        # Moves of a braid without beads, about: one for each strand and thickness of cord.
+        def moves(solution, beads)
+          beads.positive? ? beads : (number * (solution.length - plain).to_mm / (cord.thickness.to_mm * 4)).round
+        end
+
+        def steps(solution, beads)
+          braid = chart ? (number > 8 ? 'bead_braid_12' : 'bead_braid_8') : 'round_braid_8'
+          finish = cap ? 'cap' : 'tie_off'
+          values = { strands: number, cords: number / 2, rule: number == 8 ? 'eight' : 'more' }
+          [step('cut', 'cutting_line', number / 2, preparable: true, values: values),
+           (step('load', 'loading_strand', beads, after: %w[cut], values: { beads: beads, each: beads / number },
+             preparable: true) if chart),
+           step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values),
+           step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead],
+             values: values.merge(beads: beads, bare: bare_end)),
+           step('check_length', 'measuring', 1, after: %w[braid], checkpoint: true, values: { length: solution.length }),
+           step('tie_off', 'tying_off_braid', 2, after: %w[check_length]),
+           (step('cap', 'binding_capping', 2, after: %w[tie_off], adds: %i[cap], waits: GLUE_MINUTES, cautions: %i[cement]) if cap),
+           step('trim', 'trimming', 2, after: [finish], cautions: %i[cutting])].compact
+        end
+
+        def layout(solution)
+          start = plain.to_mm / 2
+          long = solution.length.to_mm
+          capped = cap ? cap.along.to_mm : 0.0
+          [line_shape(cord, long - (2 * capped), from: capped).with(across: bundle.to_mm),
+           *(cap ? [part_shape(cap, :cap, capped / 2), part_shape(cap, :cap, long - (capped / 2)).with(turn: 180)] : []),
+           *(chart ? bead_shapes(solution, start) : [])]
+        end
+
+        # Rows go round the bundle and a little on with each; what lies behind is drawn too, and hidden by what lies before.
+        def bead_shapes(solution, start)
+          half = (across.to_mm - widest.outer.to_mm) / 2
+          placed = (0...(solution.repeats * 2)).flat_map do |line|
+            (0...(number / 2)).map do |i|
+              angle = (2 * Math::PI * i / (number / 2)) + (line * 0.5)
+              part = chart.palette.fetch(chart.rows[(line / 2) % chart.rows.size][(i * 2) + (line % 2)])
+              [Math.cos(angle), part_shape(part, :bead, start + ((line + 0.5) * row.to_mm), half * Math.sin(angle))]
+            end
+          end
+          placed.sort_by(&:first).map(&:last)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # A short row of rings, clasp, chain, connector or pendant: an end of a piece, or what hangs on it.
+      # The parts read outward from the work.
+      class Findings < Base
+        key :findings
+        rank 90
+        takes_hanging
+
+        technique 'split_ring', name: 'Hanging in a split ring', level: 2, seconds: 45, demonstration_minutes: 2, tools: %w[flat_pliers],
+          points: ['Open the end with a fingernail or a thin tip, and slide the part round until it drops in.'],
+          goes_wrong: ['It no longer springs shut | bent apart | take a new one | at once | 1 | 1 ring'], easier: 'ring',
+          practice: 'Slide three spare parts on and off', practice_minutes: 3
+
+        parameter :parts, :pattern
+        # Whether any link of the chain takes the clasp, which makes the piece adjustable by the chain's length.
+        parameter :takes_clasp, :boolean, default: false
+
+        def problems
+          [(trouble('parts', :pattern_of_nothing) if parts.empty?),
+           (trouble('parts', :findings_fill) if parts.fills?),
+           (trouble('takes_clasp', :no_chain) if takes_clasp && chain_links.empty?)].compact
+        end
+
+        def fixed_length
+          @fixed_length ||= Measure::Length.sum(row.map(&:linked)) - play_of_chain
+        end
+
+        def play
+          @play ||= Measure::Length.sum(row.map(&:play)) + play_of_chain
+        end
+
+        def on_line(_solution)
+          row.map { |part| Making::Element.of(part, along: taken(part)) }
+        end
+
+        def beyond(place)
+          row.public_send(place).beyond
+        end
+
+        private
+
+        def row
+          @row ||= parts.expand
+        end
+
+        def chain_links
+          row.select { |part| part.kind == :chain }
+        end
+
+        # @return [Measure::Length] what a part of the row adds to it; a chain that takes the clasp lies at its tightest
+        def taken(part)
+          part.kind == :chain ? part.linked / shrink : part.linked
+        end
+
+        # The clasp can take the first link at the tightest.
+        def play_of_chain
+          takes_clasp ? Measure::Length.sum(chain_links.drop(1).map(&:linked)) : Measure::Length::ZERO
+        end
+
+        def work_up(_solution, _maker)
+          Making::WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new {
+ layout },
+            lengths: Making::Lengths.new(beaded: fixed_length, play: play), ends: { first: row_end(row.first), last: row_end(row.last) },
+            anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) } })
+        end
+
+        def shrink
+          takes_clasp && chain_links.any? ? chain_links.size : 1
+        end
+
+        # What opens joins the two parts beside it: the step's key, and the technique that opens it.
+        JOINING = { ring: %w[join ring], split_ring: %w[join_split split_ring], ear_wire: %w[join_ear_wire opening_eye] }.freeze
+
+        def steps
+          row.select(&:opens?).filter_map { |part| JOINING[part.kind] }.tally.map do |(key, technique), number|
+            step(key, technique, number, preparable: true, values: { rings: number })
+          end
+        end
+
+        def row_end(part)
+          Making::End.new(item: part, opening_step: (JOINING[part.kind]&.first if part.opens?))
+        end
+
+        def joins
+          hanging = row.each_cons(2).reject { |a, b| a == b }.map do |a, b|
+            ring, other = a.kind == :ring ? [a, b] : [b, a]
+            Making::Join.new(kind: :hangs_in, inner: other, outer: ring, at: 0.0)
+          end
+          hanging + facing
+        end
+
+        # A pendant faces front or aside by the number of quarter turns above it: rings, and links whose eyes stand across.
+        def facing
+          at = row.index { |part| part.kind == :pendant } or return []
+          turning = row.first(at).select(&:turns?)
+          [Making::Join.new(kind: :faces, inner: row[at], outer: turning.last || row[at], at: 0.0, passes: turning.size)]
+        end
+
+        # A chain that takes the clasp is drawn drawn up to its tightest.
+        def layout
+          edge = 0.0
+          row.map do |part|
+            taken = taken(part).to_mm
+            edge += taken
+            part_shape(part, part.kind, edge - (taken / 2)).with(along: part.kind == :chain ? taken : part.drawn_along.to_mm)
+          end
+        end
+      end
+    end
+  end
+end

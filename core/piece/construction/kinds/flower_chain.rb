@@ -1,0 +1,224 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # A band of six-petalled flowers woven with both ends of one folded thread: one petal, two and two beside the centre, one petal, and two
+      # separators to the next flower. Each end goes through one petal, the centre and one petal of the other side; or through both petals of
+      # its side, the centre, and both of the other side.
+      class FlowerChain < Base
+        key :flower_chain
+        rank 180
+
+        # To hold each needle by, and to end the thread (from memory).
+        HOLD_MM = { lean: 150, usual: 200, generous: 275 }.freeze
+        # Thread is not drawn quite straight between beads, but round the edges of their holes, which is shorter (from memory: the two cancel).
+        LOOSE = 1
+
+        technique 'cross_weave', name: 'Cross weave', level: 3, seconds: 75, demonstration_minutes: 6, prerequisites: %w[stringing],
+          tools: %w[bead_mat], cautions: %i[needles], practice: 'three units with large beads',
+          practice_takes: ['line 400 mm'], practice_minutes: 8,
+          points: ['Both ends through the same bead, from opposite sides.', 'Pull both ends alike after each unit.'],
+          left_hand: 'The drawing is mirrored: the leading end is the left one.',
+          goes_wrong: ['A thread is split | the needle went through the other thread | draw it back before it is tight | at once | 2 | 0',
+                       'The band turns | the ends were swapped | look which end leaves on which side | before the next unit | 3 | 0']
+        technique 'folding_thread', name: 'Folding a thread in the middle', level: 1, seconds: 30, demonstration_minutes: 1,
+          points: ['Lay both ends together and let the fold drop through the guard or ring.'],
+          goes_wrong: ['One end runs out early | not folded in the middle | pull until both ends are alike | before the first bead | 1 | 0']
+        technique 'needle_threading', name: 'Threading a needle', level: 1, seconds: 40, demonstration_minutes: 2, tools: %w[scissors],
+          cautions: %i[needles], practice: 'thread twice', practice_minutes: 2,
+          points: ['Cut the thread at a slant, flatten it, and bring the needle to the thread.'],
+          goes_wrong: ['The thread frays | cut blunt | cut again | before threading | 1 | 0']
+
+        measures :flowers_in_50, unit: :number, range: 1..50
+
+        parameter :thread, :line
+        # In turn, one a flower.
+        parameter :colours, :pattern
+        parameter :middle, :part, of: %i[bead]
+        parameter :separator, :part, of: %i[bead]
+        parameter :route, :choice, of: %i[across out_and_round], default: :across
+        # At both ends alike: the thread lies in a guard, a crimp holds it, a cover hides the crimp.
+        parameter :guard, :part, of: %i[wire_guard ring], required: false
+        parameter :crimp, :part, of: %i[crimp]
+        parameter :cover, :part, of: %i[cover], required: false
+
+        def problems
+          [(trouble('colours', :pattern_of_nothing) if colours.empty?), (trouble('colours', :nothing_may_fill) if colours.fills?),
+           (trouble('colours', :petals_differ) if petal_parts.map { |part| [part.along, part.outer] }.uniq.size > 1)].compact
+        end
+
+        # n flowers have n - 1 pairs of separators between them.
+        def fill
+          @fill ||= Making::Fill.new(base: (at_end * 2) - separator.along, step: flower + separator.along,
+            height: tallest([petal_parts.first, middle]),
+            fewest: 2, most: 400)
+        end
+
+        def measurable
+          [flowers]
+        end
+
+        def on_line(solution)
+          petal = Making::Element.new(along: flower, height: tallest([petal_parts.first]), width: flower, profile: :flat)
+          between = Making::Element.of(separator)
+          [*end_row, *Array.new(solution.repeats) { [petal, between] }.flatten[0...-1], *end_row.reverse]
+        end
+
+        private
+
+        def end_row
+          [(Making::Element.of(guard, along: in_row(guard)) if guard), Making::Element.of(terminal)].compact
+        end
+
+        def at_end
+          terminal.along + (guard ? in_row(guard) : Measure::Length::ZERO)
+        end
+
+        # A ring in place of a guard takes its inside.
+        def in_row(part)
+          part.kind == :ring ? part.linked : part.along
+        end
+
+        def terminal
+          cover || crimp
+        end
+
+        def petal_parts
+          @petal_parts ||= colours.expand
+        end
+
+        # Petals that touch each other all round, or the middle: their own middles lie on this circle (plane geometry).
+        def radius
+          @radius ||= [petal_parts.first.outer.to_mm, (petal_parts.first.outer.to_mm + middle.outer.to_mm) / 2].max
+        end
+
+        # How long a flower is: by its petals, or what somebody's own leave for it beside the separator.
+        def flower
+          @flower ||= Measure::Length.mm(50 / flowers.value) - separator.along
+        end
+
+        def flowers
+          usual = 50 / ((2 * radius) + petal_parts.first.outer.to_mm + separator.along.to_mm)
+          measure(:flowers_in_50, thread, petal_parts.first.key, usual)
+        end
+
+        # Slots of one flower: the first petal, upper left, lower left, the middle, upper right, lower right, the last petal, the separators
+        # above and below. A thread that comes in below leaves above, and the other way round. With each: whether it comes from the far side.
+        FROM_BELOW = [[0, false], [1, false], [3, false], [5, true], [6, true], [7, false]].freeze
+        FROM_ABOVE = [[0, true], [2, true], [3, true], [4, false], [6, false], [8, false]].freeze
+        # The same where both petals of a side are threaded at once; both ends come back through the centre towards the start.
+        ROUND_FROM_BELOW = [[0, false], [1, false], [4, false], [3, true], [2, true], [5, true], [6, true], [7, false]].freeze
+        ROUND_FROM_ABOVE = [[0, true], [2, true], [5, true], [3, true], [1, false], [4, false], [6, false], [8, false]].freeze
+        ROUTES = { across: [FROM_BELOW, FROM_ABOVE], out_and_round: [ROUND_FROM_BELOW, ROUND_FROM_ABOVE] }.freeze
+        PETALS_AT = [180, 120, 240, nil, 60, 300, 0].freeze
+
+        # @param number [Integer] of flowers @return [Threads]
+        def threads(number)
+          flowers = (0...number).map { |i| slots_of(i, last: i == number - 1) }
+          ways = { 'first' => [], 'second' => [] }
+          flowers.each_with_index do |slots, i|
+            start = i * flowers.first.size
+            { 'first' => i.even?, 'second' => i.odd? }.each do |name, below|
+              visits = ROUTES.fetch(route)[below ? 0 : 1].select { |slot, _| slot < 7 || slots.size > 7 }
+              ways[name].concat(visits.map { |slot, back| Making::Threads::Visit.new(slot: start + slot, back: back) })
+            end
+          end
+          Making::Threads.new(flowers.flatten, ways)
+        end
+
+        # @return [Array<Threads::Slot>]
+        def slots_of(index, last:)
+          petal = petal_parts[index % petal_parts.size]
+          at = at_end.to_mm + (petal.outer.to_mm / 2) + radius + (index * fill.step.to_mm)
+          flower = PETALS_AT.map { |degrees| degrees ? petal_slot(petal, at,
+            degrees) : Making::Threads::Slot.new(part: middle, role: :middle,
+              x: at, y: 0.0, turn: route == :across ? 90 : 0) }
+          last ? flower : flower + separators(at + radius + (petal.outer.to_mm / 2) + (separator.along.to_mm / 2))
+        end
+
+        # Its hole lies along the round.
+        def petal_slot(petal, at, degrees)
+          angle = degrees * Math::PI / 180
+          Making::Threads::Slot.new(part: petal, role: :petal, x: at + (radius * Math.cos(angle)), y: -radius * Math.sin(angle),
+            turn: 90 - degrees)
+        end
+
+        def separators(at)
+          aside = separator.outer.to_mm / 2
+          [-aside, aside].map { |y| Making::Threads::Slot.new(part: separator, role: :separator, x: at, y: y) }
+        end
+
+        def work_up(solution, maker)
+          n = solution.repeats
+          woven = threads(n)
+          ends = { crimp: crimp, guard: guard, cover: cover }.compact
+          Making::WorkUp.new(parts: tally(woven.parts) + ends.map { |role, part| count(part, 2, role) },
+            cuts: [cut(woven, maker)],
+            steps: steps(n), joins: joins, drawing: Lazy.new { layout(woven, solution) }, lengths: lengths(solution),
+            threads: Lazy.new { threads(2) },
+            ends: { first: Making::End.new(item: guard || thread, passes: 2, closing_step: ('fold' unless guard), opening_step: nil),
+                    last: Making::End.new(item: guard || thread, passes: 2, closing_step: ('close' unless guard)) })
+        end
+
+        def cut(woven, maker)
+          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(woven.length) * LOOSE, consumption: Measure::Length::ZERO,
+            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2)
+        end
+
+        def lengths(solution)
+          n = solution.repeats
+          Making::Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
+            working: [term(:flowers_of, flower * n, count: n, each: flower), term(:separators, separator.along * (n - 1), count: n - 1),
+                      term(:woven_ends, at_end * 2)])
+        end
+
+        def joins
+          threads(2).passes.map { |part, most| Making::Join.new(kind: :lines_through, inner: thread, outer: part, at: 0.0, passes: most) } +
+            end_joins
+        end
+
+        # The thread lies once in each tube of the first guard; at the far end both ends cross in it and come back through the crimp.
+        def end_joins
+          [Making::Join.new(kind: :crimp_on_lines, inner: thread, outer: crimp, at: 0.0, passes: 4),
+           (Making::Join.new(kind: :lines_through, inner: thread, outer: guard, at: 0.0, passes: 2) if guard&.kind == :wire_guard),
+           (Making::Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) if cover)].compact
+        end
+
+        def steps(flowers)
+          [step('cut', 'cutting_line', 1, preparable: true),
+           step('fold', 'folding_thread', 1, after: %w[cut]),
+           step('first_end', 'flat_crimp', 1, after: %w[fold], adds: %i[crimp guard]),
+           step('needles', 'needle_threading', 2, after: %w[first_end], cautions: %i[needles]),
+           step('weave', 'cross_weave', flowers, after: %w[needles], adds: %i[line petal middle separator], values: { flowers: flowers }),
+           step('check_length', 'measuring', 1, after: %w[weave], checkpoint: true, values: { flowers: flowers }),
+           step('close', 'flat_crimp', 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], adds: %i[crimp guard]),
+           step('trim', 'trimming', 2, after: %w[close], cautions: %i[cutting]),
+           (step('covers', 'crimp_cover', 2, after: %w[trim], adds: %i[cover]) if cover)].compact
+        end
+
+        def layout(woven, solution)
+          woven.threads.keys.map { |name| way_shape(woven.way(name)) } +
+            woven.slots.map { |slot| part_shape(slot.part, slot.role, slot.x, slot.y).with(turn: slot.turn) } +
+            [0.0, solution.length.to_mm].flat_map { |edge| end_shapes(edge) }
+        end
+
+        # @param edge [Float] of the piece, in millimetres
+        def end_shapes(edge)
+          inward = edge.zero? ? 1 : -1
+          at = edge
+          [[guard, :guard], *([[cover, :cover]] if cover), [crimp, :crimp]].select(&:first).map do |part, role|
+            taken = role == :crimp && cover ? 0.0 : (part == guard ? in_row(part) : part.along).to_mm
+            at += inward * taken
+            part_shape(part, role, role == :crimp && cover ? at - (inward * cover.along.to_mm / 2) : at - (inward * taken / 2))
+          end
+        end
+
+        def way_shape(points)
+          path = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
+          Making::Shape.new(item: thread, role: :line, x: 0.0, y: 0.0, along: 0.0, across: thread.thickness.to_mm, form: :path, path: path)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # A frame of thick wire with one large loop and small ones, bound with fine wire that may hold beads: a pendant, or an earring's drop.
+      class Framed < Base
+        key :framed
+        rank 150
+        takes_hanging
+
+        # Bent into the ends of the frame, and held while binding (common practice, no source: 102 for a frame with one large and two small
+        # loops in 1.02 wire, 152 of 0.40 wire to bind it).
+        FRAME_HOLD_MM = { lean: 5, usual: 8, generous: 15 }.freeze
+        BINDING_HOLD_MM = { lean: 20, usual: 30, generous: 45 }.freeze
+
+        technique 'frame_forming', name: 'Forming a frame', level: 3, seconds: 150, demonstration_minutes: 5,
+          tools: %w[mandrel round_pliers cutters],
+          cautions: %i[cutting], points: ['Bend the large loop first, from the middle of the wire.',
+          'Mark the mandrel: the second must be like the first.'],
+          goes_wrong: [
+            'The small loops stand askew | bent over the edge of the jaw | press the frame flat between two blocks | ' \
+            'before it is bound | 2 | 0'
+          ],
+          practice: 'One frame of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6
+        technique 'frame_binding', name: 'Binding a frame', level: 4, seconds: 4, demonstration_minutes: 5, prerequisites: %w[wrapped_loop],
+          tools: %w[flat_pliers cutters], cautions: %i[cutting sharp_tails],
+          points: ['Begin in the middle of the fine wire and bind outward, turn beside turn.', 'Pull each turn tight before the next.'],
+          goes_wrong: [
+            'The fine wire kinks and snaps | pulled through a bend | ' \
+            'straighten a bend before it closes; start a new wire at the back | before it is pulled tight | 5 | 1 cut',
+            'Turns lie over each other | too much pull to one side | take back two turns | within the next two turns | 2 | 0'
+          ],
+          practice: 'Ten turns round two scraps', practice_takes: ['line 150 mm'], practice_minutes: 5
+
+        parameter :wire, :line, of: %i[wire]
+        parameter :large, :length, default: '15 mm', range: Measure::Length.mm(3)..Measure::Length.mm(120)
+        parameter :small, :length, default: '6 mm', range: Measure::Length.mm(1)..Measure::Length.mm(40)
+        parameter :smalls, :integer, default: 2, range: 1..4
+        parameter :binding, :line, of: %i[wire]
+        parameter :wraps, :integer, default: 18, range: 1..200
+        # Bound on with the fine wire, one after another.
+        parameter :beads, :pattern, default: [].freeze
+
+        def problems
+          [(trouble('beads', :nothing_may_fill) if beads.fills?),
+           (trouble('beads', :beads_wider_than_frame, beads: beads.fixed_length, room: large) if beads.fixed_length > large)].compact
+        end
+
+        # From inside the small loop it hangs by to inside the one below the large loop.
+        def fixed_length
+          loop_across(large) + (loop_across(small) * [smalls, 2].min) - (wire.thickness * 2)
+        end
+
+        def on_line(_solution)
+          [Making::Element.new(along: fixed_length, height: wire.thickness / 2, width: loop_across(large), profile: :pointed)]
+        end
+
+        def beyond(_place)
+          wire.thickness
+        end
+
+        def as_part(work_up, **identity)
+          Catalogue::Part.new(**identity, kind: :pendant, outer: loop_across(large), hole: small,
+            along: work_up.lengths.beaded + (wire.thickness * 2),
+            wire: wire.thickness,
+            form: :drop, colour: wire.colour, mark: 'F')
+        end
+
+        private
+
+        def loop_across(inner)
+          inner + (wire.thickness * 2)
+        end
+
+        def loop_part(inner)
+          Catalogue::Part.new(key: "loop_#{inner.nm}_#{wire.key}", name: "small loop of #{wire.name}", kind: :connector,
+            along: loop_across(inner),
+            outer: loop_across(inner), hole: inner, wire: wire.thickness, form: :ring, colour: wire.colour)
+        end
+
+        def row
+          @row ||= beads.expand
+        end
+
+        def work_up(_solution, maker)
+          Making::WorkUp.new(parts: tally(row.map { |bead| [bead, :bound] }), cuts: cuts(maker), steps: steps, joins: through(binding, row),
+            drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, working: working),
+            ends: { first: Making::End.new(item: loop_part(small)), last: Making::End.new(item: loop_part(smalls > 1 ? small : large)) },
+            anchors: Lazy.new { anchors })
+        end
+
+        # π(D + d) for each loop (plane geometry); a turn of binding goes round both wires where they lie side by side.
+        def cuts(maker)
+          loops = Wire.eye(wire.thickness, large) + (Wire.eye(wire.thickness, small) * smalls)
+          bound = Wire.round_two(wire.thickness, binding.thickness) * wraps
+          [Making::Cut.new(line: wire, count: 1, role: :frame, body: loops, consumption: Measure::Length::ZERO,
+            tails: Measure::Length.mm(FRAME_HOLD_MM.fetch(maker.tails_on(wire))), measured_to: Wire::CUT_TO),
+           Making::Cut.new(line: binding, count: 1, role: :binding, body: beads.fixed_length, consumption: bound,
+             tails: Measure::Length.mm(BINDING_HOLD_MM.fetch(maker.tails_on(binding))), measured_to: Wire::CUT_TO)]
+        end
+
+        def working
+          count = [smalls, 2].min
+          [term(:large_loop, loop_across(large)), term(:small_loops, (loop_across(small) * count) - (wire.thickness * 2), count: count)]
+        end
+
+        def steps
+          [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
+           step('form', 'frame_forming', 1, line: wire, after: %w[cut], values: { smalls: smalls, large: large }),
+           step('bind', 'frame_binding', wraps, line: binding, after: %w[form], adds: %i[line bound],
+             values: { wraps: wraps, beads: row.size }),
+           step('trim', 'trimming', 2, after: %w[bind], cautions: %i[cutting sharp_tails]),
+           step('check', 'measuring', 1, after: %w[trim], checkpoint: true)]
+        end
+
+        def anchors
+          edge = fixed_length.to_mm
+          lowest = smalls > 1 ? small : large
+          [Making::Anchor.new(item: loop_part(lowest), x: edge - (lowest.to_mm / 2), y: loop_across(lowest).to_mm / 2,
+            reach: lowest.to_mm / 2, origin: 'small')]
+        end
+
+        def layout
+          thick = wire.thickness.to_mm
+          middle = small.to_mm + thick + (loop_across(large).to_mm / 2)
+          start = middle - (beads.fixed_length.to_mm / 2)
+          at = running(row, start)
+          [ring_shape(small, small.to_mm / 2), ring_shape(large, middle), (if smalls > 1
+                                                                             ring_shape(small, fixed_length.to_mm - (small.to_mm / 2))
+                                                                           end),
+           (line_shape(binding, large.to_mm, from: middle - (large.to_mm / 2)) if row.any?),
+           *row.each_with_index.map { |bead, i| part_shape(bead, :bound, at[i]) }].compact
+        end
+
+        def ring_shape(inner, at)
+          size = loop_across(inner).to_mm
+          Making::Shape.new(item: loop_part(inner), role: :line, x: at, y: 0.0, along: size, across: size, form: :ring)
+        end
+      end
+    end
+  end
+end

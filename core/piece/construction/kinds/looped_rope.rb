@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # A rope laid double: the fold is whipped into a loop that goes over the hook, both ends are cemented into the hook's cap.
+      class LoopedRope < Base
+        key :looped_rope
+        rank 210
+
+        # Thread to whip with is held at both ends (from memory).
+        WHIP_HOLD_MM = 150
+        # Until a cemented cap can be handled; it cures overnight (common practice, no source).
+        CEMENT_MINUTES = 20
+
+        technique 'whipping', name: 'Whipping a rope', level: 2, seconds: 180, demonstration_minutes: 4, tools: %w[scissors],
+          practice: 'ten turns round scrap rope', practice_minutes: 5, left_hand: 'Wind away from you.',
+          points: ['Wind over the loop, turn beside turn, then pull the end under.'],
+          goes_wrong: [
+            'Turns lie over each other | wound slack | take them back and wind with a pull | before the end is pulled under | 3 | 0'
+          ]
+        technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[scissors],
+          cautions: %i[flame],
+          points: ['Tape, cut through the tape, and melt only where the venue allows it.'],
+          goes_wrong: ['The end frays | cut without tape | tape further up and cut again | before the cap | 3 | 0']
+        technique 'cementing', name: 'Cementing an end', level: 2, seconds: 90, demonstration_minutes: 3, tools: %w[glue],
+          cautions: %i[cement],
+          practice: 'try both caps on dry', practice_minutes: 2,
+          points: ['Try it dry first.', 'A little inside the cap, and leave it overnight.'],
+          goes_wrong: ['It sets askew | moved while it set | wipe and set again while it is soft | in the first minutes | 5 | 0']
+
+        parameter :rope, :line
+        parameter :hook, :part, of: %i[hook clasp]
+        parameter :cap, :part, of: %i[cord_end], required: false
+        # Rope that lies over the hook when it is closed.
+        parameter :over_hook, :length, default: '0 mm', range: Measure::Length::ZERO..Measure::Length.mm(60)
+        parameter :whip, :line
+        parameter :whip_width, :length, default: '8 mm', range: Measure::Length.mm(2)..Measure::Length.mm(40)
+
+        def fill
+          @fill ||= Making::Fill.new(base: hook.along, step: Measure::Length.mm(1), height: rope.thickness / 2, fewest: 30, most: 2500)
+        end
+
+        def solve(target)
+          solution = super
+          solution.is_a?(Making::OutOfReach) ? solution : solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO,
+            other_ways: Lazy::NOTHING)
+        end
+
+        def stretches?
+          true
+        end
+
+        def on_line(solution)
+          [Making::Element.of(hook), Making::Element.bare(solution.length - hook.along, rope.thickness)]
+        end
+
+        private
+
+        # @return [Measure::Length] of rope along the piece, which lies there twice
+        def doubled(solution)
+          solution.length - hook.along + over_hook
+        end
+
+        def turns
+          (whip_width / whip.thickness).ceil
+        end
+
+        def work_up(solution, _maker)
+          parts = [count(hook, 1, :hook), (count(cap, 1, :cap) if cap)].compact
+          Making::WorkUp.new(parts: parts, cuts: cuts(solution), steps: steps, joins: joins, drawing: Lazy.new { layout(solution) },
+            lengths: Making::Lengths.new(beaded: solution.length, working: [term(:hook, hook.along),
+            term(:rope_doubled, solution.length - hook.along)]))
+        end
+
+        # Twice the piece less its hook, and what lies over the hook (common practice, no source: 419 for a 178 wrist).
+        def cuts(solution)
+          whipped = Wire.round_two(rope.thickness, whip.thickness) * turns
+          [Making::Cut.new(line: rope, count: 1, role: :rope, body: doubled(solution) * 2, consumption: Measure::Length::ZERO,
+            tails: Measure::Length::ZERO,
+            measured_to: Measure::Length.mm(1)),
+           Making::Cut.new(line: whip, count: 1, role: :whipping, body: Measure::Length::ZERO, consumption: whipped,
+             tails: Measure::Length.mm(WHIP_HOLD_MM) * 2)]
+        end
+
+        def joins
+          cap ? [Making::Join.new(kind: :cord_in_end, inner: rope, outer: cap, at: 0.0, passes: 2)] : []
+        end
+
+        def steps
+          [step('cut', 'sealing_rope', 2, cautions: %i[cutting flame], preparable: true),
+           step('fold', 'measuring', 1, after: %w[cut]),
+           step('whip', 'whipping', 1, after: %w[fold], adds: %i[line], values: { turns: turns }),
+           step('try_on', 'measuring', 1, after: %w[whip], checkpoint: true),
+           step('cement', 'cementing', 1, after: %w[try_on], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement])]
+        end
+
+        def layout(solution)
+          long = (solution.length - hook.along).to_mm
+          start = hook.along.to_mm
+          half = rope.thickness.to_mm / 2
+          whipped = start + long - whip_width.to_mm - (rope.thickness.to_mm * 3)
+          [part_shape(hook, :hook, start / 2).with(turn: 180), (part_shape(cap, :cap, start + (cap.along.to_mm / 2)) if cap),
+           *[-half, half].map { |y| line_shape(rope, long, y, from: start) },
+           line_shape(whip, whip_width.to_mm, 0.0, from: whipped).with(across: half * 4.4)].compact
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,201 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Flowers of beads on wire, each with its petals, middle, calyx and leaves on a stem bound with tape; several make a bunch.
+      class Spray < Base
+        key :spray
+        rank 220
+
+        # How densely wires lie in a stem (from memory).
+        PACKED = 0.75
+        # Tape held at both ends (from memory).
+        TAPE_HOLD_MM = 40
+        # Stem wire hidden under the flower and bent over at the foot (from memory).
+        STEM_HIDDEN_MM = 30
+        HUNDRED = 100
+        # Angle at which leaves leave the stem in the drawing.
+        LEAF_TURN = 0.6
+        # From the back to the front.
+        DRAWN = %i[leaf calyx petal middle].freeze
+
+        technique 'calyx', name: 'Calyx under a flower', level: 3, seconds: 120, demonstration_minutes: 4, tools: %w[flat_pliers],
+          prerequisites: %w[continuous_loop], practice: 'three small loops', practice_minutes: 5,
+          points: ['Its loops lie close under the petals', 'Twist below, never between'],
+          goes_wrong: ['Loops stand off | pulled down too late | push up and twist once more | before taping | 2 | 0']
+        technique 'leaf', name: 'Leaf with a pointed tip', level: 4, seconds: 240, demonstration_minutes: 5, tools: %w[flat_pliers],
+          prerequisites: %w[frame_row], easier: 'continuous_loop', practice: 'two rows about a frame', practice_minutes: 8,
+          points: ['Cross each row at a slant, at the tip more'],
+          goes_wrong: ['Both tips are pointed | turned at the wrong end | take the row back | before the next row | 4 | 0']
+        technique 'stem_taping', name: 'Taping a stem', level: 2, seconds: 60, demonstration_minutes: 3,
+          practice: 'tape a hand of scrap wire', practice_minutes: 4, left_hand: 'Wind the other way',
+          points: ['Stretch the tape while you wind it, half over the turn before'],
+          goes_wrong: ['It will not stick | not stretched | stretch it until it turns paler | at once | 1 | 0']
+
+        parameter :heads, :integer, default: 1, range: 1..12
+        parameter :wire, :line, of: %i[wire]
+        include Petals
+
+        parameter :bottom_tip, :choice, of: WiredPetal::TIPS, default: :round
+        # Small loops in the middle; without a bead there is none.
+        parameter :middle, :part, of: %i[bead], required: false
+        parameter :middle_loops, :integer, default: 3, range: 1..12
+        parameter :middle_beads, :integer, default: 5, range: 1..40
+        parameter :calyx_bead, :part, of: %i[bead], required: false
+        parameter :calyx_loops, :integer, default: 5, range: 1..12
+        parameter :calyx_beads, :integer, default: 8, range: 1..60
+        parameter :leaf_bead, :part, of: %i[bead], required: false
+        # The petals' wire where none is chosen.
+        parameter :leaf_wire, :line, of: %i[wire], required: false
+        parameter :leaves, :integer, default: 2, range: 1..12
+        parameter :leaf_beads, :integer, default: 10, range: 3..60
+        parameter :leaf_pairs, :integer, default: 2, range: 1..8
+        parameter :leaf_tip, :choice, of: WiredPetal::TIPS, default: :pointed
+        parameter :leaf_bottom_tip, :choice, of: WiredPetal::TIPS, default: :round
+        parameter :stem_wire, :line, of: %i[wire]
+        parameter :stem, :length, default: '120 mm', range: Measure::Length.mm(20)..Measure::Length.mm(600)
+        parameter :tape, :line, of: %i[tape], required: false
+        parameter :tape_width, :length, default: '12 mm', range: Measure::Length.mm(3)..Measure::Length.mm(30)
+        # How much of each turn lies over the one before, in hundredths.
+        parameter :tape_over, :integer, default: 50, range: 0..80
+
+        # Worked apart and bound to one stem. role: of its beads · number: on one flower · one_wire: all of them on one cut
+        Piece = Value.define(:role, :petal, :wire, :number, :technique, :one_wire)
+
+        def fixed_length
+          Measure::Length.mm(top.reach) + stem
+        end
+
+        def on_line(_solution)
+          [Making::Element.bare(fixed_length, bound)]
+        end
+
+        private
+
+        def top
+          @top ||= WiredPetal.new(bead: bead, beads: beads, way: way, pairs: row_pairs, top: tip, bottom: bottom_tip)
+        end
+
+        # @return [Array<Piece>] of one flower, in the order of the work
+        def pieces
+          @pieces ||= [
+            piece(:petal, top, petals, WiredPetal::TECHNIQUES.fetch(way)),
+            (piece(:middle, small(middle, middle_beads), middle_loops, 'continuous_loop') if middle),
+            (piece(:calyx, small(calyx_bead, calyx_beads), calyx_loops, 'calyx') if calyx_bead),
+            (piece(:leaf, leaf, leaves, 'leaf', leaf_wire || wire) if leaf_bead)
+          ].compact
+        end
+
+        def piece(role, petal, number, technique, line = wire)
+          Piece.new(role: role, petal: petal, wire: line, number: number, technique: technique, one_wire: !petal.frame?)
+        end
+
+        def small(part, number)
+          WiredPetal.new(bead: part, beads: number, way: :continuous)
+        end
+
+        def leaf
+          WiredPetal.new(bead: leaf_bead, beads: leaf_beads, way: :frame, pairs: leaf_pairs, top: leaf_tip, bottom: leaf_bottom_tip)
+        end
+
+        def cut_number(piece)
+          piece.one_wire ? 1 : piece.number
+        end
+
+        # @return [Measure::Length] across a bound stem: its wire and both ends of every cut (areas)
+        def bound
+          @bound ||= begin
+            areas = pieces.sum { |piece| cut_number(piece) * 2 * (piece.wire.thickness.to_mm**2) } + (stem_wire.thickness.to_mm**2)
+            Measure::Length.mm(Math.sqrt(areas / PACKED))
+          end
+        end
+
+        # Each turn of tape covers its width, less what lies over the turn before: wrapped length × π d / (width × (1 − over)).
+        def taped
+          turns = stem / (tape_width * Rational(HUNDRED - tape_over, HUNDRED))
+          bound * (Math::PI * turns)
+        end
+
+        def work_up(_solution, maker)
+          joins = pieces.flat_map { |piece| through(piece.wire, [piece.petal.bead]) }
+          Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins,
+            drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, working: [term(:flower, Measure::Length.mm(top.reach)),
+                                                                                               term(:stem, stem)]),
+            ends: { first: Making::End.new(item: wire, closing_step: 'bind') })
+        end
+
+        def parts
+          pieces.map { |piece| count(piece.petal.bead, piece.petal.count * piece.number * heads, piece.role) }
+        end
+
+        def cuts(maker)
+          [*pieces.map { |piece| cut(piece, maker) }, stem_cut, (tape_cut if tape)].compact
+        end
+
+        def cut(piece, maker)
+          each = piece.one_wire ? piece.number : 1
+          Making::Cut.new(line: piece.wire, count: cut_number(piece) * heads, role: piece.role, body: piece.petal.strung * each,
+            consumption: piece.petal.consumption * each, tails: Ends::Tails.at(Ends::Tails::WIRED_MM, maker, piece.wire) * 2)
+        end
+
+        def stem_cut
+          Making::Cut.new(line: stem_wire, count: heads, role: :stem, body: stem, consumption: Measure::Length.mm(STEM_HIDDEN_MM),
+            tails: Measure::Length::ZERO)
+        end
+
+        def tape_cut
+          Making::Cut.new(line: tape, count: heads, role: :tape, body: taped, consumption: Measure::Length::ZERO,
+            tails: Measure::Length.mm(TAPE_HOLD_MM))
+        end
+
+        def steps
+          made = pieces.map(&:role).map(&:to_s)
+          [step('cut', 'cutting_wire', pieces.sum { |piece| cut_number(piece) } + 1, preparable: true, cautions: %i[cutting]),
+           step('load', 'loading', pieces.sum { |piece| piece.petal.count * piece.number }, after: %w[cut], preparable: true),
+           *pieces.map { |piece| piece_step(piece) },
+           step('check', 'measuring', 1, after: made, checkpoint: true, values: { petals: petals }),
+           step('bind', 'twisting', 1, line: wire, after: %w[check], adds: %i[line], cautions: %i[sharp_tails work_hardening]),
+           (step('tape', 'stem_taping', 1, after: %w[bind]) if tape)].compact.map { |one| one.with(repeats: one.repeats * heads) } + bunch
+        end
+
+        # What is done once for all flowers.
+        def bunch
+          heads > 1 ? [step('bunch', 'twisting', 1, line: wire, after: [tape ? 'tape' : 'bind'], values: { heads: heads })] : []
+        end
+
+        def piece_step(piece)
+          rows = piece.petal.pairs * 2
+          each = piece.technique == 'frame_row' ? rows : 1
+          step(piece.role.to_s, piece.technique, piece.number * each, line: piece.wire, after: %w[load], adds: [piece.role],
+            values: { number: piece.number, beads: piece.petal.beads, rows: rows, way: way })
+        end
+
+        # Each flower beside the other; its stem lies along the piece.
+        def layout
+          across(heads, 2.2 * top.reach).flat_map { |y| flower(y) }
+        end
+
+        def flower(y_mm)
+          line = line_shape(stem_wire, stem.to_mm, y_mm, from: top.reach)
+          [line, *pieces.sort_by { |piece| DRAWN.index(piece.role) }.flat_map { |piece| piece_shapes(piece, y_mm) }]
+        end
+
+        def piece_shapes(piece, y_mm)
+          (0...piece.number).flat_map do |number|
+            at, angle = place(piece, number, y_mm)
+            turned(piece.petal, piece.role, angle, at: at)
+          end
+        end
+
+        # Petals, middle and calyx stand round the head; leaves along the stem, on either side.
+        def place(piece, number, y_mm)
+          return [[top.reach, y_mm], 2 * Math::PI * (number + 0.5) / piece.number] unless piece.role == :leaf
+
+          along = top.reach + (stem.to_mm * (number + 1) / (piece.number + 2))
+          [[along, y_mm], number.even? ? LEAF_TURN : -LEAF_TURN]
+        end
+      end
+    end
+  end
+end

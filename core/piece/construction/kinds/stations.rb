@@ -1,0 +1,199 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Small groups of beads held apart on the line by crimps or snug spacers. The gaps take up what whole stations leave over.
+      # Layers hang together; in every second one the stations fall between those of the first, by half a gap. Crossed, the beads sit on the
+      # lines in turn, and all lines run through the holders. Gathered, all layers end in one crimp or shell.
+      class Stations < Base
+        # Measuring a snug station and pushing it to its place takes as long as so many beads (from memory).
+        PLACING = 5
+
+        key :stations
+
+        rank 50
+
+        parameter :line, :line
+        parameter :lines, :integer, default: 1, range: 1..3
+        parameter :layers, :integer, default: 1, range: 1..3
+        parameter :station, :pattern
+        parameter :holder, :part, of: %i[crimp bead finishing]
+        # Common practice, no source: 50 to 75.
+        parameter :gap, :length, default: '60 mm', range: Measure::Length.mm(5)..Measure::Length.mm(300)
+        # Between the ends and the stations next to them; as all others where none is chosen.
+        parameter :last_gap, :length, required: false, range: Measure::Length.mm(0)..Measure::Length.mm(100)
+        parameter :crossed, :boolean, default: false
+        parameter :gathered, :boolean, default: false
+        include Ends::CrimpedEnds
+
+        def problems
+          [(trouble('station', :pattern_of_nothing) if station.empty?),
+           (trouble('station', :nothing_may_fill) if station.fills?),
+           (trouble('crossed', :crossed_needs_lines) if crossed && lines == 1), *end_problems].compact
+        end
+
+        def fill
+          @fill ||= Making::Fill.new(base: (last_gap ? (last_gap * 2) - gap : gap) + (terminal.along * 2), step: held_length + gap,
+            height: tallest(station.expand),
+            fewest: layers > 1 ? 2 : 1, most: 200)
+        end
+
+        # Gaps stretch or shrink so that the target is met exactly.
+        def solve(target)
+          solution = super
+          return solution if solution.is_a?(Making::OutOfReach)
+
+          solution.with(length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+        end
+
+        def stretches?
+          true
+        end
+
+        # As the first layer lies.
+        def on_line(solution)
+          bare, last = [true_gap(solution), end_gap(solution)].map { |length| Making::Element.bare(length, line.thickness) }
+          between = Array.new(solution.repeats) { [bare, *held_elements] }.flatten(1).drop(1)
+          [end_element, last, *between, last, end_element]
+        end
+
+        private
+
+        def held
+          @held ||= [[holder, :holder], *station.expand.map { |part| [part, :bead] }, [holder, :holder]]
+        end
+
+        def held_elements
+          @held_elements ||= elements(held.map(&:first))
+        end
+
+        def end_element
+          @end_element ||= Making::Element.of(terminal)
+        end
+
+        def held_length
+          @held_length ||= threaded(held.map(&:first))
+        end
+
+        # @return [Integer] stations in this layer, from 0
+        def stations_in(layer, repeats)
+          layer.odd? ? repeats - 1 : repeats
+        end
+
+        # Bare line in all.
+        def gaps(solution)
+          solution.length - (terminal.along * 2) - (held_length * solution.repeats)
+        end
+
+        # Where there is a single station, it has a gap on either side.
+        def own_ends?(solution)
+          !last_gap.nil? && solution.repeats > 1
+        end
+
+        def gap_count(solution)
+          own_ends?(solution) ? solution.repeats - 1 : solution.repeats + 1
+        end
+
+        def true_gap(solution)
+          (gaps(solution) - (own_ends?(solution) ? last_gap * 2 : Measure::Length::ZERO)) / gap_count(solution)
+        end
+
+        def end_gap(solution)
+          own_ends?(solution) ? last_gap : true_gap(solution)
+        end
+
+        # @return [Integer] crimps or shells at both ends together
+        def closed_ends
+          gathered ? 2 : 2 * layers
+        end
+
+        # @return [Integer] lines in one of them: each goes out and comes back
+        def lines_in_one
+          2 * lines * (gathered ? layers : 1)
+        end
+
+        def all_stations(repeats)
+          (0...layers).sum { |layer| stations_in(layer, repeats) }
+        end
+
+        def work_up(solution, maker)
+          parts, steps = work_of(all_stations(solution.repeats))
+          Making::WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: steps, joins: joins,
+            drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
+            ends: { first: line_end(line, 'ends', passes: 2 * lines * layers), last: line_end(line, 'ends', passes: 2 * lines * layers) })
+        end
+
+        # The same for all who have as many stations, however far apart. @return [(Array<PartUse>, Array<StepUse>)]
+        def work_of(total)
+          @work_of ||= {}
+          @work_of[total] ||= [tally(held, total) + end_parts(closed_ends), steps(total)]
+        end
+
+        def cut(solution, maker)
+          Making::Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+            tails: end_tail(maker, line, station.expand) * 2)
+        end
+
+        def lengths(solution)
+          n = solution.repeats
+          count = gap_count(solution)
+          ends = end_gap(solution) * 2
+          Making::Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
+            working: [term(:crimps, terminal.along * 2),
+                      term(:stations_of, held_length * n, count: n, each: held_length),
+                      (term(:end_gaps, ends) if own_ends?(solution)),
+                      term(:even_gaps, gaps(solution) - (own_ends?(solution) ? ends : Measure::Length::ZERO), count: count,
+                        each: true_gap(solution), asked: gap)].compact)
+        end
+
+        def steps(total)
+          snug = holder.kind != :crimp
+          [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
+           step('mark', 'measuring', layers, after: %w[cut], values: { stations: total }),
+           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total },
+             effort: snug ? held.size + PLACING : 1),
+           step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
+           closing(step('ends', way.technique, closed_ends, after: %w[check_length])),
+           *end_steps(closed_ends, after: %w[ends])]
+        end
+
+        def joins
+          @joins ||= begin
+            kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
+            held_by = Making::Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)
+            through(line, station.expand, passes: crossed ? 1 : lines) + [held_by] + end_joins(line, passes: lines_in_one)
+          end
+        end
+
+        def layout(solution)
+          length = solution.length.to_mm
+          pitch = [held.map { |part, _| part.outer.to_mm }.max * 1.15, 4.0].max
+          across(layers, pitch).each_with_index.flat_map do |y, layer|
+            [line_shape(line, length, y), *end_shapes(length, y), *station_shapes(layer, solution, y)]
+          end
+        end
+
+        def end_shapes(length, y_mm)
+          half = terminal.along.to_mm / 2
+          [half, length - half].map { |x| part_shape(terminal, :end_crimp, x, y_mm) }
+        end
+
+        def station_shapes(layer, solution, y_mm)
+          step = held_length.to_mm + true_gap(solution).to_mm
+          first = terminal.along.to_mm + end_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
+          (0...stations_in(layer, solution.repeats)).flat_map do |i|
+            at = running(held.map(&:first), first + (i * step))
+            held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm + (role == :bead ? aside(i) : 0.0)) }
+          end
+        end
+
+        # Crossed, the beads lie on the lines in turn.
+        # @return [Float] millimetres
+        def aside(index)
+          crossed ? across(lines, tallest(station.expand).to_mm)[index % lines] : 0.0
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Beads on one or more parallel lines, crimped at both ends round the neighbours' rings.
+      #
+      # The pattern reads from the first end; mirrored, it reads from each end to the middle, where the centre stands once.
+      class Strung < Base
+        key :strung
+        rank 10
+        takes_hanging
+
+        # A seed bead by needle takes 7 s where a bead of 4 mm or more takes 5 (from memory).
+        SMALL_BELOW = Measure::Length.mm(4)
+        SMALL_EFFORT = Rational(7, 5)
+        # The second end is harder than the first (from memory).
+        SECOND_END_EFFORT = Rational(3, 2)
+
+        parameter :line, :line
+        parameter :pattern, :pattern
+        parameter :mirror, :boolean, default: true
+        parameter :centre, :pattern, default: [].freeze
+        include Ends::CrimpedEnds
+        include Caps
+
+        parameter :finishing, :pattern, default: [].freeze
+        parameter :start, :choice, of: %i[stopper first_end middle], default: :stopper
+        parameter :filler, :part, of: %i[bead finishing], required: false
+        parameter :filler_most, :integer, default: 0, range: 0..4
+        parameter :strands, :integer, default: 1, range: 1..7
+
+        def problems
+          [
+            (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+            (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
+            (trouble('centre', :centre_fills) if centre.fills?),
+            (trouble('centre', :even_centre, count: centre.expand.size) if mirror && !centre.empty? && centre.expand.size.even?),
+            (trouble('centre', :centre_not_mirrored) if mirror && !centre.palindrome?),
+            *end_problems
+          ].compact
+        end
+
+        def fill
+          @fill ||= growth(mirror ? 2 : 1, terminal.along + finishing.fixed_length)
+        end
+
+        def on_line(solution)
+          elements([terminal, *sequence(solution).map(&:first), terminal])
+        end
+
+        private
+
+        def growth(sides, finish)
+          Making::Fill.new(base: (pattern.fixed_length * sides) + centre.fixed_length + (finish * 2), step: pattern.unit_length * sides,
+            height: pattern.unit.map(&:height_above_skin).max, fewest: 1,
+            most: Pattern::LARGEST / (pattern.unit.size * sides), filler: filler_rule,
+            centre: centre.fixed_length)
+        end
+
+        def filler_rule
+          Making::Filler.new(part: filler, step: filler.along * 2, most: filler_most) if filler && filler_most.positive?
+        end
+
+        def work_up(solution, maker)
+          beads = sequence(solution)
+          Making::WorkUp.new(parts: tally(beads, strands) + end_parts(2 * strands), cuts: [cut(beads, solution, maker)],
+            steps: steps(beads, solution),
+            joins: joins(beads),
+            drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: Lazy.new { anchors(beads, solution) },
+            lengths: lengths(solution))
+        end
+
+        def lengths(solution)
+          fillers = filler ? [filler] * (solution.fillers * 2) : []
+          working = [term(:fixed_beads, fill.base),
+                     term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
+                     (term(:fillers, threaded(fillers), count: fillers.size) if fillers.any?)].compact
+          Making::Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, fillers: fillers,
+            working: working)
+        end
+
+        # @return [Array<(Catalogue::Part, Symbol)>] part and role, from the first end, without the crimped ends
+        def sequence(solution)
+          edge = roles([filler] * solution.fillers, :filler) + roles(finishing.expand, :finishing)
+          side = roles(pattern.expand(solution.repeats), :bead)
+          return edge + side + roles(centre.expand, :centre) + edge.reverse unless mirror
+
+          half = edge + side
+          half + roles(centre.expand, :centre) + half.reverse
+        end
+
+        def roles(parts, role)
+          parts.map { |part| [part, role] }
+        end
+
+        def cut(beads, solution, maker)
+          Making::Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+            tails: end_tail(maker, line, beads.map(&:first)) * 2)
+        end
+
+        def steps(beads, solution)
+          work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads.map(&:first),
+            length: solution.length).to_a
+          work.map { |step| %w[first_end second_end].include?(step.key) ? closing(step) : step } + end_steps(2 * strands,
+            after: %w[second_end])
+        end
+
+        def joins(beads)
+          through = passes_by_part(beads).map { |part, (at, passes)|
+            Making::Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes)
+          }
+          through.concat(end_joins(line, beside: beads.first.first))
+          through + cap_joins(beads.map(&:first), positions(beads), mirror: mirror)
+        end
+
+        # @return [Hash{Catalogue::Part=>(Float, Integer)}] where each part first lies, and how often the line passes it at the most:
+        #   twice where a tail is buried
+        def passes_by_part(beads)
+          doubled = buried? ? bury_through : 0
+          edge = terminal.along.to_mm
+          beads.each_with_index.with_object({}) do |((part, _), index), found|
+            passes = index < doubled || index >= beads.size - doubled ? 2 : 1
+            first, most = found[part]
+            found[part] = [first || (edge + (part.threaded.to_mm / 2)), [most || 0, passes].max] if most.nil? || most < passes
+            edge += part.threaded.to_mm
+          end
+        end
+
+        def positions(beads)
+          running(beads.map(&:first), terminal.along.to_mm)
+        end
+
+        def layout(beads, solution)
+          at = positions(beads)
+          length = solution.length.to_mm
+          across(strands, beads.map { |part, _| part.outer.to_mm }.max).flat_map do |y|
+            [line_shape(line, length, y),
+             *end_shapes(length, y),
+             *beads.each_with_index.map { |(part, role), i|
+               threaded_shape(part, role, at[i], y)
+             }]
+          end
+        end
+
+        def end_shapes(length, y_mm)
+          half = terminal.along.to_mm / 2
+          [half, length - half].map { |x| part_shape(terminal, :crimp, x, y_mm) }
+        end
+
+        def line_ends
+          {
+            first: line_end(line, 'first_end', passes: 2 * strands),
+            last: line_end(line, 'second_end', passes: 2 * strands)
+          }
+        end
+
+        def anchors(beads, solution)
+          bead_anchors(beads.map(&:first).zip(origins(solution)), line, closing_step: 'second_end', start: terminal.along.to_mm)
+        end
+
+        # @return [Array<String, nil>] where in its patterns each part of #sequence comes from
+        def origins(solution)
+          edge = ([nil] * solution.fillers) + finishing.origins(0, 'finishing')
+          side = pattern.origins(solution.repeats, 'pattern')
+          middle = centre.origins(0, 'centre')
+          mirror ? edge + side + middle + side.reverse + edge.reverse : edge + side + middle + edge.reverse
+        end
+      end
+    end
+  end
+end

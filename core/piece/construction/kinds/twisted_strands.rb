@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Short strands with a crimped loop at both ends, twisted together and hung by all their loops from one ring.
+      # The target is the length that hangs, ring included.
+      class TwistedStrands < Base
+        key :twisted_strands
+        rank 60
+
+        parameter :line, :line
+        parameter :strands, :integer, default: 2, range: 2..4
+        parameter :pattern, :pattern
+        include Ends::CrimpedEnds
+
+        parameter :ring, :part, of: %i[ring]
+        parameter :turns, :integer, default: 3, range: 1..12
+
+        def problems
+          [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
+           (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?), *end_problems].compact
+        end
+
+        # In lengths of one strand, laid straight.
+        def fill
+          @fill ||= Making::Fill.new(base: pattern.fixed_length + (terminal.along * 2), step: pattern.unit_length,
+            height: Measure::Length::ZERO,
+            most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
+        end
+
+        def solve(target)
+          super(straight(target - ring.linked))
+        end
+
+        def path_length(solution)
+          hanging(solution.length) + ring.linked
+        end
+
+        def on_line(solution)
+          [Making::Element.of(ring), Making::Element.bare(hanging(solution.length), widest)]
+        end
+
+        def beyond(place)
+          place == :first ? ring.beyond : Measure::Length::ZERO
+        end
+
+        private
+
+        # Strands that touch all round: their middles lie on a circle this many strand thicknesses wide (plane geometry).
+        AROUND = { 2 => 1.0, 3 => 2 / Math.sqrt(3), 4 => Math.sqrt(2) }.freeze
+
+        # A strand twisted t times follows a helix of that circle: s² = a² + (π·d·t)² (helix length). It hangs doubled, so a is twice what
+        # hangs.
+        # @return [Measure::Length] straight length of a strand that hangs this long
+        def straight(hanging)
+          Measure::Length.mm(Math.hypot([hanging.to_mm, 0.0].max * 2, winding_mm))
+        end
+
+        # @return [Measure::Length] what a strand of this straight length hangs, the inverse of #straight
+        def hanging(strand)
+          Measure::Length.mm(Math.sqrt([(strand.to_mm**2) - (winding_mm**2), 0.0].max) / 2)
+        end
+
+        def winding_mm
+          Math::PI * widest.to_mm * AROUND.fetch(strands) * turns
+        end
+
+        def widest
+          @widest ||= pattern.expand(1).map(&:outer).max
+        end
+
+        def work_up(solution, maker)
+          beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
+          Making::WorkUp.new(parts: tally(beads, strands) + [*end_parts(2 * strands), count(ring, 1, :ring)],
+            cuts: [cut(beads, solution, maker)],
+            steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
+                                                                          layout(beads, hanging(solution.length).to_mm)
+                                                                        }, lengths: lengths(solution),
+            ends: { first: Making::End.new(item: ring) })
+        end
+
+        def cut(beads, solution, maker)
+          Making::Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
+            tails: end_tail(maker, line, beads.map(&:first)) * 2)
+        end
+
+        def lengths(solution)
+          Making::Lengths.new(beaded: hanging(solution.length) + ring.linked, repeats: solution.repeats, unit: (fill.step / 2),
+            working: [term(:ring, ring.linked), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns,
+              count: solution.repeats, each: fill.step)])
+        end
+
+        def steps(beads)
+          done = end_steps(2 * strands, after: %w[second_loops])
+          [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
+           closing(step('first_loops', way.technique, strands, after: %w[cut])),
+           step('string', 'stringing', beads * strands, after: %w[first_loops], values: { beads: beads }),
+           closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string])),
+           *done,
+           step('twist', 'twisting', 1, after: %w[second_loops], values: { turns: turns }),
+           step('hang', 'ring', 1, after: ['twist', done.last.key], checkpoint: true, values: { loops: 2 * strands })]
+        end
+
+        def joins(beads)
+          through(line, beads, passes: buried? ? 2 : 1) + end_joins(line) +
+            [Making::Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 4 * strands)]
+        end
+
+        # Out along one side and back along the other, each strand a phase further round the twist.
+        def layout(beads, hanging_mm)
+          start = ring.linked.to_mm
+          width = beads.map { |part, _| part.outer.to_mm }.max
+          [part_shape(ring, :ring, start / 2)] + (0...strands).flat_map do |strand|
+            row = [[terminal, :crimp], *beads, [terminal, :crimp]]
+            row.each_with_index.map { |(part, role), i| twisted_shape(part, role, (i + 0.5) / row.size, strand, start, hanging_mm, width) }
+          end
+        end
+
+        def twisted_shape(part, role, share, strand, start, hanging_mm, width)
+          side = share < 0.5 ? -1 : 1
+          phase = (2 * Math::PI * turns * share) + (Math::PI * 2 * strand / strands)
+          x = start + (hanging_mm * (1 - ((2 * share) - 1).abs))
+          part_shape(part, role, x.clamp(start, start + hanging_mm), (side * width * 0.9) + (Math.sin(phase) * width * 0.45))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Parallel lines through beads with a hole for each, small beads between on every line, and connectors from many lines to one.
+      class TwoHole < Base
+        key :two_hole
+        rank 20
+        takes_hanging
+
+        parameter :line, :line
+        parameter :lines, :integer, default: 2, range: 2..4
+        parameter :bead, :part, of: %i[bead]
+        parameter :between, :pattern, default: [].freeze
+        # Whether the small beads also stand between the last bead and the crimps.
+        parameter :between_at_ends, :boolean, default: true
+        include Ends::CrimpedEnds
+
+        parameter :connector, :part, of: %i[connector]
+        # Rings or wire links from each connector to the closure.
+        parameter :link, :part, of: %i[ring connector], required: false
+
+        def problems
+          [(trouble('bead', :wrong_hole_count, lines: lines, holes: bead.lines) if bead.lines != lines),
+           (trouble('connector', :wrong_hole_count, lines: lines, holes: connector.lines) if connector.lines != lines),
+           (trouble('between', :nothing_may_fill) if between.fills?), *end_problems].compact
+        end
+
+        def fill
+          @fill ||= Making::Fill.new(base: base, step: along(bead) + gap, height: bead.height_above_skin,
+            most: Pattern::LARGEST / (lines * 4))
+        end
+
+        def on_line(solution)
+          row(solution.repeats).map { |part, role| Making::Element.of(part, along: role == :link ? part.linked : part.threaded) }
+        end
+
+        def beyond(_place)
+          link ? link.beyond : Measure::Length::ZERO
+        end
+
+        private
+
+        def gap
+          between.fixed_length
+        end
+
+        def ends
+          (terminal.along + connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2
+        end
+
+        # n beads have n - 1 gaps, or n + 1 with small beads at the ends too.
+        def base
+          between_at_ends ? ends + gap : ends - gap
+        end
+
+        def gaps(repeats)
+          repeats + (between_at_ends ? 1 : -1)
+        end
+
+        def work_up(solution, maker)
+          Making::WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)],
+            steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
+            lengths: lengths(solution), ends: %i[first last].to_h { |place| [place,
+            Making::End.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
+            anchors: Lazy.new { [Making::Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends')] })
+        end
+
+        def parts(repeats)
+          small = between.expand.map { |part| [part, :between] }
+          [count(bead, repeats, :bead),
+           *tally(small, gaps(repeats) * lines),
+           *end_parts(2 * lines),
+           count(connector, 2, :connector),
+           (count(link, 2, :link) if link)].compact
+        end
+
+        def cut(solution, maker)
+          body = solution.length - ((connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2)
+          Making::Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO,
+            tails: end_tail(maker, line, body_row(solution.repeats).map(&:first)) * 2)
+        end
+
+        def lengths(solution)
+          n = solution.repeats
+          Making::Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
+            working: [term(:crimps_and_connectors, ends),
+                      term(:beads_of, along(bead) * n, count: n, each: along(bead)),
+                      (term(:gaps_of, gap * gaps(n), count: gaps(n), each: gap) unless gap.zero?)].compact)
+        end
+
+        def steps(repeats)
+          small = between.expand.size * gaps(repeats) * lines
+          [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
+           closing(step('first_ends', way.technique, lines, after: %w[cut_lines])),
+           step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
+             effort: Rational((repeats * lines) + small, repeats + small),
+             values: { beads: repeats, small: small, lines: lines }),
+           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
+           closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length])),
+           (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
+           *end_steps(2 * lines, after: %w[second_ends])].compact
+        end
+
+        def joins
+          through(line, [bead, *between.expand], passes: buried? ? 2 : 1) + end_joins(line) +
+            [Making::Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2, in_place: true),
+             (Making::Join.new(kind: :hangs_in, inner: connector, outer: link, at: 0.0) if link)].compact
+        end
+
+        def layout(solution)
+          length = solution.length.to_mm
+          pitch = bead.outer.to_mm / lines
+          row = row(solution.repeats)
+          at = running(row.map(&:first))
+          across(lines, pitch).map { |y| line_shape(line, length, y) } + row.each_with_index.flat_map do |(part, role), i|
+            %i[between crimp].include?(role) ? across(lines, pitch).map { |y|
+              part_shape(part, role, at[i], y)
+            } : [part_shape(part, role, at[i])]
+          end
+        end
+
+        def row(repeats)
+          [*end_row, *body_row(repeats), *end_row.reverse]
+        end
+
+        def end_row
+          [([link, :link] if link), [connector, :connector], [terminal, :crimp]].compact
+        end
+
+        def body_row(repeats)
+          small = between.expand.map { |part| [part, :between] }
+          inner = Array.new(repeats) { [[bead, :bead]] }.reduce { |row, one| row + small + one }
+          between_at_ends ? small + inner + small : inner
+        end
+      end
+    end
+  end
+end

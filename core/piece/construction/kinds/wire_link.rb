@@ -1,0 +1,227 @@
+# frozen_string_literal: true
+
+module Core
+  module Construction
+    module Kinds
+      # Beads on a short wire that ends in an eye on either side, or in the head of a pin: a link, a drop or a charm.
+      class WireLink < Base
+        key :wire_link
+        rank 100
+        takes_hanging
+        include Caps
+
+        EYES = %i[simple wrapped double_wrapped].freeze
+        TECHNIQUES = { simple: 'simple_loop', wrapped: 'wrapped_loop', double_wrapped: 'double_wrapped_loop' }.freeze
+
+        technique 'simple_loop', name: 'Simple loop', level: 2, seconds: 45, demonstration_minutes: 4,
+          tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting],
+          points: ['Bend a right angle close to the bead, then roll the end back over the jaw.',
+                   'The eye sits in the middle above the bead.',
+                   'Turn the cut side towards the back.'],
+          goes_wrong: [
+            'The eye leans to one side | not bent to a right angle first | bend it back over the middle of the bead | ' \
+            'before it is closed | 1 | 0',
+            'The eye gapes | not rolled far enough | close it sideways with flat pliers | before it hangs | 1 | 0'
+          ],
+          practice: 'Three loops on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5,
+          left_hand: 'Roll with the left hand, so that the eye opens to the other side.'
+        technique 'wrapped_loop', name: 'Wrapped loop', level: 3, seconds: 90, demonstration_minutes: 6, prerequisites: %w[simple_loop],
+          easier: 'simple_loop', tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
+          points: ['Leave a neck for the wraps above the bead.', 'What hangs in the eye goes on before the first wrap.',
+                   'Wrap down the neck, turn beside turn, and press the end in.'],
+          goes_wrong: [
+            'The loop was closed before its charm went on | not laid out in order | ' \
+            'cut it off and make a new one, or hang the charm in a ring | before the first wrap | 6 | 1 cut',
+            'The wraps lie over each other | the neck was too short | unwind while the wire is soft, and wrap once more | ' \
+            'before the end is cut | 3 | 0',
+            'A spike is left that catches | cut too far away | cut again and press it in | before it is worn | 1 | 0'
+          ],
+          practice: 'Two loops on scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 8,
+          left_hand: 'Wrap the other way round: the drawing mirrored.'
+        technique 'double_wrapped_loop', name: 'Double-wrapped loop', level: 3, seconds: 120, demonstration_minutes: 4,
+          prerequisites: %w[wrapped_loop], easier: 'wrapped_loop', tools: %w[round_pliers flat_pliers cutters],
+          cautions: %i[cutting sharp_tails], points: ['Take the wire round the jaw twice: two eyes side by side.'],
+          goes_wrong: ['One eye is larger than the other | made on another place of the jaw | mark the jaw | before the wraps | 2 | 0'],
+          practice: 'One loop on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5
+
+        parameter :wire, :line, of: %i[wire]
+        parameter :stack, :pattern
+        # Away from the wearer's end: what closes the link below.
+        parameter :last, :choice, of: [*EYES, :pin], default: :simple
+        parameter :first, :choice, of: EYES, default: :simple
+        parameter :pin, :part, of: Catalogue::Part::PINS, required: false
+        parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
+        parameter :wraps, :integer, default: 3, range: 1..12
+        # Off such a length link after link is worked, and each cut off when it is done.
+        parameter :batch, :length, required: false, range: Measure::Length.mm(100)..Measure::Length.mm(1000)
+        parameter :quarter_turned, :boolean, default: false
+
+        def problems
+          [(trouble('stack', :pattern_of_nothing) if stack.empty?), (trouble('stack', :nothing_may_fill) if stack.fills?),
+           (trouble('pin', :pin_missing) if last == :pin && pin.nil?),
+           (trouble('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
+        end
+
+        # From where it hangs to where others hang in it, or to its pin's head.
+        def fixed_length
+          @fixed_length ||= ends.reduce(stack.fixed_length) { |sum, one| sum + standing(one) }
+        end
+
+        def on_line(_solution)
+          [eye_element(first), *elements(beads), eye_element(last)]
+        end
+
+        def beyond(place)
+          place == :last && last == :pin ? Measure::Length::ZERO : thickness
+        end
+
+        # What hangs in an eye, or the eye itself, is as thick as the wire; a simple eye can be opened again.
+        def as_part(work_up, **identity)
+          Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, outer: widest,
+            along: work_up.lengths.beaded + (thickness * ends.count { |one|
+   one != :pin }), hole: inner, wire: thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
+            mark: beads.first.mark, quarter_turned: quarter_turned)
+        end
+
+        private
+
+        def beads
+          @beads ||= stack.expand
+        end
+
+        def ends
+          [first, last]
+        end
+
+        def thickness
+          last == :pin ? (pin.wire_thickness || wire.thickness) : wire.thickness
+        end
+
+        # @return [Catalogue::Line] what the beads are on: the wire, or the stem of the pin
+        def stem
+          return wire unless last == :pin
+
+          @stem ||= Catalogue::Line.new(key: pin.key, name: pin.name, kind: :pin, thickness: thickness, material: pin.material)
+        end
+
+        # @return [Integer] rounds of the eye itself
+        def rounds(kind)
+          kind == :double_wrapped ? 2 : 1
+        end
+
+        def neck(kind)
+          kind == :simple ? Measure::Length::ZERO : thickness * wraps
+        end
+
+        # What an end adds above or below the beads: an eye its inside and the wire on the beads' side, a pin its head.
+        def standing(kind)
+          kind == :pin ? thickness : inner + thickness + neck(kind)
+        end
+
+        # @return [Measure::Length] wire in one end, without what hands need
+        def bent(kind)
+          return Measure::Length::ZERO if kind == :pin
+
+          eye = Wire.eye(thickness, inner) * rounds(kind)
+          kind == :simple ? eye : eye + neck(kind) + Wire.wraps(thickness, wraps)
+        end
+
+        def held(kind, policy)
+          case kind
+          when :pin then Measure::Length::ZERO
+          when :simple then Measure::Length.mm(1)
+          else Wire.hold(policy, Wire.wraps(thickness, wraps))
+          end
+        end
+
+        # @return [Measure::Length] of a pin's stem that beads and eye take, and what is left to hold
+        def above_pin
+          stack.fixed_length + bent(first) + Measure::Length.mm(Wire::HOLD_MM.fetch(:lean))
+        end
+
+        def widest
+          [tallest_across(beads), inner + (thickness * 2)].max
+        end
+
+        def tallest_across(parts)
+          parts.map(&:outer).max
+        end
+
+        def eye_element(kind)
+          Making::Element.new(along: standing(kind), height: (inner / 2) + thickness, width: inner + (thickness * 2), profile: :pointed)
+        end
+
+        def work_up(_solution, maker)
+          Making::WorkUp.new(parts: tally(beads.map { |bead|
+ [bead, :bead] }) + (last == :pin ? [count(pin, 1, :pin)] : []), cuts: cuts(maker),
+            steps: steps, joins: through(stem, beads) + cap_joins(beads, running(beads, standing(first).to_mm)), drawing: Lazy.new {
+ layout },
+            lengths: Making::Lengths.new(beaded: fixed_length, working: working), ends: own_ends, anchors: Lazy.new { anchors })
+        end
+
+        def own_ends
+          { first: wire_end('first_eye'), last: (wire_end('last_eye') unless last == :pin) }.compact
+        end
+
+        def wire_end(step)
+          Making::End.new(item: eye_part, closing_step: step)
+        end
+
+        # The eye, as what others hang in.
+        def eye_part
+          @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector,
+            along: inner + (thickness * 2), outer: inner + (thickness * 2), hole: inner, wire: thickness, form: :ring, colour: wire.colour)
+        end
+
+        def anchors
+          middle = { item: eye_part.with(quarter_turned: quarter_turned), y: eye_part.outer.to_mm / 2,
+  x: fixed_length.to_mm - (inner.to_mm / 2) }
+          last == :pin ? [] : [Making::Anchor.new(**middle, reach: inner.to_mm / 2, closing_step: 'last_eye')]
+        end
+
+        def cuts(maker)
+          return [] if last == :pin
+
+          policy = maker.tails_on(wire)
+          [Making::Cut.new(line: wire, count: 1, role: :link, body: stack.fixed_length, consumption: bent(first) + bent(last),
+            tails: held(first, policy) + held(last, policy), measured_to: Wire::CUT_TO, batch: batch)]
+        end
+
+        def working
+          [term(:eyes, standing(first) + standing(last)), term(:fixed_beads, stack.fixed_length)]
+        end
+
+        def steps
+          [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
+           (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line]) unless last == :pin),
+           step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
+             values: { beads: beads.size }),
+           step('first_eye', TECHNIQUES.fetch(first), 1, after: %w[string], cautions: %i[cutting]),
+           step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true)].compact
+        end
+
+        def layout
+          start = standing(first).to_mm
+          at = running(beads, start)
+          [line_shape(wire, fixed_length.to_mm - start, from: start / 2), eye_shape(first, 0.0),
+            *beads.each_with_index.map { |bead, i| part_shape(bead, :bead, at[i]) },
+           last == :pin ? pin_shape : eye_shape(last, fixed_length.to_mm - standing(last).to_mm, turned: true)]
+        end
+
+        # The eye lies outside, its neck towards the beads; its outer wire lies beyond the length.
+        def eye_shape(kind, edge, turned: false)
+          size = eye_part.along.to_mm
+          half = inner.to_mm / 2
+          middle = turned ? edge + standing(kind).to_mm - half : edge + half
+          Making::Shape.new(item: eye_part, role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring)
+        end
+
+        def pin_shape
+          across = pin.outer.to_mm
+          Making::Shape.new(item: pin, role: :pin, x: fixed_length.to_mm - (thickness.to_mm / 2), y: 0.0, along: thickness.to_mm,
+            across: across, form: :disc)
+        end
+      end
+    end
+  end
+end
