@@ -58,6 +58,14 @@ RSpec.describe Web::Routes::Gauge, type: :request do
     it("stands #{query}") { get("/fit-check#{query}") && expect(last_response.status).to(eq(200)) }
   end
 
+  it 'answers each purpose that it offers' do
+    Core::Fit::Passage::PURPOSES.each_key do |purpose|
+      get '/fit-check', purpose: purpose.to_s, line: '1 mm', passes: '3', hole: '2.6 mm'
+      expect([purpose, last_response.status, page[/no words for[^)]*/]]).to eq([purpose, 200, nil])
+      expect(page).to match(/2\.(15|16|2)\d* mm/)
+    end
+  end
+
   it 'names the pliers for each crimp that takes the lines, and what to look at' do
     get '/fit-check', purpose: 'crimp', line: '0.38 mm', passes: '2', hole: '1.2 mm'
     sizes = studio.catalogue.table.parts.values.select { |part| part.kind == :crimp }.to_h { |part| [part.outer.to_mm,
@@ -88,7 +96,6 @@ RSpec.describe Web::Routes::Gauge, type: :request do
       expect(seen.keys + [:suits_person]).to match_array(Core::Fit::Rules.keys)
       expect(seen.values).to all(include(:fits).and(satisfy { |statuses| statuses.size > 1 }))
       three = %i[lines_through_hole
-                 crimp_grips
                  cover_closes
                  cap_covers
                  end_takes_cord

@@ -97,6 +97,7 @@ RSpec.describe Web::Presenters::Sections::Tools, type: :request do
     send_form('/classes/1/teaching', stand_in: 'bead_stopper/tape', revision: studio.classes.find(1).revision.to_s, place: 'evening')
     get '/classes/1/evening'
     expect(page).to include('Stands in: masking tape', 'Undo: which tool stands in')
+    settle
     get '/classes/1/run-sheet'
     expect(page).to include('Fold the tape over the line')
     expect(plan_of(1).tools.map { |need| need.tool.key }).to include('tape').and(satisfy { |keys| !keys.include?('bead_stopper') })

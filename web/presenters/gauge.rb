@@ -57,7 +57,8 @@ module Web
       end
 
       def parts
-        table.parts.values.select { |part| Core::Fit::Gauge::PART_KINDS.values.flatten.include?(part.kind) }
+        kinds = Core::Fit::Passage::PURPOSES.values.flat_map(&:parts)
+        table.parts.values.select { |part| kinds.include?(part.kind) }
       end
 
       # @return [String] the parts that take these lines, each with what its hole is, and crimps with the pliers that press them

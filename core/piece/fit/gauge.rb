@@ -4,13 +4,6 @@ module Core
   module Fit
     # A quick check outside any class: these lines through this hole, crimp, ring, glued end or holding spacer.
     module Gauge
-      PART_KINDS = {
-        hole: %i[bead finishing pendant],
-        ring: %i[ring],
-        crimp: %i[crimp],
-        cord_end: %i[cord_end],
-        spacer: %i[bead finishing]
-      }.freeze
       MOST_LINES = 10
       # Crimping pliers come in three sizes; each presses crimps up to so many millimetres across (common practice, no source).
       PLIERS_MM = { small: 1.6, middle: 2.3, large: Float::INFINITY }.freeze
@@ -50,7 +43,7 @@ module Core
       end
 
       def suited_parts(purpose, needed, table)
-        drilled = table.parts.values.select { |part| PART_KINDS.fetch(purpose).include?(part.kind) && part.hole }
+        drilled = table.parts.values.select { |part| Passage::PURPOSES.fetch(purpose).parts.include?(part.kind) && part.hole }
         drilled.select { |part| Passage.fits?(purpose, needed, part.hole) }.sort_by { |part| [part.hole, part.key] }
       end
       private_class_method :needed_for, :suited_lines, :suited_parts

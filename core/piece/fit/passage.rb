@@ -7,23 +7,24 @@ module Core
       # Room that lines need beside themselves to pass (from memory).
       CLEARANCE = Measure::Length.mm(0.05)
 
-      # cleared: whether they need that room · loosest: the widest hole, as a multiple of the lines, nil as large as it likes
+      # parts: kinds of part that it is asked of · cleared: whether they need that room
+      # loosest: the widest hole, as a multiple of the lines, nil as large as it likes
       # loose: what a wider one is · refused: the multiple beyond which it will not do at all, nil for none
       # slipping: the multiple from which it may not hold, nil for none
-      Purpose = Value.define(cleared: true, loosest: nil, loose: :will_not, refused: nil, slipping: nil)
+      Purpose = Value.define(:parts, cleared: true, loosest: nil, loose: :will_not, refused: nil, slipping: nil)
 
       PURPOSES = {
-        hole: Purpose.new,
-        ring: Purpose.new,
+        hole: Purpose.new(parts: %i[bead finishing pendant]),
+        ring: Purpose.new(parts: %i[ring]),
         # Wider, a crimp leaves a gap when flattened, and needs care (from memory); a 2 mm tube of 1.3 bore on two lines of 0.38 is common
         # practice. Beyond twice the lines it does not grip (from memory).
-        crimp: Purpose.new(loosest: Rational(8, 5), loose: :tight, refused: 2),
+        crimp: Purpose.new(parts: %i[crimp], loosest: Rational(8, 5), loose: :tight, refused: 2),
         # Wider, what is glued in has room to slip out (from memory).
-        cord_end: Purpose.new(cleared: false, loosest: Rational(5, 4), loose: :tight),
+        cord_end: Purpose.new(parts: %i[cord_end], cleared: false, loosest: Rational(5, 4), loose: :tight),
         # Strands that are bound and glued are thicker than the tightest bundle: up to 1.6 times (from memory). Wider, they can slip out.
-        bound_end: Purpose.new(cleared: false, loosest: Rational(8, 5), loose: :tight),
+        bound_end: Purpose.new(parts: %i[cord_end], cleared: false, loosest: Rational(8, 5), loose: :tight),
         # Wider, what should hold by friction slips (from memory).
-        spacer: Purpose.new(cleared: false, loosest: Rational(5, 4), slipping: Rational(9, 8))
+        spacer: Purpose.new(parts: %i[bead finishing], cleared: false, loosest: Rational(5, 4), slipping: Rational(9, 8))
       }.freeze
 
       # status: :fits, :tight or :will_not · outcome: :too_small, :loose, :may_slip, :tight or :fits · margin: room left, or lacking
