@@ -3,10 +3,11 @@
 require 'i18n'
 
 module Formats
-  # The words for what the core says in codes. All of them stand in wording/en.yml.
+  # The words for what the core says in codes: those of one construction, rule or lever beside it, all others in wording/.
   # No value may be called unit, which is how lengths among the values are printed.
   module Wording
-    BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(File.join(EagerBench::ROOT, 'wording', 'en.yml')) }
+    FILES = Dir[File.join(EagerBench::ROOT, '{wording,core}', '**', '*.yml')].freeze
+    BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(*FILES) }
 
     # Movement that no hand could leave on purpose is not told.
     WORTH_SAYING = Core::Measure::Length.mm(0.5)

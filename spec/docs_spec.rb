@@ -38,7 +38,7 @@ RSpec.describe 'The documents' do
     end
 
     it 'has the words that it needs, and no others' do
-      words = YAML.safe_load(example('docs/constructions.md', 'yaml'))
+      words = YAML.safe_load(example('docs/constructions.md', 'yaml'))['en']
       expect(words['steps'].keys).to match_array(work_up.steps.map { |step| step.text.to_s })
       expect(words['constructions'].keys).to eq([klass.key.to_s])
     end
@@ -60,7 +60,7 @@ RSpec.describe 'The documents' do
         join = Core::Making::Join.new(kind: :lines_through, inner: table.line('cable'), outer: table.part(bead), at: 0.0)
         finding = Core::Fit::Rules::BeadSwings.new(table).call(join)
         expect(finding.status).to eq(status)
-        expect(YAML.safe_load(example('docs/fit.md', 'yaml'))['fit']).to include(finding.code.to_s)
+        expect(YAML.safe_load(example('docs/fit.md', 'yaml')).dig('en', 'fit')).to include(finding.code.to_s)
         expect(finding.cures.map { |cure| cure.key.to_s }).to all(match(/round/)) if status == :tight
       end
     end

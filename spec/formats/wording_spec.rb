@@ -16,7 +16,20 @@ RSpec.describe Formats::Wording do
 
     tree.flat_map { |key, below| texts.call(below, path + [key]) }
   end
-  wording = Dir[File.join(EagerBench::ROOT, 'wording', '*.yml')].flat_map { |file| texts.call(YAML.load_file(file)) }
+  wording = described_class::FILES.flat_map { |file| texts.call(YAML.load_file(file)) }
+
+  it 'says each thing in one place' do
+    expect(wording.map(&:first).tally.select { |_, times| times > 1 }.keys).to eq([])
+  end
+
+  { 'constructions' => Core::Construction::Kinds, 'rules' => Core::Fit::Rules, 'levers' => Core::Levers::Kinds }.each do |section, family|
+    it "keeps the words of each kind of #{section} in the file beside it" do
+      family.all.each do |kind|
+        beside = Object.const_source_location(kind.name).first.sub(/rb\z/, 'yml')
+        expect([kind.key, File.exist?(beside) && YAML.load_file(beside).dig('en', section)&.keys]).to eq([kind.key, [kind.key.to_s]])
+      end
+    end
+  end
 
   it 'reads easily, all of it and each sentence of it' do
     expect(Readability.ease(wording.map(&:last).join("\n"))).to be >= 60

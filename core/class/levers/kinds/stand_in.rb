@@ -4,7 +4,7 @@ module Core
   module Levers
     module Kinds
       # Another tool in the place of one that people wait for or lack, for one technique.
-      class LetStandIn < Lever
+      class StandIn < Lever
         key :stand_in
         rank 20
 
