@@ -4,7 +4,7 @@ require 'date'
 require 'digest'
 
 module Application
-  # Names data by its content: equal data has one digest, in this run of the program and in any other, whatever parts of it are shared.
+  # Names data by its content: equal data has one digest, in this run of the program and in any other, also where parts of it are shared.
   module Digest
     PLAIN = [Rational, Symbol, NilClass, TrueClass, FalseClass, Date, Time, Range].freeze
 

@@ -51,7 +51,7 @@ module Application
       copies.each { |copy| @backups.remove(copy) }
     end
 
-    # After somebody was taken out of one class for good.
+    # After someone was taken out of one class for good.
     # @return [Done]
     def finish(texts, classes = 1)
       @studio.worked_out.forget(texts)

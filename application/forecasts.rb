@@ -35,7 +35,7 @@ module Application
       @outlooks.fetch(digest(model)) { read(@worked_out[key(digest(model))]) }
     end
 
-    # Asks for a class's forecast. @param urgent [Boolean] whether somebody looks at it
+    # Asks for a class's forecast. @param urgent [Boolean] whether someone looks at it
     # @return [Work::Job, nil] nil where there is nothing to simulate
     def ask(class_id, model, urgent: true)
       return unless model.is_a?(Core::Session::Model)

@@ -18,7 +18,7 @@ module Application
     def ask
       logbook = self.logbook
       keep = ->(job) { logbook.keep(job.result.fresh) if job.done? }
-      @once.ask(logbook.digest, title: 'What classes taught', about: [:lessons], changed: keep) { logbook.task }
+      @once.ask(logbook.digest, title: 'Learned times', about: [:lessons], changed: keep) { logbook.task }
     end
 
     # @return [Work::Job::State] found: Tasks::Learn::Found or nil
@@ -59,7 +59,7 @@ module Application
       true
     end
 
-    # @param fixed [Boolean] whether it stays as it is, whatever classes teach @return [Boolean] whether there is such a thing
+    # @param fixed [Boolean] whether classes no longer change it @return [Boolean] whether there is such a thing
     def fix(about, fixed)
       return false unless rows.values.flatten.any? { |row| row.about == about }
 

@@ -7,7 +7,7 @@ module Application
     MOST = 32
     # Runs after which an answer is told: the first within the tap, the last soon after.
     STAGES = [60, 400].freeze
-    # Without a tap it is worked out anew after so many seconds, since minutes go by.
+    # Without a tap it is worked out again after so many seconds, since minutes go by.
     OLD_SECONDS = 30
 
     # taken: how many taps it counts · at: seconds · before: Core::Session::Forecast that was known until then, or nil

@@ -50,7 +50,7 @@ module Application
       @plans.fetch(stored.id, inputs_digest(stored)) { plan(stored) }
     end
 
-    # @return [Boolean] whether its plan need not be worked out anew
+    # @return [Boolean] whether its plan need not be worked out again
     def planned?(stored)
       !@plans[stored.id, inputs_digest(stored)].nil?
     end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Application
-  # Everybody who is in a class, once. Of all classes only those are read anew that changed.
+  # Everyone who is in a class, once. Of all classes only those are read again that changed.
   class People
     # @param studio [Store::Studio]
     def initialize(studio)

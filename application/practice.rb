@@ -2,7 +2,7 @@
 
 module Application
   # Evenings to practise on: a copy of a class whose people go through their steps by themselves, faster than life. What they do comes in
-  # as taps do; whoever practises taps beside it.
+  # as taps do; the instructor who practises taps as well.
   class Practice
     MOST = 8
     # Minutes of the class in one of the clock.

@@ -31,7 +31,7 @@ module Application
       end
     end
 
-    # The class's own number never changes; its revision goes with whatever else of it was read.
+    # The class's own number never changes; its revision counts with every other part that was read.
     def id
       @result.id
     end

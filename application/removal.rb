@@ -60,7 +60,7 @@ module Application
       Use.new(code: code, count: count) if count.positive?
     end
 
-    # Constructions name techniques that came with the program, whichever of their ways is chosen.
+    # Constructions name techniques that came with the program, for each of their options.
     def shipped(key)
       @studio.shipped.all.include?(['techniques', key]) ? [Use.new(code: :shipped)] : nil
     end
@@ -69,7 +69,7 @@ module Application
       @studio.projects.in_use.map(&:design) + @studio.drafts.all.map(&:design)
     end
 
-    # Whatever names it: a choice, or a step as somebody wrote it.
+    # All that names it: a choice, or a step in own words.
     def designs_working(technique)
       all_designs.select { |design| Core::Sizing::Blueprint.techniques(design, @studio.catalogue.table).include?(technique) }
     end

@@ -5,7 +5,7 @@ require 'date'
 module Application
   # The one way to the results of a studio's classes. Asking for a result starts nothing beside the pages.
   class Results
-    # Plans kept: of all classes that somebody may look at or that take from the stock.
+    # Plans kept: of all classes that someone may look at or that take from the stock.
     MOST_PLANS = 250
     # Classes whose fitted pieces are kept for the next change.
     MOST_FITTINGS = 8
@@ -52,7 +52,7 @@ module Application
       end
     end
 
-    # Works out what whoever comes first would wait for, whichever page they come to. What fails here says so on its own page.
+    # Warms the caches for the first visitor; errors show on their own page.
     def prepare
       now.supplies
       now.library.techniques_by_project

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# A shared studio with eight people signed in, four on one class and four on others, each changing somebody's size every few seconds for a
+# A shared studio with eight people signed in, four on one class and four on others, each changing someone's size every few seconds for a
 # minute: how long an answer takes, whether an edit is lost; then the memory over 20,000 pages. Aims: p95 under 300 ms, nothing lost, flat.
 # Run: bundle exec ruby -I. bench/crowd.rb [seconds] [pages]
 require 'bcrypt'
@@ -9,7 +9,7 @@ require 'tmpdir'
 require_relative 'support'
 EagerBench.load(:standins, :web)
 
-# Somebody at a browser.
+# Someone at a browser.
 class Visitor
   PASSWORD = 'three moons over a hill'
 

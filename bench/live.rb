@@ -22,7 +22,7 @@ module Calibration
     before = chances(model)
     (0...evenings).flat_map do |run|
       events = Core::Live::Pretended.events(plan, model, START, run: run)
-      # With what must be done; whoever does something more after it has finished.
+      # Required steps only: a person at an extra step has finished.
       finished = Core::Session::Simulation.new(model, seed: Core::Live::Pretended::SEED).watch(run..run).first.finished
       MINUTES.flat_map do |minute|
         here = Core::Live::Evening.new(plan, events.select { |event| event.at <= START + (minute * 60) && event.kind != :end })

@@ -66,7 +66,7 @@ class Pictures
       @session.execute_script(<<~JS)
         [...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()
       JS
-    when :under_way then @session.has_text?('Everybody finishes in', wait: 20)
+    when :under_way then @session.has_text?('chance that everyone finishes', wait: 20)
     when String then @session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Formats
-  # The simulated class as data, from which it can be built anew elsewhere; docs/session.md says what each field does. Times are minutes.
+  # The simulated class as data, from which it can be built again elsewhere; docs/session.md says what each field does. Times are minutes.
   module ModelDocument
     module_function
 

@@ -17,7 +17,7 @@ module Formats
     LONGEST_NAME = 80
     LONGEST_NOTES = 2000
     LONGEST_MEASURE = 40
-    # Words for levels, and for how long somebody has done it (from memory).
+    # Words for levels, and for how long someone has done it (from memory).
     LEVEL_WORDS = {
       1 => /\b(?:absolute |complete |total )?(?:beginner|novice|none|never|new|newcomer|first time)\b/i,
       2 => /\b(?:improver|some|a little|elementary|basic)\b/i,

@@ -57,7 +57,7 @@ module Formats
         %(aria-hidden="true" class="part">#{shapes}</svg>)
     end
 
-    # @param standalone [Boolean] for a file of its own, which names its colours itself
+    # @param standalone [Boolean] for a separate file, which carries its colours
     # @return [String]
     def to_s(standalone: false)
       top = -half_height - marks_height - pins_height

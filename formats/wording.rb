@@ -47,7 +47,7 @@ module Formats
       most && most > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
     end
 
-    # @param numbers [Hash{Symbol=>Object}] what of a step is somebody's own @return [String] "29 beads, 152 mm"
+    # @param numbers [Hash{Symbol=>Object}] what of a step is someone's own @return [String] "29 beads, 152 mm"
     def step_numbers(numbers, unit: :mm)
       numbers.map { |name, value|
         key = "step_numbers.#{name}"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Store
-  # Who may use a studio that is shared. Passwords, sessions and lockouts are Rodauth's business; this keeps who somebody is.
+  # Who may use a studio that is shared. Passwords, sessions and lockouts are Rodauth's business; this keeps who someone is.
   class Accounts
     include Writing
 
@@ -13,7 +13,7 @@ module Store
 
     # Nobody would be left who may let people in.
     class LastOwner < Core::Error; end
-    # Somebody signs in with that address already.
+    # Someone signs in with that address already.
     class LoginTaken < Core::Error; end
 
     # @return [Array<Account>] in the order of their names
@@ -33,7 +33,7 @@ module Store
       row && account(row)
     end
 
-    # @return [Boolean] whether somebody may do everything
+    # @return [Boolean] whether someone may do everything
     def owner?
       !owners.empty?
     end
@@ -47,7 +47,7 @@ module Store
       end
     end
 
-    # What somebody may do changes at once, on every device. @raise [LastOwner] @raise [NotFound]
+    # What someone may do changes at once, on every device. @raise [LastOwner] @raise [NotFound]
     def give_role(id, role)
       write do
         one = find(id) or raise NotFound.new(:account, id)

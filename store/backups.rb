@@ -17,7 +17,7 @@ module Store
     SPARE_BYTES = 131_072
     # :daily, :before_upgrade, :before_restore, :asked or :brought (from elsewhere)
     REASONS = %i[daily before_upgrade before_restore asked brought].freeze
-    # What was asked for stays until somebody takes it away.
+    # What was asked for stays until someone takes it away.
     STAYING = %i[asked brought].freeze
     NAME = /\Astudio-(?<at>\d{8}-\d{6})(?:-\d+)?-(?<reason>#{REASONS.join('|')})\.sqlite3\z/
 
@@ -110,7 +110,7 @@ module Store
 
     # Changes a copy in place: what the block did is checked and gets a new checksum, or the copy stays as it was.
     # @param name [String] of one of {all}
-    # @yieldparam database [Sequel::Database] of the copy, of whichever version
+    # @yieldparam database [Sequel::Database] of the copy, of any version
     # @raise [Unusable]
     def rewrite(name)
       copy = all.find { |one| one.name == name } or return
@@ -210,7 +210,7 @@ module Store
       File.file?(@database) && File.size(@database).positive?
     end
 
-    # A studio that cannot be read is moved aside byte by byte: somebody may still save something of it.
+    # A studio that cannot be read is moved aside byte by byte: someone may still save something of it.
     def keep_present(now)
       return '' unless present?
       return take(:before_restore, now: now) if Backups.check(@database).status == :good

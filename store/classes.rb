@@ -10,7 +10,7 @@ module Store
 
     # One stored class. state: ClassState · rank: the lower, the earlier it takes from the stock
     Stored = Core::Value.define(:id, :revision, :state, :rank)
-    # What an edit came to. merged: paths that somebody else changed since the editor last looked
+    # What an edit came to. merged: paths that someone else changed since the editor last looked
     Edited = Core::Value.define(:id, :revision, :merged)
     # One step that can be undone or redone. action: what was done · path: the place it changed, for its wording
     Step = Core::Value.define(:action, :before, :after)
@@ -36,7 +36,7 @@ module Store
       states(live.where { date >= today }.order(:date, :start_minute, :id))
     end
 
-    # @param today [Date] @param matching [String] in the title or in somebody's name, '' for all
+    # @param today [Date] @param matching [String] in the title or in someone's name, '' for all
     # @return [Array<Stored>] before today, the newest first
     def held(today, limit:, offset: 0, matching: '')
       states(before_today(today, matching).reverse(:date, :start_minute, :id).limit(limit, offset))
@@ -99,7 +99,7 @@ module Store
     # @yieldparam state [ClassState] as it was at that revision @yieldreturn [ClassState]
     # @param take_over [Boolean] whether the editor's change wins where both changed the same place
     # @return [Edited]
-    # @raise [Conflict] when somebody else changed the same place @raise [NotFound]
+    # @raise [Conflict] when someone else changed the same place @raise [NotFound]
     def edit(id, revision, action, take_over: false)
       write do
         now = find(id)
@@ -155,7 +155,7 @@ module Store
       write { @database[:classes].where(id: id).update(reserve_rank: (live.min(:reserve_rank) || 1) - 1) }
     end
 
-    # Everybody who was taken out of a class and still stands in a state it can go back to.
+    # Everyone who was taken out of a class and still stands in a state it can go back to.
     # @return [Hash{String=>String}] key => the name they last had
     def taken_out(id)
       present = find(id).state.attendees.map(&:key)
@@ -163,12 +163,12 @@ module Store
       (ever - present).to_h { |key| [key, last_name(id, key)] }.compact
     end
 
-    # Takes somebody out of every state of the class: this cannot be undone.
+    # Takes someone out of every state of the class: this cannot be undone.
     def erase(id, key)
       write { PersonTraces.erase(@database, id, key) }
     end
 
-    # Takes a person out of every class and all its states; whoever has such a class open is told of the change.
+    # Takes a person out of every class and all its states; people with such a class open see a notice.
     # This cannot be undone.
     # @param traces [PersonTraces]
     def erase_everywhere(traces)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Store
-  # Somebody else changed the same place meanwhile. conflicts: [Core::Data::Merge::Conflict] · revision: the current one
+  # Someone else changed the same place meanwhile. conflicts: [Core::Data::Merge::Conflict] · revision: the current one
   class Conflict < Core::Error
     attr_reader :conflicts, :revision
 

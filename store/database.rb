@@ -43,7 +43,7 @@ module Store
     end
 
     # Runs the block in one immediate transaction, so that what it reads cannot change before it writes, and raises the studio's
-    # revision: whatever was worked out from the data knows that it may have changed. Every change of the studio goes through here.
+    # revision: results worked out from the data can see that it may have changed. Every change of the studio goes through here.
     # @return [Object] what the block returns @raise [NotSaved] when nothing was written
     def write(database)
       database.transaction(mode: :immediate) do
@@ -65,7 +65,7 @@ module Store
       end
     end
 
-    # All migrations and the version they lead to are one transaction: a kill leaves the older studio whole. Some tables are made anew,
+    # All migrations and the version they lead to are one transaction: a kill leaves the older studio whole. Some tables are made again,
     # so foreign keys are off meanwhile and checked at the end (https://www.sqlite.org/lang_altertable.html, section 7).
     # @param version [Integer, nil] a migration to go to, up or down; nil for the newest
     def migrate(database, version = nil)
@@ -81,7 +81,7 @@ module Store
     end
 
     # Rewrites the file, so that nothing that was deleted stays in it or in its log.
-    # @return [Boolean] false where somebody else kept the log in use
+    # @return [Boolean] false where someone else kept the log in use
     def compact(database)
       database.run('VACUUM')
       CHECKPOINT_TRIES.times do

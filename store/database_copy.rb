@@ -3,13 +3,13 @@
 require 'sqlite3'
 
 module Store
-  # Copies an SQLite database while others use it, and compares the copy with its source before anybody relies on it.
+  # Copies an SQLite database while others use it, and compares the copy with its source before anyone relies on it.
   class DatabaseCopy
     # The copy is not what it was copied from.
     class Differs < StandardError; end
 
     DONE = 101
-    # SQLite's codes for a source that somebody else is writing to (BUSY, LOCKED): try again.
+    # SQLite's codes for a source that someone else is writing to (BUSY, LOCKED): try again.
     OCCUPIED = [5, 6].freeze
     TRIES = 100
     WAIT_SECONDS = 0.05

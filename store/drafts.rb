@@ -36,7 +36,7 @@ module Store
     # @param seen [Integer, nil] id of the state it was seen in; nil, or one that is gone, takes the one that stands
     # @yieldparam design [Core::Project::Design] @yieldreturn [Core::Project::Design]
     # @return [Stored]
-    # @raise [Conflict] when somebody else changed the same place meanwhile
+    # @raise [Conflict] when someone else changed the same place meanwhile
     def change(id, seen = nil)
       write do
         now = find(id)

@@ -19,7 +19,7 @@ module Store
       write { @database[:lessons].where(about: about).delete }
     end
 
-    # @return [Array<String>] what stays as it is, whatever classes teach
+    # @return [Array<String>] values that classes do not change
     def fixed
       @database[:lessons_fixed].select_map(:about)
     end

@@ -22,7 +22,7 @@ module Store
       @keys ||= documents.transform_values { |states| keys_in(states) }.reject { |_, found| found.empty? }
     end
 
-    # @return [Array<String>] every name, note and guardian of the person, in whichever state
+    # @return [Array<String>] every name, note and guardian of the person, in any state
     def texts
       @texts ||= keys.flat_map { |id, found| documents[id].flat_map { |one| one['attendees'].slice(*found).values } }
         .flat_map { |person| [*person.values_at(*TEXTS), person.dig('needs', 'guardian')] }.compact.reject(&:empty?).uniq

@@ -5,7 +5,7 @@ module Store
   class Trail
     include Writing
 
-    # One change. by: the name of whoever made it · route: what was asked, such as "POST /classes/:id/people"
+    # One change. by: the name of the person who made it · route: the request, such as "POST /classes/:id/people"
     Entry = Core::Value.define(:at, :by, :route)
 
     # Older ones go.

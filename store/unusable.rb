@@ -7,7 +7,7 @@ module Store
       newer: 'The database %<path>s was made by a newer version of this program. Start that version, or choose another folder with --data.',
       damaged: 'The database %<path>s is damaged or is no database. Put a copy of it in its place, or choose another folder with --data.',
       empty: 'The database %<path>s is empty, although a studio was kept there. ' \
-             'Put a copy of it in its place, or remove the empty file to begin anew.',
+             'Put a copy of it in its place, or remove the empty file to begin again.',
       locked: 'Another program keeps the database %<path>s locked. Close it, then start again.',
       full: 'The disk is full: %<path>s cannot be written. Make room, then start again.',
       not_writable: 'The file %<path>s cannot be written. Give yourself the right to write there, or choose another folder with --data.',

@@ -25,7 +25,7 @@ module Store
       text && JSON.parse(text)
     end
 
-    # Written a little later, by a thread of its own: whoever asks for an answer never waits for the database's one writer.
+    # Written a little later, by a separate thread: a request never waits for the database's one writer.
     def put(digest, data)
       @lock.synchronize do
         @unwritten[named(digest)] = JSON.generate(data)
@@ -38,7 +38,7 @@ module Store
       @lock.synchronize { @writer }&.join
     end
 
-    # @param texts [Array<String>] what somebody was called; results that hold one of them go
+    # @param texts [Array<String>] what someone was called; results that hold one of them go
     def forget(texts)
       settle
       parts = texts.map { |text| JSON.generate(text)[1..-2] }

@@ -62,7 +62,7 @@ module Web
       @studio.accounts.remove(account.id)
       @say.call("Removed: #{account.name}.")
     rescue Store::Accounts::LastOwner
-      @refuse.call('This is the only owner. Make somebody else an owner first.')
+      @refuse.call('This is the only owner. Make someone else an owner first.')
     end
 
     def known(login)

@@ -14,14 +14,14 @@ module Web
       show_sections(sections, title: presenter.design.name, kind: 'class-page composer')
     end
 
-    # A change somebody else made meanwhile is kept; at the same place it goes before.
+    # A change someone else made meanwhile is kept; at the same place it goes before.
     def composed(id, gesture = nil, &block)
       studio.drafts.change(id, seen_state, &block)
       answer(id, gesture&.place, notice: gesture&.problem)
     rescue Store::Conflict
       status 409 unless redraw?
       show_draft(id,
-        notice: 'Somebody changed the same place in another window. Their change is shown; do yours again if it is still wanted.')
+        notice: 'Someone changed the same place in another window. Their change is shown; do yours again if it is still wanted.')
     end
 
     def seen_state

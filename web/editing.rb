@@ -2,7 +2,7 @@
 
 module Web
   # How a class is changed from its pages: with the sections redrawn for a script, with a redirect without one;
-  # a change somebody else made meanwhile is kept and told, or asked about.
+  # a change someone else made meanwhile is kept and told, or asked about.
   module Editing
     def class_page(id, **options)
       Presenters::ClassPage.new(result(id), settings.fragments, unit: unit, seat: text(:seat), place: place, **options) do |name, section|
@@ -19,7 +19,7 @@ module Web
     # Showing it asks for nothing; who opens the place where the forecast stands asks for it there.
     def show_class(id, **options)
       page = class_page(id, **options)
-      # Somebody else changed the class: what is half typed here stays on what it was typed on.
+      # Someone else changed the class: what is half typed here stays on what it was typed on.
       halt 204 if polled? && text(:at) != page.revision.to_s
       show_sections(page.sections, title: page.title, kind: "class-page place-of-#{page.place}", keys: 'class')
     end
@@ -50,7 +50,7 @@ module Web
       redirect to(class_address(id)), 303
     end
 
-    # Whoever looks at a class wants to know whether it will finish: asked for by name, never by drawing a page.
+    # Starts the forecast when a class is opened; drawing a page alone never does.
     def ask_forecast(id)
       found = result(id)
       settings.forecasts.ask(id, found.model) if found.plan

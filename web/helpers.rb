@@ -52,7 +52,7 @@ module Web
       !env[SignedIn::FORM].nil? && account.nil?
     end
 
-    # @return [Boolean] whether whoever asks has a right, see Rights
+    # @return [Boolean] whether the request has a right, see Rights
     def may?(right)
       account.nil? || Rights.allow?(account.role, right)
     end
@@ -96,7 +96,7 @@ module Web
       erb(:"partials/_#{name}", layout: false, locals: locals.merge(local_assigns: locals))
     end
 
-    # @return [String] of a partial that shows the same whatever happens
+    # @return [String] of a partial that always shows the same
     def unchanging(name)
       UNCHANGING[name] ||= partial(name)
     end

@@ -2,7 +2,7 @@
 
 module Web
   # The text of a long page, as a Rack body: short pieces are put together, long ones sent as they are kept, and what was put together is
-  # let go as soon as it is sent. Left to the collector, some sixty long pages make it go through all that is kept, and whoever asks then
+  # let go as soon as it is sent. Left to the collector, some sixty long pages make it go through all that is kept, and the next request
   # waits.
   class PageBody
     # Bytes sent at once. A piece as long as a quarter of it is not copied.

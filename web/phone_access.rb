@@ -25,7 +25,7 @@ module Web
     THREADS = 3
     CODES = 1_000_000
     EVENING_SECONDS = 12 * 3600
-    # So many wrong codes, from whatever phone, lock the door for so long (OWASP Authentication Cheat Sheet: account lockout).
+    # Wrong codes, from any phone, that lock the door, and for how long (OWASP Authentication Cheat Sheet: account lockout).
     MOST_WRONG = 5
     LOCK_SECONDS = 60
 

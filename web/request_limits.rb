@@ -7,11 +7,11 @@ module Web
     LONGEST_ADDRESS = 8_000
     # Bodies of ordinary forms.
     MOST_BYTES = 2_500_000
-    # From anybody in the network who has not signed in.
+    # From anyone in the network who has not signed in.
     MOST_BYTES_OF_STRANGERS = 1_000_000
-    # From an account of a shared studio, whatever it sends.
+    # From an account of a shared studio, for any request.
     MOST_BYTES_SHARED = 20_000_000
-    # What may be longer from whoever is trusted, by where it is sent: a price list, another studio's file, and a copy of a studio.
+    # Longer limits for trusted requests, by route: a price list, another studio's file, and a copy of a studio.
     LONGER = { %r{\A/stockroom/prices/?\z} => 10_500_000, %r{\A/safe-keeping/studio/?\z} => 50_500_000,
                %r{\A/safe-keeping/copies/file/?\z} => 500_000_000 }.freeze
     MOST_FIELDS = 2_000
@@ -19,7 +19,7 @@ module Web
 
     # How many bytes a body may have, by where it is sent and who sends it. The HTTP server asks it before a body is stored.
     class Bodies
-      # @param trusted [#call] env => whether it comes from somebody who is in, and not from anybody in the network
+      # @param trusted [#call] env => whether it comes from someone who is in, and not from anyone in the network
       # @param shared [Boolean] whether the studio is shared in a network
       def initialize(trusted:, shared: false)
         @trusted = trusted
@@ -84,7 +84,7 @@ module Web
       answer(400, 'That form holds more than any of ours. Go back and send it again.') if overfull?(env)
     end
 
-    # What stands in an address is text, whichever part of it a route takes.
+    # Every part of an address is text.
     def clean(path)
       return path unless path.include?('%')
 

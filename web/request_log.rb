@@ -42,7 +42,7 @@ module Web
         status: status,
         ms: took))
     rescue SystemCallError
-      # A full disk must not keep anybody from working.
+      # A full disk must not keep anyone from working.
       nil
     end
   end

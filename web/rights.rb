@@ -4,8 +4,8 @@ module Web
   # What each role may ask for in a shared studio. Every route stands here once; what does not stand here is refused to all.
   # (OWASP Cheat Sheet Series: Authorization: deny by default, least privilege.)
   module Rights
-    # any: whoever is signed in · look: plans and prints · evening: what is shown on the evening · live: Live itself
-    # plan: whatever an instructor does · own: accounts, safe keeping, and what cannot be undone
+    # any: everyone who is signed in · look: plans and prints · evening: what is shown on the evening · live: Live itself
+    # plan: all that an instructor does · own: accounts, safe keeping, and what cannot be undone
     OF_ROLES = {
       viewer: %i[any look evening],
       helper: %i[any evening live],

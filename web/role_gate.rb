@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Web
-  # Behind the sign-in of a shared studio: refuses what somebody's role may not ask for, and writes down who changed what.
+  # Behind the sign-in of a shared studio: refuses what someone's role may not ask for, and writes down who changed what.
   class RoleGate
     CLASS_ROUTE = %r{\A/classes/(\d{1,15})(?:/|\z)}
 
@@ -42,7 +42,7 @@ module Web
 
     private
 
-    # Whoever may not look at plans reaches the class of the evening alone.
+    # People who may not see plans reach only the class of the evening.
     def in_reach?(env, account, route)
       return true if Rights.allow?(account.role, :look) || !route.include?('/classes/:id')
 

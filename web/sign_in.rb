@@ -7,7 +7,7 @@ require 'sequel'
 require 'uri'
 
 module Web
-  # The door of a shared studio: lets in whoever has an account, by Rodauth; passwords are kept as bcrypt hashes. Its forms are pages of
+  # The door of a shared studio: lets in people with an account, by Rodauth; passwords are kept as bcrypt hashes. Its forms are pages of
   # the application, which is asked for them. (OWASP Cheat Sheet Series: Authentication, Session Management, Forgot Password.)
   class SignIn
     SHORTEST_PASSWORD = 12
@@ -53,7 +53,7 @@ module Web
       [503, { 'content-type' => 'text/plain; charset=utf-8' }, ["#{Formats::Wording.say('accounts.not_now')}\n"]]
     end
 
-    # Writes somebody a letter with a link to set a password; links sent before hold no longer.
+    # Writes someone a letter with a link to set a password; links sent before hold no longer.
     # @param account [Store::Accounts::Account] @param address [String] of the studio, such as "https://studio.example:9410"
     # @return [String] the link
     def invite(account, address)
@@ -101,7 +101,7 @@ module Web
 
     # What the door does with each request.
     module Door
-      # Somebody whose session is no longer good is led to the form by it.
+      # Someone whose session is no longer good is led to the form by it.
       def stay_signed_in
         rodauth.load_memory
         rodauth.check_session_expiration
@@ -136,7 +136,7 @@ module Web
         login_column :login
         account_password_hash_column :password_hash
         set_deadline_values? true
-        # Whatever name the studio is asked by was found good before: see App.for_studio.
+        # The host name was checked before: see App.for_studio.
         domain { request.host }
       end
       places(auth)
@@ -273,7 +273,7 @@ module Web
         login_failed_reset_password_request_form { nil }
         unlock_account_request_view { show('/sign-in') }
         logout_view { redirect('/account') }
-        # Whether somebody has an account is not told to whoever asks.
+        # The answer never shows whether an account exists.
         reset_password_request_view { request.post? ? reset_password_email_sent_response : show('/forgotten-password') }
         reset_password_view { show('/new-password') }
         change_password_view { show('/change-password') }

@@ -3,7 +3,7 @@
 require 'rack/attack'
 
 module Web
-  # Refuses one address that tries passwords or asks for letters without end, whatever accounts it names; Rodauth locks the account.
+  # Refuses one address that tries passwords or asks for letters without end, for any accounts; Rodauth locks the account.
   module SignInLimits
     # In so many seconds.
     PERIOD = 60
@@ -53,7 +53,7 @@ module Web
 
     COUNTS = Counts.new
 
-    # What a proxy on this machine says of whom it asks for is believed; of anybody else it would be easy to change.
+    # What a proxy on this machine says of whom it asks for is believed; of anyone else it would be easy to change.
     def self.address_of(request)
       own = request.get_header('REMOTE_ADDR').to_s
       OWN.include?(own) ? request.ip : own

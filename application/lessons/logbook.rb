@@ -3,7 +3,7 @@
 module Application
   class Lessons
     # The classes that were taught, and what each of them says. That is worked out once for each, with the times and paces from before
-    # anything was learnt, so that the same class teaches the same whatever is used.
+    # anything was learnt, so that the same class always teaches the same.
     class Logbook
       # Goes up when what a class says is worked out in another way.
       WORKED_OUT = 3

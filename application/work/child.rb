@@ -52,7 +52,7 @@ module Application
         nil
       end
 
-      # Ends it, whatever it does.
+      # Ends it at once.
       def kill
         signal(:KILL)
         close

@@ -20,7 +20,7 @@ module Application
 
       attr_reader :id, :title, :about, :task, :found, :result, :error
 
-      # @param changed [#call] told of itself after each change, before anybody who waits
+      # @param changed [#call] told of itself after each change, before anyone who waits
       def initialize(task, title: '', about: nil, urgent: true, changed: ->(_job) {})
         @id = SecureRandom.hex(8)
         @task = task

@@ -2,7 +2,7 @@
 
 module Application
   module Work
-    # Does work beside the pages: a queue, and at most two worker processes that take from it. What somebody waits for goes before
+    # Does work beside the pages: a queue, and at most two worker processes that take from it. What someone waits for goes before
     # what is done ahead, of which at most one runs at a time.
     class Runner
       MOST = 2
@@ -23,7 +23,7 @@ module Application
 
       # @param task [#call] a value that Marshal can carry; called in another process with something to report to
       # @param about [Object, nil] older work about the same is dropped
-      # @param urgent [Boolean] whether somebody waits for it
+      # @param urgent [Boolean] whether someone waits for it
       # @return [Job]
       def submit(task, title: '', about: nil, urgent: true, changed: ->(_job) {})
         job = Job.new(task, title: title, about: about, urgent: urgent, changed: changed)
@@ -39,7 +39,7 @@ module Application
         job
       end
 
-      # Somebody waits for it now.
+      # Someone waits for it now.
       def hurry(job)
         @lock.synchronize { @queue.unshift(job) if @queue.delete(job) }
       end

@@ -47,7 +47,7 @@ module Formats
           table([['Packs', 'Pack of', 'Item', 'Price', 'Cost'], *rows], right: [0, 3, 4])
           pdf.move_down(6)
         end
-        order.unoffered.each { |item, count| rich("<b>#{count}</b> × #{safe(item.name)}: nobody offers it") }
+        order.unoffered.each { |item, count| rich("<b>#{count}</b> × #{safe(item.name)}: no price for it") }
         rich("Goods and delivery: <b>#{order.total}</b>")
       end
 

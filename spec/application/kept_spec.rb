@@ -13,7 +13,7 @@ RSpec.describe Application::Kept do
     expect(%i[a b c].map { |key| kept[key] }).to eq([1, nil, 3])
   end
 
-  it 'keeps the version asked for last, and works another out anew' do
+  it 'keeps the version asked for last, and works another out again' do
     worked = []
     ask = ->(version) { kept.fetch(:a, version) { worked.push(version).last } }
     expect([1, 1, 2, 2, 1].map(&ask)).to eq([1, 1, 2, 2, 1])

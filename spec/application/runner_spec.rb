@@ -70,7 +70,7 @@ RSpec.describe Application::Work::Runner do
     expect(Array.new(4) { runner.submit(task(20)) }.map { |job| [job.wait(Studios::PATIENCE), job.state.error] }).to all(eq([true, nil]))
   end
 
-  it 'serves first what somebody looks at' do
+  it 'serves first what someone looks at' do
     begun = Queue.new
     # Both workers are busy until all wait in the queue.
     busy = Array.new(2) { runner.submit(task(40, 100_000)).tap { |job| job.first_news(30) } }

@@ -66,7 +66,7 @@ RSpec.describe Application::StudioMerge do
     expect(merge.preview.map { |one| one.fresh + one.differing }.uniq).to eq([0])
   end
 
-  # @return [Hash{String=>Array}] what everybody needs in each class, by its title
+  # @return [Hash{String=>Array}] what everyone needs in each class, by its title
   def needs(studio)
     results = results_of(studio)
     studio.classes.all.to_h { |one| [one.state.workshop.title, results.of(one.id).plan.people.map { |person| person.needs.map(&:count) }] }

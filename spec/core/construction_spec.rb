@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Construction do
-  # What every construction keeps, whatever it makes. One sample of parameters each.
+  # The contract of every construction. One sample of parameters each.
   fill = ->(*parts) { [{ 'repeat' => parts.map { |part| { 'part' => part } }, 'fill' => true }] }
   list = ->(*parts) { parts.map { |part| { 'part' => part } } }
   samples = {

@@ -62,7 +62,7 @@ RSpec.describe Core::Project::Edit do
     it("carries #{from} to #{target}") { expect(told(edit.carry(place(from), place(target)))).to eq(expected) }
   end
 
-  it 'closes the path anew on both sides, keeping what lies between and what hangs' do
+  it 'closes the path again on both sides, keeping what lies between and what hangs' do
     hung = described_class.new(start).add(:findings, { 'parts' => pattern('drop') }, hung_at: 'centre')
     closed = described_class.new(hung).close(pattern('ring', 'clasp'), pattern('ring', 'extender'))
     expect(closed.components.map(&:key)).to eq(%w[first_end front findings last_end])

@@ -170,7 +170,7 @@ RSpec.describe Core::Fit do
       expect(Core::Fit::Check.new(table).piece(mended).map(&:code)).not_to include(:crimp_loose)
     end
 
-    # Practice on scrap, and the size that the group lends to whoever was not measured, are the same before and after.
+    # Practice on scrap, and the group's size for people without a measure, are the same before and after.
     it 'are tried in the class they are for, so that they tell what they change and nothing else' do
       crimping = table.techniques['flat_crimp'].with(practice: 'two', practice_minutes: 5, practice_takes: ['crimp x 2'])
       practised = table.with(techniques: table.techniques.merge('flat_crimp' => crimping))
@@ -295,7 +295,7 @@ RSpec.describe Core::Fit do
       (apart + inside).min
     end
 
-    # Graham, Lubachevsky, Nurmela, Östergård, Discrete Mathematics 181 (1998): packed anew here, and distances checked.
+    # Graham, Lubachevsky, Nurmela, Östergård, Discrete Mathematics 181 (1998): packed again here, and distances checked.
     (1..7).each do |n|
       it "packs #{n} equal lines as published, none over another" do
         packed = described_class.pack([1.0] * n)

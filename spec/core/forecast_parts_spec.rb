@@ -36,7 +36,7 @@ RSpec.describe Core::Session::Refinement do
     expect([model, large].map { |one| described_class.stages(one).last }.uniq).to eq([2000])
   end
 
-  it 'says of a model the same whoever asks, and another thing of another' do
+  it 'gives one digest to equal models, and another to another' do
     run = ->(one) { described_class.new(Core::Session::Simulation.new(one), [60]).call.outlook.late_end }
     expect(run.(model)).to eq(run.(results_of(studio).of(2).model))
     expect(run.(results_of(studio).of(1).model)).not_to eq(run.(model))

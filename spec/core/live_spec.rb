@@ -70,7 +70,7 @@ RSpec.describe Core::Live do
     expect([left.(during).demonstration, left.(after).demonstration]).to eq([nil, nil])
   end
 
-  # Two devices: whatever comes in first, and however often, the same stands.
+  # Two devices: the result is the same in any order of taps, and with repeats.
   it 'comes to the same in every order of arrival, and however often it is sent' do
     taps = events('0 start', '1 next 1', '2 hand 2', '3 next 1', '4 helped 2')
     expected = places(described_class::Evening.new(plan, taps))
@@ -150,7 +150,7 @@ RSpec.describe Core::Live do
       expect(needs.({ '1' => 0.6, '2' => 0.5 })).to eq([])
     end
 
-    it 'tells of two taps that moved somebody on within three seconds, for two minutes' do
+    it 'tells of two taps that moved someone on within three seconds, for two minutes' do
       told = ->(after, *lines) { described_class::DoubleTap.of(evening('0 start', *lines),
         start + (after * 60)).map { |one| [one.person, one.tap] } }
       expect(told.(3, '1 next 1', '2 next 1', '2.05 next 1', '2.03 next 2')).to eq([%w[1 e3]])

@@ -48,7 +48,7 @@ RSpec.describe Core::Logbook::SpreadLearning do
     }
   end
 
-  # R 4.2.2, lme4 1.1-31: VarCorr(lmer(y ~ technique + (1 | person))), restricted maximum likelihood. Where everybody tried everything both
+  # R 4.2.2, lme4 1.1-31: VarCorr(lmer(y ~ technique + (1 | person))), restricted maximum likelihood. Where everyone tried everything both
   # are the same; with tries missing they come near each other.
   {
     [] => [0.02836700146, 0.01620299982, 1e-7],

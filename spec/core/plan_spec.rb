@@ -4,7 +4,7 @@ require 'tsort'
 
 RSpec.describe Core::Planning::Plan do
   # Two people of one size and a third: the class hears a range, the third their own numbers.
-  it 'tells a step that people differ in with its range, and gives everybody their own numbers' do
+  it 'tells a step that people differ in with its range, and gives everyone their own numbers' do
     plan = plan_for(bracelet, [attendee(1, 150), attendee(2, 150), attendee(3, 200)])
     look = plan.steps.find { |planned| planned.step.key == 'front/check_length' }
     own = plan.people.map { |person| person.tasks.find { |task| task.step.key == 'front/check_length' }.step.values }
@@ -109,7 +109,7 @@ RSpec.describe Core::Planning::Plan do
     end
   end
 
-  it 'plans whoever was not measured at the size set for them, at the middle of the group, or at a usual one' do
+  it 'plans people without a measure at the size set for them, at the middle of the group, or at a usual one' do
     sizes = ->(shop, *wrists) {
       plan_for(bracelet, wrists.each_with_index.map { |wrist, i|
         attendee(i, wrist)

@@ -207,7 +207,7 @@ RSpec.describe Core::Session do
       expect(helped.watch(0...20).sum(&:helping)).to be < alone.watch(0...20).sum(&:helping) * 0.9
     end
 
-    it 'accounts for every minute of everybody, in every run' do
+    it 'accounts for every minute of everyone, in every run' do
       60.times do |replication|
         engine = run(full, replication)
         clocks = engine.spent.transpose.map(&:sum)
@@ -216,7 +216,7 @@ RSpec.describe Core::Session do
       end
     end
 
-    it 'comes out the same for the same seed, whichever runs are asked for first' do
+    it 'is the same for the same seed, in any order of runs' do
       simulate = ->(*ranges) { ranges.map { |range| Core::Session::Simulation.new(full, seed: 7).run(range).ends }.flatten }
       expect(simulate.(0...120)).to eq(simulate.(0...37, 37...120))
       expect(simulate.(0...20)).not_to eq(Core::Session::Simulation.new(full, seed: 8).run(0...20).ends)
@@ -238,7 +238,7 @@ RSpec.describe Core::Session do
       end
     end
 
-    it 'waits for everybody before a demonstration, and gives it alone to whoever comes later' do
+    it 'waits for everyone before a demonstration, and gives it alone to a person who comes later' do
       show = Core::Session::Model::Demonstration.new(minutes: 4.0, quorum: 2, alone: 1.0)
       engine = run(model(
         [[work(1.0), work(2.0, demonstration: 0)],
@@ -266,7 +266,7 @@ RSpec.describe Core::Session do
       expect(run(model([kept.('a', 'b'), kept.('b', 'a')], tools: { 'a' => 1, 'b' => 1 })).finished).to eq([10.0, 15.0])
     end
 
-    it 'gives each person the same luck whoever else is there, and each step whatever else is done' do
+    it 'gives each person and step the same luck, also when other people and steps change' do
       tasks = (0..5).map { |s| work(4.0, slot: "step #{s}") }
       spread = { sigmas: [0.4], between: 0.3 }
       alone = model([tasks], **spread)

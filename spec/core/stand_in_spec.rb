@@ -52,7 +52,7 @@ RSpec.describe Core::Catalogue::StandIn do
       expect(plan(stand_ins: ['flat_crimp/nothing', 'nothing/tape', 'x']).tools).to eq(plan.tools)
     end
 
-    it 'is found again by a planner that plans the same class anew' do
+    it 'is found again by a planner that plans the same class again' do
       planner = Core::Planning::Inputs.new(workshop: plan.workshop, design: bracelet, attendees: people, table: table).planner
       planner.plan
       again = planner.replan(plan(stand_ins: ['flat_crimp/tape']).workshop)

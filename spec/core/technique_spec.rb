@@ -277,7 +277,7 @@ RSpec.describe Core::Steps do
     expect(need.ways([fold], table).map(&:first)).to eq(%i[borrow stagger change_school nothing_else])
   end
 
-  it 'seats everybody once, sight at the front, left-handers at a left end, somebody who knows at every table' do
+  it 'seats everyone once, sight at the front, left-handers at a left end, someone who knows at every table' do
     words = { 1 => 'left-handed', 2 => 'glasses', 3 => 'age 8', 4 => 'left-handed', 5 => 'minor' }
     people = (1..11).map { |i| attendee(i, 170, level: [1, 2, 4][i % 3], needs: Core::People::NeedsReader.read(words[i].to_s)) }
     seats = Core::Planning::Seating.new(people, []).plan.seats

@@ -157,7 +157,7 @@ RSpec.describe Web::SignIn, type: :request do
     expect(waited).to eq([3600, 3600])
   end
 
-  it 'slows down whoever tries many accounts from one address' do
+  it 'slows down an address that tries many accounts' do
     allow(Time).to receive(:now).and_return(Time.now)
     statuses = Array.new(Web::SignInLimits::MOST + 2) do |number|
       sign_in("one#{number}")
@@ -216,7 +216,7 @@ RSpec.describe Web::SignIn, type: :request do
     expect(page).to include('Your password is changed')
   end
 
-  it 'stands whatever is sent to its door' do
+  it 'answers below 500 to all that is sent to its door' do
     account(:owner)
     hostile = ["\xFF\xFE", "a\0b", 'x' * 100_000, "' OR 1=1 --", '']
     forms = hostile.flat_map do |text|
@@ -328,12 +328,12 @@ RSpec.describe Web::SignIn, type: :request do
   it 'writes down who changed what in a class, and shows it there' do
     account(:instructor, name: 'Ilse Marrow')
     sign_in(:instructor)
-    ['Somebody', ''].each do |name|
+    ['Someone', ''].each do |name|
       submit('/classes/1', '/classes/1/people', name: name, level: '2', revision: studio.classes.find(1).revision.to_s, body: 'wrist',
         measure: '')
     end
     get '/classes/1/changes'
-    expect(page.scan('Added somebody').size).to eq(1)
+    expect(page.scan('Added someone').size).to eq(1)
     expect(page).to include('Ilse Marrow')
   end
 

@@ -12,7 +12,7 @@ RSpec.describe 'The day after, and what it changes', type: :feature do
     fill_in 'For the next time', with: 'Two more lamps.'
     find_button('Save the notes').send_keys(:enter)
     expect(page).to have_text('Taken: 96.50 EUR').and have_field('For the next time', with: 'Two more lamps.')
-    click_on 'What classes taught'
+    click_on 'Learned times'
     expect(page).to have_css('table.lessons', minimum: 3, wait: Studios::PATIENCE)
     expect(page).to be_axe_clean
     row = -> { find('table.lessons tr', text: 'Flattened crimp') }

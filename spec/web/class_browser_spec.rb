@@ -23,7 +23,7 @@ RSpec.describe 'The class page', type: :feature do
     press :tab, :tab, :tab
     type 'Upper room'
     press :enter
-    expect(page).to have_css('h1', text: 'First light').and have_text('Nobody sits here yet')
+    expect(page).to have_css('h1', text: 'First light').and have_text('No people yet')
     press 'n'
     expect(page).to have_css('h1', text: 'People for First light')
     paste "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\n" \
@@ -37,7 +37,7 @@ RSpec.describe 'The class page', type: :feature do
     expect(@studio.classes.find(1).state.attendees.map { |a| a.measures[:wrist].to_mm }).to eq([158.0, 190.5, 172.0])
   end
 
-  it 'fetches everybody’s piece when the fold is opened, and again when somebody’s size changes' do
+  it 'fetches everyone’s piece when the fold is opened, and again when someone’s size changes' do
     open_studio
     visit '/classes/1'
     expect(page).to have_no_css('.pieces')

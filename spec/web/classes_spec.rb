@@ -23,7 +23,7 @@ RSpec.describe Web::Routes::Bench, type: :request do
     end
   end
 
-  it 'draws a row anew only when something of that class is different' do
+  it 'draws a row again only when something of that class is different' do
     classes(4)
     # However slow the machine is, the first look draws all.
     stub_const('Web::Presenters::Classes::SECONDS', 60)

@@ -46,7 +46,7 @@ RSpec.describe Web::App, 'fields', type: :request do
     fields.each do |field, values|
       values.each do |typed|
         it "answers #{typed[0, 20].inspect} as #{field} of #{path} at the field, and keeps it" do
-          # Somebody is not measured: the assumed size has a field then.
+          # Someone is not measured: the assumed size has a field then.
           studio.classes.edit(1, studio.classes.find(1).revision, 'x') { |state| state.replacing(state.attendee('2').with(measures: {})) }
           sent = good.fetch(path).merge(field => typed, revision: studio.classes.find(1).revision.to_s)
           expect { send_form(path, **sent) }.not_to(change { [studio.classes.find(1).state, studio.market.all] })

@@ -31,7 +31,7 @@ RSpec.describe Web::Routes::Learning, type: :request do
       send_form('/techniques/learnt', about: about)
       now = value.(studio)
       expect([now == before, words.(now)]).to eq([false, row[2]])
-      # The same classes teach the same again, whatever is planned with meanwhile.
+      # The same classes teach the same again, also after other plans.
       expect(learnt.fetch(name)[1..4]).to eq([row[1], row[2], row[3], row[2]])
       send_form('/techniques/paces', pace_1: '2.3')
       expect(value.(studio)).to eq(now)

@@ -25,7 +25,7 @@ RSpec.describe 'Live', type: :feature do
     tap_on 'Not here', 'Soledad Quill'
     expect(page).to have_css('.live-card', text: /Soledad Quill.*Not here/m)
     click_on 'Start the class'
-    expect(page).to have_text('min left').and have_text(/Everybody finishes in \d+ of 100/, wait: Studios::PATIENCE)
+    expect(page).to have_text('min left').and have_text(/\d+ in 100 chance that everyone finishes/, wait: Studios::PATIENCE)
     tap_on 'Next', 'Ilse Marrow'
     expect(page).to have_css('#card-1', text: '2 of')
     link = let_phones_in
@@ -50,7 +50,7 @@ RSpec.describe 'Live', type: :feature do
     within_window(other) { other.close }
   end
 
-  it 'measures, notes a spare, leaves a step out, takes somebody new in, counts tools in and sends work home' do
+  it 'measures, notes a spare, leaves a step out, takes someone new in, counts tools in and sends work home' do
     open_studio
     Browser.size(page, 390, 844)
     visit '/classes/1/live'
@@ -67,12 +67,12 @@ RSpec.describe 'Live', type: :feature do
       click_on 'Check: Ilse Marrow'
       expect(page).to have_css('.live-advice', text: 'fits, goes on')
       find('summary').click
-      click_on 'Used by Ilse Marrow'
+      click_on 'Replaced by Ilse Marrow'
     end
     expect(page).to have_text('Spares used:')
-    expect(page).to have_text(/Everybody finishes in \d+ of 100, now \d+/, wait: Studios::PATIENCE)
+    expect(page).to have_text(/\d+ in 100 chance that everyone finishes, now \d+/, wait: Studios::PATIENCE)
     click_on 'Leave it out', match: :first
-    expect(page).to have_css('.taps li', text: 'Left out by everybody', visible: :all)
+    expect(page).to have_css('.taps li', text: 'Left out by everyone', visible: :all)
     find('#new-fold summary').click
     within('#new-here') { click_on 'Give a seat and a kit' }
     expect(page).to have_css('#new-here .field-error')
@@ -143,7 +143,7 @@ RSpec.describe 'Live', type: :feature do
     visit '/classes/1/live'
     click_on 'Start the class'
     unfold('signs-fold')
-    check 'When somebody calls'
+    check 'When someone calls'
     check 'By vibration, where the device can'
     execute_script('window.shaken = 0; navigator.vibrate = () => { window.shaken += 1; return true; }')
     tap_on 'Needs me', 'Tomasz Okonjo'

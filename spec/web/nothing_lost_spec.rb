@@ -111,7 +111,7 @@ RSpec.describe Web::App, 'keeping what was entered', type: :request do
     expect(short.call).to match([be > first, be < second])
   end
 
-  # The table of one person's own colourway: what it changes in the steps must not break anybody's plan.
+  # The table of one person's own colourway: what it changes in the steps must not break anyone's plan.
   %w[round_4_ice spacer_2_silver chain_link_3 crimp_2_silver seed_8_ink ring_5_open none_such].each do |other|
     it "plans a colourway that puts #{other} in the place of a bead, or says why it cannot" do
       design = studio.projects.find('comet_tail').design

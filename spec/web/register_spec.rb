@@ -8,7 +8,7 @@ RSpec.describe Web::Routes::Register, type: :request do
     studio.classes.find(id).state.attendees
   end
 
-  it 'lists everybody once, takes them into a class with all that is known, exports and erases one for good' do
+  it 'lists everyone once, takes them into a class with all that is known, exports and erases one for good' do
     first = people(1).first
     get '/people'
     expect(page.scan(first.name).size).to be > 1
@@ -114,7 +114,7 @@ RSpec.describe Web::Routes::Register, type: :request do
     expect(page.scan('name="names[]"').size).to eq(1)
   end
 
-  it 'knows everybody anew when a class changes, is removed or comes back, reading that class alone' do
+  it 'knows everyone again when a class changes, is removed or comes back, reading that class alone' do
     known = -> { app_settings.people.known.map(&:name) }
     before = known.call
     expect(before).to include('Ilse Marrow')

@@ -26,7 +26,7 @@ RSpec.describe Web::App, type: :request do
     it 'makes it and shows it' do
       send_form('/classes', **good)
       follow_redirect!
-      expect(page).to include('New moon', 'Nobody sits here yet')
+      expect(page).to include('New moon', 'No people yet')
     end
 
     {
@@ -221,7 +221,7 @@ RSpec.describe Web::App, type: :request do
         bought['packs']
       },
                                                                    a_string_including("#{json['order']['total']['text']} with delivery")])
-      sizes = plan_page.css('.people-table tbody tr[id^=row-]').map { |row| text.(row.at('[data-label="Inside, made"]') || row).strip }
+      sizes = plan_page.css('.people-table tbody tr[id^=row-]').map { |row| text.(row.at('[data-label="Size it will be"]') || row).strip }
       expect(sizes.first(12)).to eq(json['attendees'].map { |person|
         Formats::LengthPrint.call(Core::Measure::Length.mm(person['inside_mm'].round(6)), :mm)
       })
@@ -240,7 +240,7 @@ RSpec.describe Web::App, type: :request do
     end
 
     # Five classes share the shelf; each file carries what the others leave to it.
-    it 'says the same from the file of every class, whoever takes from the shelf before it' do
+    it 'plans the same from the file of every class, also where another class takes from the shelf first' do
       wanted = %w[materials lines order seat]
       studio.classes.coming(Studios::TODAY).each do |stored|
         get "/classes/#{stored.id}/file"
@@ -283,7 +283,7 @@ RSpec.describe Web::App, type: :request do
     end
   end
 
-  # Whatever a person or a file can send: an answer below 500.
+  # Any request that a person or a file can send: an answer below 500.
   ['/classes/0',
    '/classes/abc',
    '/classes/1.json.json',

@@ -45,7 +45,7 @@ RSpec.describe Web::Restorer, type: :request do
     expect(page).to include('This copy cannot be put back')
   end
 
-  it 'tells whoever asks meanwhile to come again, and waits for those who asked before' do
+  it 'answers "come again" meanwhile, and waits for earlier requests' do
     answers = []
     slow = Queue.new
     app.exchange { ->(env) { [200, {}, [env[:slow] ? slow.pop : 'quick']] } }

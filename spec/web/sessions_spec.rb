@@ -91,15 +91,15 @@ RSpec.describe Web::Routes::Sessions, type: :request do
 
   it 'prints a run sheet and gives a calendar with the same times' do
     get '/classes/1/run-sheet'
-    expect(page).to include('Latest start', 'Show: Flattened crimp', 'Goes wrong: Crossed lines under the crimp: cut the crimp off',
-      'From now on nobody starts this')
+    expect(page).to include('Latest start', 'Demo: Flattened crimp', 'Problem: Crossed lines under the crimp: cut the crimp off',
+      'Do not start after this time')
     get '/classes/1.ics'
     events = Icalendar::Calendar.parse(last_response.body).first.events
     expect([events.first.summary,
             *[events.first.dtstart, events.first.dtend].map { |time|
               time.strftime('%F %R')
             }]).to eq(['First light: Comet Tail', '2026-12-03 18:30', '2026-12-03 20:30'])
-    expect(events.map(&:summary)).to include(a_string_including('Show: Flattened crimp'), a_string_including('Call time'))
+    expect(events.map(&:summary)).to include(a_string_including('Demo: Flattened crimp'), a_string_including('Call time'))
     get '/classes/3/run-sheet'
     expect(page).to include('Nobody is in this class yet')
   end

@@ -22,7 +22,7 @@ RSpec.describe 'A shared studio, in two browsers', type: :feature do
     expect(page).to have_css('header .account')
   end
 
-  it 'lets the owner bring in somebody, who sees what their role may see, from one moment to the next' do
+  it 'lets the owner bring in someone, who sees what their role may see, from one moment to the next' do
     sign_in('ilse@example.org', 'three moons over a hill')
     expect(page).to have_css('h1', text: 'Classes')
     visit '/accounts'

@@ -68,7 +68,7 @@ RSpec.describe 'The steps of a class', type: :request do
     }
   end
 
-  it 'takes what somebody has done, which spares them the practice' do
+  it 'takes what someone has done, which spares them the practice' do
     more = ->(**fields) { send_form('/classes/1/people/1/more', revision: studio.classes.find(1).revision, ease: '', **fields) }
     practised = -> { plan.person('1').tasks.select { |task| task.kind == :practice }.map { |task| task.technique.key } }
     expect(practised.call).to eq(%w[flat_crimp crimp_cover])

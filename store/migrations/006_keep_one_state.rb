@@ -5,7 +5,7 @@ require 'json'
 # A class is held once, as the document of its newest revision; the row keeps only what lists and other tables need.
 # Every change raises the studio's revision. What was packed is a number, what was ordered and taken is remembered.
 #
-# SQLite cannot drop columns that constraints name: such a table is made anew and its rows carried over, without foreign keys meanwhile
+# SQLite cannot drop columns that constraints name: such a table is made again and its rows carried over, without foreign keys meanwhile
 # (https://www.sqlite.org/lang_altertable.html, section 7), which must be switched off outside of any transaction.
 Sequel.migration do
   no_transaction

@@ -2,7 +2,7 @@
 
 module Web
   module Contracts
-    # Somebody who may sign in.
+    # Someone who may sign in.
     class AccountContract < Contract
       texts :login, :name, :role
 

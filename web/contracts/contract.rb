@@ -57,7 +57,7 @@ module Web
         key.failure(what)
       end
 
-      # Somebody's own ease, or nothing.
+      # Someone's own ease, or nothing.
       register_macro(:own_ease) do
         next if !key? || value.empty?
 

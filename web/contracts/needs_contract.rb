@@ -2,7 +2,7 @@
 
 module Web
   module Contracts
-    # What may be kept about what somebody needs.
+    # What may be kept about what someone needs.
     class NeedsContract < Contract
       texts :age, :guardian, :other_allergy
 

@@ -20,7 +20,7 @@ module Web
         along: Field.new(label: 'Length along the line', type: :length, options: SMALLEST_MM, required: true),
         outer: Field.new(label: 'Width across', type: :length, options: SMALLEST_MM, required: true),
         hole: Field.new(label: 'Hole, bore or inner room', type: :length, options: SMALLEST_MM),
-        hole_height: Field.new(label: 'Hole above the skin (empty: half the width)', type: :length, options: 0),
+        hole_height: Field.new(label: 'Hole height from underneath (empty: half the width)', type: :length, options: 0),
         lines: Field.new(label: 'Holes side by side', type: :integer, options: 1..12),
         form: Field.new(label: 'Drawn as', type: :choice, options: Core::Catalogue::Part::FORMS, required: true),
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
@@ -37,7 +37,7 @@ module Web
         malleable: Field.new(label: 'Can be pressed wider by hand', type: :boolean, options: nil),
         magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil),
         holds_grams: Field.new(label: 'Grams a magnetic clasp holds', type: :integer, options: 1..100_000),
-        tested: Field.new(label: 'Of this lot, threaded to test it', type: :integer, options: 0..10_000),
+        tested: Field.new(label: 'Beads tested from this lot', type: :integer, options: 0..10_000),
         rejected: Field.new(label: 'Of those, would not do', type: :integer, options: 0..10_000),
         smallest_hole: Field.new(label: 'Smallest hole among them', type: :length, options: SMALLEST_MM)
       }.freeze

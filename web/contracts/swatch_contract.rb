@@ -2,7 +2,7 @@
 
 module Web
   module Contracts
-    # What somebody measured on a piece of their own; empty takes it back.
+    # What someone measured on a piece of their own; empty takes it back.
     class SwatchContract < Contract
       texts :measured, :whose, :value
 

@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # Somebody who may sign in, as typed.
+    # Someone who may sign in, as typed.
     class AccountForm < Form
       # @param params [Hash]
       def initialize(params)
@@ -16,7 +16,7 @@ module Web
 
       # @return [Draft] with what is wrong only when it is tried
       def taken
-        Draft.new(values: values, errors: { login: 'Somebody has an account with this address already. Change that one, or give another.' })
+        Draft.new(values: values, errors: { login: 'Someone has an account with this address already. Change that one, or give another.' })
       end
     end
   end

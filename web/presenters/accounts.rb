@@ -32,7 +32,7 @@ module Web
         Store::Accounts::ROLES.to_h { |role| [role.to_s, say("accounts.roles.#{role}")] }
       end
 
-      # @return [String] what somebody new may do, unless it is chosen
+      # @return [String] what someone new may do, unless it is chosen
       def usual_role
         return draft.value(:role) if draft
 

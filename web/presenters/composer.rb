@@ -293,7 +293,7 @@ module Web
         component.parameters.fetch(parameter.name.to_s, parameter.default)
       end
 
-      # @param now [Object] what stands there: it is among the choices, whatever else is
+      # @param now [Object] the current value: it is always among the choices
       def choices(parameter, now)
         case parameter.type
         when :line then named(:lines, parameter, now)

@@ -52,7 +52,7 @@ module Web
         return if paths.empty?
 
         named = paths.map { |path| FIELDS.fetch(path.last, path.last) }.uniq.first(4)
-        "Saved. Somebody else changed this class meanwhile (#{named.join(', ')}); both changes are kept."
+        "Saved. Someone else changed this class meanwhile (#{named.join(', ')}); both changes are kept."
       end
 
       private

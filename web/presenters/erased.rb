@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # What came of erasing somebody, and the copies of the studio that still hold them.
+    # What came of erasing someone, and the copies of the studio that still hold them.
     class Erased
       include Printing
 

@@ -16,7 +16,7 @@ module Web
         @person = person
       end
 
-      # @return [Array<Sheet>] of everybody who has something left
+      # @return [Array<Sheet>] of everyone who has something left
       def sheets
         @sheets ||= unfinished.map { |person| sheet(person) }
       end

@@ -10,7 +10,7 @@ module Web
       SORTS = {
         'time' => ['How long it takes', 'Seconds each, for who knows the technique well, at the pace of level 4. Waiting for tools, for ' \
                                         'help and for the group is taken out; steps that were not finished are not counted.'],
-        'people' => ['How people are', 'How much people of one level differ in pace, and how likely somebody to whom all is new is to ' \
+        'people' => ['How people are', 'How much people of one level differ in pace, and how likely someone to whom all is new is to ' \
                                        'call. A class without any tapped call says nothing of calls.'],
         'loss' => ['What is lost', 'From the spares that were tapped in Live, at level 3; beginners lose about twice as many. A class ' \
                                    'without any says nothing: nobody may have looked. Spares follow what is planned with.']

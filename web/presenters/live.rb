@@ -4,7 +4,7 @@ require 'securerandom'
 
 module Web
   module Presenters
-    # A class as it happens: who needs the instructor, where everybody is, and whether all will finish from here.
+    # A class as it happens: who needs the instructor, where everyone is, and whether all will finish from here.
     class Live
       include Printing
 
@@ -23,7 +23,7 @@ module Web
       Next = Core::Value.define(:at, :words, :late)
       # A tool that is handed out and counted in. all: how many are out · handed: whether that was counted
       Tool = Core::Value.define(:key, :name, :all, :handed, :back)
-      # Somebody whom two taps moved on. tap: key of the second
+      # Someone whom two taps moved on. tap: key of the second
       Twice = Core::Value.define(:name, :seconds, :tap)
       # One line of who needs the instructor.
       Need = Core::Value.define(:key, :name, :words, :code, :trouble)
@@ -33,7 +33,7 @@ module Web
 
       attr_reader :unit, :draft
 
-      # @param draft [Draft, nil] of somebody new, as it was refused @param practice [Boolean]
+      # @param draft [Draft, nil] of someone new, as it was refused @param practice [Boolean]
       # @param phones [PhoneAccess, nil] nil on a phone itself
       def initialize(result, evening, forecasts, now, unit, draft: nil, practice: false, phones: nil)
         @draft = draft
@@ -90,7 +90,7 @@ module Web
         body != :own
       end
 
-      # @return [Integer] kits that were made up for whoever comes without having signed up
+      # @return [Integer] kits made up for people who come without having signed up
       def kits_over
         @result.workshop.supply.extra_kits
       end
@@ -122,11 +122,11 @@ module Web
 
       # @return [String] whether all will finish from here
       def outlook
-        return 'Everybody has finished.' if @evening.working.empty?
+        return 'Everyone has finished.' if @evening.working.empty?
         return 'How it will end is being worked out.' if forecast.nil?
 
         by = @result.workshop.start + forecast.end_at(0.9)
-        "Everybody finishes in #{hundredths(forecast.chance)} of 100 classes that stand like this; 9 of 10 end by #{by}."
+        "#{hundredths(forecast.chance)} in 100 chance that everyone finishes; 9 of 10 classes like this end by #{by}."
       end
 
       def status
@@ -223,7 +223,7 @@ module Web
         "#{here.count(&:kit)} of #{here.size} kits"
       end
 
-      # @return [Array<(String, String)>] key and name of the techniques that can be shown now: those that somebody is at or comes to next
+      # @return [Array<(String, String)>] key and name of the techniques that can be shown now: those that someone is at or comes to next
       def to_show
         next_up = @evening.working.flat_map { |person| person.left.first(2) }.select { |task| task.demonstration_minutes.positive? }
         next_up.map(&:technique).uniq.reject { |skill| @evening.shown.include?(skill.key) }.map { |skill| [skill.key, skill.name] }
@@ -265,7 +265,7 @@ module Web
         say("live.levers.#{lever.kind}.words", what: what, people: count_of(lever.people, 'person', 'people'))
       end
 
-      # Steps that hardly anybody would finish who began them later.
+      # Steps that hardly anyone would finish who began them later.
       def latest_starts(lines, minute)
         lines.select { |line| line.latest && line.latest >= minute }.min_by(1, &:latest)
       end

@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # What a class must know of somebody, as fields: shown with what is saved, or with what was typed and refused.
+    # What a class must know of someone, as fields: shown with what is saved, or with what was typed and refused.
     class NeedsFields
       LONGEST = 300
 

@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # What a class must know of somebody, as sent.
+    # What a class must know of someone, as sent.
     class NeedsForm < Form
       N = Core::People::Needs
       FLAGS = %w[minor left_handed low_vision].freeze

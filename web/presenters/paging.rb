@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # A long list shown page by page, narrowed by what is looked for. Whoever includes it sets @query and @asked, and answers #count and
+    # A long list shown page by page, narrowed by what is looked for. A class that includes it sets @query and @asked, and answers #count and
     # #path.
     module Paging
       PER_PAGE = 25

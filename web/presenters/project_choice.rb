@@ -143,7 +143,7 @@ module Web
       # The chance stands in the reason where it is one.
       def finishing(one)
         by = "9 of 10 classes end by #{@result.workshop.start + one.late_end}"
-        %i[good tight too_long].include?(one.reason) ? [by] : ["everybody finishes in #{hundredths(one.chance)} of 100 classes", by]
+        %i[good tight too_long].include?(one.reason) ? [by] : ["#{hundredths(one.chance)} in 100 chance that everyone finishes", by]
       end
 
       def drawing(one)

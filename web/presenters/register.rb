@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # Everybody who was ever in a class, page by page. Those who came last stand first while nothing is looked for in a list to choose from.
+    # Everyone who was ever in a class, page by page. Those who came last stand first while nothing is looked for in a list to choose from.
     class Register
       include Printing
       include Paging
@@ -48,12 +48,12 @@ module Web
         matching.drop(offset).first(PER_PAGE).map { |person| row(person, here) }
       end
 
-      # @return [Array<String>] of everybody
+      # @return [Array<String>] of everyone
       def names
         @known.map(&:name)
       end
 
-      # @return [String] address of all the classes that somebody came to
+      # @return [String] address of all the classes that someone came to
       def visits_of(row)
         "/classes/held?#{Rack::Utils.build_query('q' => row.name)}"
       end

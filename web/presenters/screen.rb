@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # The class for all to see: the clock, the step most are at, what it looks like, and how far everybody is. Nobody is named.
+    # The class for all to see: the clock, the step most are at, what it looks like, and how far everyone is. Nobody is named.
     class Screen
       include Printing
 

@@ -2,7 +2,7 @@
 
 module Web
   module Presenters
-    # What somebody measured on a piece of their own, for the studio or for one of a class.
+    # What someone measured on a piece of their own, for the studio or for one of a class.
     class SwatchForm < Form
       C = Contracts::SwatchContract
 

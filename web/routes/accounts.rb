@@ -84,7 +84,7 @@ module Web
           yield
           redirect to('/accounts'), 303
         rescue Store::Accounts::LastOwner
-          tell('This is the only owner. Make somebody else an owner first.', kind: :wrong)
+          tell('This is the only owner. Make someone else an owner first.', kind: :wrong)
           redirect to('/accounts'), 303
         end
 

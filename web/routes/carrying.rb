@@ -7,7 +7,7 @@ module Web
     # A whole studio as one open file, and what another studio's file brings.
     module Carrying
       MOST_BROUGHT = 5
-      # Whoever sends a file waits for the answer.
+      # The sender of a file waits for the answer.
       READ_SECONDS = 4
       BROUGHT = /\A\h{24}\z/
 

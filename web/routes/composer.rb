@@ -2,7 +2,7 @@
 
 module Web
   module Routes
-    # Composing a design: each gesture is one change, worked out here and drawn anew.
+    # Composing a design: each gesture is one change, worked out here and drawn again.
     module Composer
       def self.registered(app)
         app.helpers Composing

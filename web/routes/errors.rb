@@ -26,7 +26,7 @@ module Web
             "#{error.message[0, 400]}. Open it under Projects and change it, or correct the part in the stockroom.")
         end
         app.error(*UNREADABLE) {
-          Errors.render(self, 400, 'That could not be read', 'Go back and send it again. If it was a file, save it anew as CSV or JSON.')
+          Errors.render(self, 400, 'That could not be read', 'Go back and send it again. If it was a file, save it again as CSV or JSON.')
         }
         app.error(Store::NotSaved) do |error|
           Errors.note(error)

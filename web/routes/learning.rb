@@ -4,7 +4,7 @@ module Web
   module Routes
     # What held classes teach, and using it.
     module Learning
-      # What was learnt is mostly known when somebody uses it; after another change it is worked out anew.
+      # What was learnt is mostly known when someone uses it; after another change it is worked out again.
       WAIT_SECONDS = 2
       ADDRESS = '/techniques/learnt'
 
@@ -25,7 +25,7 @@ module Web
           known = settings.lessons.fix(text(:about), fixed)
           next to_lessons('That is not among what classes taught.') unless known
 
-          to_lessons(fixed ? 'That stays as it is, whatever classes teach.' : 'Classes may teach that again.')
+          to_lessons(fixed ? 'That value is fixed now: classes do not change it.' : 'Classes may teach that again.')
         end
         app.post("#{ADDRESS}/fade") do
           form = fade_form(params)
@@ -45,7 +45,7 @@ module Web
         def show_lessons(fade)
           settings.lessons.ask unless polled?
           shown = Presenters::Lessons.new(settings.lessons, studio, unit, fade)
-          show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'What classes taught', kind: 'wide')
+          show_sections([fresh_section('lessons', :lessons, page: shown)], title: 'Learned times', kind: 'wide')
         end
 
         def fade_form(values)

@@ -24,7 +24,7 @@ module Web
         end
       end
 
-      # Somebody who comes without having signed up, and an evening to practise on.
+      # Someone who comes without having signed up, and an evening to practise on.
       def self.joining(app)
         app.post('/classes/:id/live/people') do
           form = Presenters::PersonForm.new(params)

@@ -2,7 +2,7 @@
 
 module Web
   module Routes
-    # People across classes: everybody once, taken into a new class, exported or erased; and a class once more.
+    # People across classes: everyone once, taken into a new class, exported or erased; and a class once more.
     module Register
       def self.registered(app)
         app.helpers Knowing

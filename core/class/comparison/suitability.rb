@@ -3,7 +3,7 @@
 module Core
   module Comparison
     # How well one project suits a group on a date: what an instructor weighs before choosing it.
-    # key, name: of the project · body · level: of its hardest technique · techniques: [name] · chance: that everybody finishes in time, nil
+    # key, name: of the project · body · level: of its hardest technique · techniques: [name] · chance: that everyone finishes in time, nil
     # where it cannot be simulated · late_end: minute by which nine of ten classes have ended · target: chance wanted · problem: why it
     # cannot be built, or nil · unfitted: [name] for whom no size comes out · harmed: {name => [finding code]} of allergies and the like ·
     # unsure: the same, of what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed size
@@ -93,7 +93,7 @@ module Core
         }
       end
 
-      # Joins that will not go together, whoever they are found with.
+      # Joins that will not go together, for any person.
       def self.wrong_joins(plan)
         joins = plan.people.flat_map(&:findings).select { |found| found.status == :will_not && found.rule != :suits_person }
         joins.map(&:key).uniq.size

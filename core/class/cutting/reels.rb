@@ -7,7 +7,7 @@ module Core
     #
     # First fit decreasing first; where the sum of lengths does not prove it best, the linear bound over cutting patterns
     # (Gilmore and Gomory, "A linear programming approach to the cutting-stock problem", Operations Research 9, 1961),
-    # and that solution rounded, what is left over packed anew.
+    # and that solution rounded, what is left over packed again.
     class Reels
       # What is left is kept from this length on (from memory).
       USABLE = Measure::Length.mm(250)

@@ -16,7 +16,7 @@ module Core
       MOST_LEVERS = 6
       # How many of the most promising are tried on top of what was chosen.
       WIDTH = 7
-      # A minute of preparing, and one of work that somebody misses, weigh like so many minor units (from memory).
+      # A minute of preparing, and one of work that someone misses, weigh like so many minor units (from memory).
       MINUTE = 40
       MISSED = 30
       # Blocks of random numbers that variants share.

@@ -7,16 +7,16 @@ module Core
       # person: attendee key · code: why, one of CODES · minutes: at the step, or since they called
       Need = Value.define(:person, :code, :minutes)
 
-      # A minor where it is sharp or hot comes before everybody; then who called; then who cannot go on before somebody looked; then who
+      # A minor where it is sharp or hot comes before everyone; then who called; then who cannot go on before someone looked; then who
       # is stuck; then the one whose finish is most at risk.
       CODES = %i[minor hand checkpoint stuck at_risk].freeze
-      # Whoever finishes more often than not is not at risk.
+      # A person who finishes more often than not is not at risk.
       RISK = 0.5
-      # As in the forecast: beyond this multiple of the usual time somebody is stuck (from memory).
+      # As in the forecast: beyond this multiple of the usual time someone is stuck (from memory).
       STUCK = Session::Modelling::STUCK
       SHARP = %i[cutting sharp_tails flame needles].freeze
 
-      # @param plan [Plan] @param evening [Evening] @param now [Numeric] seconds @param welcome [Numeric] minutes before anybody begins
+      # @param plan [Plan] @param evening [Evening] @param now [Numeric] seconds @param welcome [Numeric] minutes before anyone begins
       # @param chances [Hash{String=>Float}] that each finishes, from here
       def initialize(plan, evening, now, welcome: 0, chances: {})
         @chances = chances

@@ -2,7 +2,7 @@
 
 module Core
   module Live
-    # Two taps that moved somebody on almost at once, as when two devices tap for the same person. person: attendee key · seconds between
+    # Two taps that moved someone on almost at once, as when two devices tap for the same person. person: attendee key · seconds between
     # them · tap: key of the second
     DoubleTap = Value.define(:person, :seconds, :tap)
 

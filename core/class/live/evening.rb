@@ -2,7 +2,7 @@
 
 module Core
   module Live
-    # A class as it stands: a pure function of its plan and of what happened. What makes no sense where it stands (a step of somebody who
+    # A class as it stands: a pure function of its plan and of what happened. What makes no sense where it stands (a step of someone who
     # is not there, a second start) is left out and changes nothing.
     class Evening
       # One attendee. place: which of their tasks, from 0; as many as there are when all is done · since: seconds at which they came to it
@@ -112,7 +112,7 @@ module Core
         showing.nil? && known && @showing = Showing.new(technique: event.detail, since: event.at)
       end
 
-      # Whoever was at what was shown did not work at it meanwhile.
+      # People at the step that was shown did not work meanwhile.
       def end_showing(at)
         technique, since = showing.technique, showing.since
         @people = people.transform_values do |person|
@@ -132,7 +132,7 @@ module Core
         @started = at
       end
 
-      # Only what can be left out, and is still before somebody.
+      # Only what can be left out, and is still before someone.
       def leave_out(step)
         change_all do |person|
           ahead = person.tasks.drop(person.place + 1).any? { |task| task.step.key == step && task.step.optional }
@@ -168,7 +168,7 @@ module Core
         nil
       end
 
-      # Whoever goes on needs no help any more.
+      # A person who goes on needs no more help.
       def answered(person, at)
         return person if person.hand.nil?
 

@@ -11,7 +11,7 @@ module Core
     class Event
       # start and end: of the class · absent, here: of a person · next, back: a step on or back · hand: needs the instructor · helped: no
       # more · finished: with all, however far the taps were · measured: at a checkpoint · spare: one was used · leave_out: an optional
-      # step, by everybody · tool_in, tool_out: counted in again, handed out · kit, kits: one was given to a person, to all who are here
+      # step, by everyone · tool_in, tool_out: counted in again, handed out · kit, kits: one was given to a person, to all who are here
       # table_next: all at a table go on · show, shown: a demonstration begins, ends
       KINDS = %i[start end absent here next back hand helped measured spare finished leave_out tool_in tool_out kit kits table_next show
         shown undo].freeze

@@ -49,7 +49,7 @@ module Core
           .sort_by { |lever| -lever.minutes }.first(MOST_LEFT_OUT)
       end
 
-      # Not what somebody has gone past: that was shown.
+      # Not what someone has gone past: that was shown.
       def shown_now(evening, now)
         return [] if evening.showing
 

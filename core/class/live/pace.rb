@@ -2,11 +2,11 @@
 
 module Core
   module Live
-    # How quick somebody turns out to be, against what was planned for them: the minutes of the work they have done by those it was planned
+    # How quick someone turns out to be, against what was planned for them: the minutes of the work they have done by those it was planned
     # to take. The longer the work, the more it says: normal with known spreads, the plan as prior (A. Gelman and others, Bayesian Data
     # Analysis, 2.5), on a logarithmic scale.
     class Pace
-      # Somebody seen this far from the plan waited for something that no tap tells.
+      # Someone seen this far from the plan waited for something that no tap tells.
       MOST = 2.0
 
       # @param model [Session::Model] @param starts [Starts]

@@ -4,7 +4,7 @@ module Core
   module Live
     # What is left of a class as a model of its own: the forecast from here.
     class Rest
-      # Whoever has what their step takes begins before those who wait for it.
+      # People who already hold their tools begin before those who wait for them.
       SOONER_MINUTES = 0.001
       # Something is always left of a step that is not done.
       LEAST = 0.05
@@ -68,7 +68,7 @@ module Core
         task.with(minutes: beyond(task, gone), help: help_beyond(task, gone), demonstration: nil)
       end
 
-      # Whoever is longer at it than usual has more likely called than not: by Bayes' rule, from how likely each is still at it.
+      # A person who takes longer than usual has more likely called than not: by Bayes' rule, from how likely each is still at it.
       def help_beyond(task, gone)
         called = task.help * share_beyond(task, gone - @model.help_minutes)
         rest = (1 - task.help) * share_beyond(task, gone)

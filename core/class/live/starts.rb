@@ -2,7 +2,7 @@
 
 module Core
   module Live
-    # When the work at each step began, as far as the taps tell: they say when somebody came to a step and left it, not what they waited for
+    # When the work at each step began, as far as the taps tell: they say when someone came to a step and left it, not what they waited for
     # meanwhile. What is shown comes first, to the group once all are there; then the tools that the step takes, first come, first served,
     # each free again when the step that frees it was left.
     class Starts
@@ -108,7 +108,7 @@ module Core
         @steps.select(&:ready).sort_by { |step| [step.ready, step.left || Float::INFINITY] }.each do |step|
           wanted = (step.task.takes || step.task.tools).slice(*@model.tools.keys).select { |_, number| number.positive? }
           began = wanted.map { |tool, number| free_from(step.ready, held[tool], @model.tools[tool] - number) }.max || step.ready
-          # Who went on had what it took, whatever the taps of others say.
+          # A person who went on had the tools, even where the taps of others say otherwise.
           step.began = step.left ? [began, step.left].min : began
           step.began = nil if step.began == Float::INFINITY
           next if step.began.nil?

@@ -3,7 +3,7 @@
 module Core
   module Logbook
     # Calls for help in a class. expected: so many, by the chances it was planned with, at the steps that were finished · called: at so many
-    # of them somebody called · session: names the class · weight: how much it counts
+    # of them someone called · session: names the class · weight: how much it counts
     Calls = Value.define(:expected, :called, :session, weight: 1.0)
 
     class Calls
@@ -15,8 +15,8 @@ module Core
         new(expected: counted.sum { |work, _| work.help }, called: called, session: session) if called.positive?
       end
 
-      # At a checkpoint everybody calls: that is no call for help.
-      # @return [Array<(Session::Model::Work, Boolean)>] what somebody finished, and whether they called at it
+      # At a checkpoint everyone calls: that is no call for help.
+      # @return [Array<(Session::Model::Work, Boolean)>] what someone finished, and whether they called at it
       def self.steps(person, evening)
         there = evening.people.fetch(person.key)
         there.times.keys.filter_map do |place|

@@ -19,7 +19,7 @@ module Core
         end
       end
 
-      # Of what somebody did not come to, nothing was used.
+      # Of what someone did not come to, nothing was used.
       def self.uses(plan, there)
         there.each_with_object(Hash.new(0.0)) do |person, all|
           one = plan.person(person.key)

@@ -2,7 +2,7 @@
 
 module Core
   module Logbook
-    # Values far from the middle of their kind: somebody was called away, or a tap was forgotten.
+    # Values far from the middle of their kind: someone was called away, or a tap was forgotten.
     module Outliers
       # A value further from the middle than so many spreads counts as being that far.
       OUTLYING = 2.5

@@ -10,7 +10,7 @@ module Core
       module_function
 
       # @param plan [Plan] @param evening [Live::Evening] what was tapped; where nothing was, all that was planned counts as done
-      # @return [Array<Attendee>] everybody of the class, with what they have done now
+      # @return [Array<Attendee>] everyone of the class, with what they have done now
       def after(plan, evening)
         plan.people.map { |one| one.fitted? ? experienced(one, evening, plan.workshop.date) : one.attendee }
       end
@@ -25,7 +25,7 @@ module Core
         one.attendee.with(experience: known.merge(fresh))
       end
 
-      # @return [Array<Steps::Task>] what somebody did
+      # @return [Array<Steps::Task>] what someone did
       def done(one, evening)
         return one.tasks unless evening.started
 

@@ -4,7 +4,7 @@ module Core
   module Logbook
     # How much people of one level differ. Within a class the logarithm of taken against expected time is a value of the technique, one of
     # the person and what is left: two-way analysis of variance, the mean squares of people against what is left (Searle, Casella and
-    # McCulloch, Variance Components, chapter 4; where everybody tried everything, the same as restricted maximum likelihood). Before any
+    # McCulloch, Variance Components, chapter 4; where everyone tried everything, the same as restricted maximum likelihood). Before any
     # class the variance is as if so many people had shown it.
     class SpreadLearning
       # From memory.

@@ -10,7 +10,7 @@ module Core
 
       module_function
 
-      # Whatever was learnt, no more of a part is lost.
+      # The largest share of a part that can be lost, also by what classes teach.
       MOST = 0.9
 
       # @param kind [Symbol] of part @return [Float] probability at level 3, from memory

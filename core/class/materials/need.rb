@@ -27,7 +27,7 @@ module Core
         needs.map { |need| out.key?(need.part) ? need.with(count: need.count - out[need.part]) : need }.reject { |need| need.count.zero? }
       end
 
-      # Whoever reads one table names the same objects.
+      # Needs from one table hold the same objects.
       # @return [Hash{Catalogue::Part=>Integer}] of those that are bought, by identity
       def self.counts(uses)
         counts = Hash.new(0).compare_by_identity

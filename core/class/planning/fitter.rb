@@ -66,7 +66,7 @@ module Core
         design.body == :own ? @fittings.blueprint(attendee.colourway).own_size : attendee.measures[design.body]
       end
 
-      # Whoever was not measured counts all the same: at the size set for them, at the middle of the group's, or at a usual one.
+      # People without a measure are planned too: at the size set for them, at the middle of the group's, or at a usual one.
       def assumed_size
         @assumed_size ||= begin
           known = @attendees.filter_map { |attendee| attendee.measures[design.body] }.sort

@@ -2,7 +2,7 @@
 
 module Core
   module Planning
-    # The pieces of one design that were fitted so far: whoever differs in nothing that matters shares one. May outlast a plan, as long as
+    # The pieces of one design that were fitted so far: people whose inputs are equal share one. May outlast a plan, as long as
     # the design and what it is made of stay the same.
     class Fittings
       # Pieces that are remembered.
@@ -40,7 +40,7 @@ module Core
         cure.for_person? ? self : @cured.fetch(cure.key) { Fittings.new(cure.apply(@design), @table) }
       end
 
-      # @param swatches [Array<Catalogue::Swatch>] somebody's own; they come before the studio's @return [Blueprint]
+      # @param swatches [Array<Catalogue::Swatch>] someone's own; they come before the studio's @return [Blueprint]
       def blueprint(colourway, swatches = [])
         @blueprints[[colourway, swatches]] ||= Sizing::Blueprint.new(@design,
           @table.measured_by(swatches).in_colourway(@design.colourways.fetch(colourway, {})))

@@ -10,7 +10,7 @@ module Core
     # usual: Lazy of the PersonPlan at a usual size, for a class without sized people
     Plan = Value.define(:workshop, :design, :people, :usual, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
       table: nil) do
-      # @return [PersonPlan] what somebody of a usual size makes
+      # @return [PersonPlan] what someone of a usual size makes
       def sample
         usual.value
       end
@@ -45,7 +45,7 @@ module Core
         spares[part].held(workshop.supply.spares)
       end
 
-      # @return [Array<PersonPlan>] everybody's kit, those for late sign-ups too
+      # @return [Array<PersonPlan>] everyone's kit, those for late sign-ups too
       def kits
         people + extras
       end

@@ -13,7 +13,7 @@ module Core
         @calibration = calibration
         @table = table.standing_in(workshop.teaching.stand_ins)
         @fitter = Fitter.new(workshop, design, attendees, table, open_rings: open_rings, fittings: fittings)
-        # A design that the catalogue cannot build is told at once, whoever is planned.
+        # A design that the catalogue cannot build raises at once, before any person is planned.
         fittings.blueprint(nil)
         @orders = {}
         @takes = Hash.new { |known, skill| known[skill] = Steps::PracticeBag.takes(skill) }.compare_by_identity
@@ -159,7 +159,7 @@ module Core
         @alike ||= @attendees.group_by { |attendee| [attendee.level, attendee.experience, attendee.left_handed?] }.values
       end
 
-      # The class's common order, told with everybody's numbers, or with those of the sample.
+      # The class's common order, told with everyone's numbers, or with those of the sample.
       def common_order
         steps = leader.fitted? ? leader.piece.steps : []
         ordered(steps)

@@ -2,9 +2,9 @@
 
 module Core
   module Planning
-    # Where everybody sits and what stands between them, from the front: those who see less nearest the lamp and the front,
+    # Where everyone sits and what stands between them, from the front: those who see less nearest the lamp and the front,
     # minors within the instructor's reach, left-handers at the left end of a table where no elbow is in their way, and
-    # beginners beside somebody who knows more.
+    # beginners beside someone who knows more.
     class Seating
       # One place. table, seat: from 0, seat counted from the left · reasons: why just here
       Seat = Value.define(:attendee, :table, :seat, reasons: [].freeze)
@@ -36,7 +36,7 @@ module Core
         end
       end
 
-      # The front table first for sight, then for minors, with a place kept there for somebody who knows more; each table has one left end.
+      # The front table first for sight, then for minors, with a place kept there for someone who knows more; each table has one left end.
       def tables
         number = (@attendees.size / @per_table.to_f).ceil
         room = Array.new(number) { [] }

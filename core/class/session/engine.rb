@@ -42,7 +42,7 @@ module Core
 
       # @param draws [(Array<Array<String>>, Integer)] see Draws#at
       # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, #helped_by_neighbour, nil] told, in ticks
-      #   and places, of each change of what somebody does, each step begun, each demonstration begun, each time something
+      #   and places, of each change of what someone does, each step begun, each demonstration begun, each time something
       #   is shown to one person alone, and each visit of a neighbour
       # @return [Engine] itself, with what came of it
       def run(draws, observer = nil)

@@ -10,7 +10,7 @@ module Core
     # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun], only their sums
     # queues: see Queues
     Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools, :queues) do
-      # @return [Float] chance that everybody has finished and cleared up by the end
+      # @return [Float] chance that everyone has finished and cleared up by the end
       def chance
         share(ends, minutes)
       end
@@ -51,7 +51,7 @@ module Core
         Quantile.of(finishes.fetch(key), share)
       end
 
-      # @return [String, nil] key of whoever is most often the last
+      # @return [String, nil] key of the person who is most often the last
       def most_often_last
         last.max_by(&:last)&.first
       end

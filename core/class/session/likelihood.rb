@@ -2,7 +2,7 @@
 
 module Core
   module Session
-    # What to make of a chance that everybody finishes: less than half of the target is in the way, less than all of it is tight.
+    # What to make of a chance that everyone finishes: less than half of the target is in the way, less than all of it is tight.
     module Likelihood
       STATUSES = { likely: :fits, doubtful: :tight, unlikely: :will_not }.freeze
 

@@ -6,7 +6,7 @@ module Core
     #
     # people: [Person] · tools: {tool key => how many there are}, only those that can be waited for · demonstrations: [Demonstration]
     # helpers: who can help at once, the instructor among them · sigmas: spreads of step times, see Spread · stuck: multiple of a step's
-    # mean time from which somebody calls whatever their luck · between: spread between people
+    # mean time from which a person always calls · between: spread between people
     # help_minutes: one visit, on average · check_minutes: one checkpoint · minutes: of the class · clearing: minutes at the end
     # walking: minutes to fetch a tool that can be waited for · neighbours: share of calls that a neighbour answers who has nothing to do
     # fatigue: how much slower people work, as a share, once they have had no rest for tires_after minutes

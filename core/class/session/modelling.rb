@@ -11,7 +11,7 @@ module Core
       # Shown alone, at the place, it is shorter (from memory).
       ALONE = 0.5
       MOST_HELP = 0.9
-      # Beyond this multiple of its usual time somebody is stuck and calls, whatever their luck (from memory).
+      # Beyond this multiple of its usual time a person is stuck and always calls (from memory).
       STUCK = 1.9
 
       # @param plan [Plan] @param calibration [Calibration]

@@ -20,7 +20,7 @@ module Core
         Engine::DONE => :done
       }.freeze
 
-      # Whoever waits for help, or has it, keeps what they hold.
+      # People who wait for help, or get it, keep their tools.
       HOLDING = [Engine::WORK, Engine::OPTIONAL, Engine::HELP, Engine::HELPED].freeze
 
       # What one person is doing now. place: of the task among theirs · since: ticks

@@ -5,12 +5,12 @@ module Core
     # The plan by the clock, from a forecast: when to begin each demonstration, by when each step must be begun, when to call time.
     class RunSheet
       # One line. minute: when · code: :welcome, :demonstration, :step, :break, :time_out, :clearing or :end · step: nil where it is about
-      # none · latest: minute by which whoever has not begun it yet will hardly finish in time; nil where there is none · range: [early,
+      # none · latest: minute after which starting means finishing late; nil where there is none · range: [early,
       # late] of
       # when
       Line = Value.define(:minute, :code, step: nil, technique: nil, latest: nil, range: nil, minutes: nil)
 
-      # Whoever begins by the latest start finishes in time in this share of runs.
+      # Starting by the latest start means finishing in time in this share of runs.
       SURE = 0.8
 
       # @param plan [Plan] @param forecast [Forecast] @param calibration [Calibration]

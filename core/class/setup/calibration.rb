@@ -9,7 +9,7 @@ module Core
     # walking_minutes: to fetch a shared tool · neighbours: share of calls that a neighbour answers who has nothing to do
     # fatigue: how much slower people are, as a share, once they worked for tires_after minutes without a break
     # assistant_pace: an assistant's visit against yours · put_down: minutes until you come where you make a piece of your own
-    # help: chance that somebody to whom a technique is new calls for help once · help_minutes: one visit
+    # help: chance that someone to whom a technique is new calls for help once · help_minutes: one visit
     Calibration = Value.define(pace: { 1 => 2.2, 2 => 1.6, 3 => 1.25, 4 => 1.0, 5 => 0.8 }.freeze, welcome_minutes: 10,
       clearing_minutes: 10,
       quick: 0.7, slow: 1.9, between: 0.15, learning: 0.88, help: 0.45, help_minutes: 2.5, losses: {}.freeze,

@@ -6,7 +6,7 @@ module Core
     # demonstrations: :together (all wait and watch) · :carry_on (who knows it works on) · :at_start (all shown before the work)
     # assistants: beside the instructor · more_tools: {tool key => borrowed} · stagger: minutes by which every second person begins later
     # break_at: minute, 0 for none · break_minutes · late: hundredths of people who come late · late_minutes: by how much on average
-    # poor_light · target: chance wanted that everybody finishes, in hundredths · fixed_end: the room is not to be had longer
+    # poor_light · target: chance wanted that everyone finishes, in hundredths · fixed_end: the room is not to be had longer
     # assistant_hour, tool_hire: minor units · tires, walks, neighbours: whether people tire, walk to shared tools and help each other
     # own_piece: whether the instructor makes one beside teaching
     Running = Value.define(demonstrations: :together, assistants: 0, more_tools: {}.freeze, stagger: 0, break_at: 0, break_minutes: 10,

@@ -11,7 +11,7 @@ module Core
       ENDS = %i[crimp cover clamshell cap].freeze
       LAST_PART = 0.8
 
-      # What is done at some point, in whatever order. done: bits of steps · ready: indexes of those whose needs are done
+      # The steps done at some point, in any order. done: bits of steps · ready: indexes of those whose needs are done
       # ahead: for each level, how far a step of it would be misplaced before all that is still to do, so many bits a level
       # seconds: of those done
       Progress = Struct.new(:done, :ready, :ahead, :seconds)
@@ -55,7 +55,7 @@ module Core
         Progress.new(done, ready, progress.ahead - @before[@levels[index]], progress.seconds + @seconds[index])
       end
 
-      # @return [Numeric] what putting this step next costs, whatever comes right before it; what no order can spare is left out
+      # @return [Numeric] cost of putting this step next, without the step right before it; costs that no order can spare are left out
       def points(progress, index)
         points = @weight * (misplaced(progress, index) - @in_any_case[index])
         points += WEIGHTS[:late] if late?(progress, index)

@@ -2,7 +2,7 @@
 
 module Core
   module Steps
-    # What somebody practises with before a first use, out of the very parts and lines of the piece: "crimp x 2", "line 200 mm".
+    # What someone practises with before a first use, out of the very parts and lines of the piece: "crimp x 2", "line 200 mm".
     class PracticeBag
       # kind: of part, :line for a length of line · count · length: of line, nil for parts
       Takes = Value.define(:kind, :count, length: nil)

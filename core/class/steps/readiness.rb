@@ -9,14 +9,14 @@ module Core
 
       # One attendee. lacking: [Lack], the hardest first
       Person = Value.define(:attendee, :lacking)
-      # One technique somebody does not know. far: more than one level above theirs · way: [Way], what would help, gentlest first
+      # One technique someone does not know. far: more than one level above theirs · way: [Way], what would help, gentlest first
       Lack = Value.define(:skill, :far, :ways)
       # code: :practice, :easier, :prepare, :neighbour or :first_learn · minutes of practice · name: of a neighbour or technique
       Way = Value.define(:code, minutes: 0, name: '')
 
       # @param attendees [Array<People::Attendee>] in seating order
       # @param steps [Array<Making::StepUse>] @param table [Catalogue::Table] @param on [Date]
-      # @param spared [Hash{People::Attendee=>Array<String>}] keys of steps that somebody does not do
+      # @param spared [Hash{People::Attendee=>Array<String>}] keys of steps that someone does not do
       def initialize(attendees, steps, table, on, spared: {})
         @spared = spared
         @attendees = attendees
@@ -74,7 +74,7 @@ module Core
         @number_new_to[skill.key] ||= @attendees.count { |attendee| new_to?(attendee, skill) && does?(attendee, skill) }
       end
 
-      # @return [Boolean] whether any step that takes the technique is theirs; techniques of other designs are everybody's
+      # @return [Boolean] whether any step that takes the technique is theirs; techniques of other designs are everyone's
       def does?(attendee, skill)
         spared = @spared.fetch(attendee, [])
         return true if spared.empty?

@@ -2,7 +2,7 @@
 
 module Core
   module Steps
-    # A stretch of somebody's session, in minutes from the start. kind: :welcome, :demonstration, :work, :drying, :clearing · tools: keys
+    # A stretch of someone's session, in minutes from the start. kind: :welcome, :demonstration, :work, :drying, :clearing · tools: keys
     # held meanwhile
     Segment = Value.define(:kind, :from, :to, step: nil, tools: [].freeze) do
       def minutes

@@ -2,7 +2,7 @@
 
 module Core
   module Steps
-    # A session by the plain sum of everybody's own times. rows: {attendee key => [Segment]}, each row without gaps from minute 0
+    # A session by the plain sum of everyone's own times. rows: {attendee key => [Segment]}, each row without gaps from minute 0
     Timetable = Value.define(:rows, :available_minutes) do
       # @return [Float] minutes until the last attendee has cleared up; zero for an empty class
       def needed_minutes

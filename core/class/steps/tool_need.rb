@@ -15,7 +15,7 @@ module Core
       end
 
       # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
-      # @return [Array<(Skill, StandIn)>] tools that would do for this one
+      # @return [Array<(Skill, StandIn)>] other tools that can be used instead
       def standing_in(skills, table)
         skills.flat_map do |skill|
           skill.substitutes.select { |one| one.tool == tool.key && table.tools.key?(one.by) }.map { |one| [skill, one] }

@@ -7,7 +7,7 @@ module Core
     Leftovers = Value.define(:measure, :pieces, :first_out)
 
     class Leftovers
-      # More than anybody makes at once is not told apart.
+      # More than anyone makes at once is not told apart.
       MOST = 200
 
       # @param plan [Plan] @param stock [Stock] that no class waits for

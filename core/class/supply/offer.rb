@@ -17,7 +17,7 @@ module Core
         end
       end
 
-      # @param part [Catalogue::Part] @return [Integer] how many of it one pack holds, whatever the pack is named by
+      # @param part [Catalogue::Part] @return [Integer] how many of it one pack holds
       def holds(part)
         part.key == item ? count(part) : also.fetch(part.key, 0)
       end

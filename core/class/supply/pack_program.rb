@@ -5,7 +5,7 @@ module Core
     # The choice of packs as an integer program: a whole number of each pack, a yes or no for each supplier's delivery, and
     # each supplier's minimum order (a smaller order is filled up with what will be needed anyway). A pack may hold several things.
     class PackProgram
-      # Of the search tree: as many as a large order needs, whatever else the computer does.
+      # Of the search tree: as many as a large order needs; a count, so that a busy computer changes nothing.
       MOST_NODES = 20_000
       # The solver calls an answer the best when nothing is cheaper by more than this share: within one minor unit, that is proof.
       RELATIVE_GAP = 1e-4

@@ -106,7 +106,7 @@ module Core
         free.cost(free.call.lines.map(&:cuts)).first
       end
 
-      # @return [Numeric] minor units: whatever is left of these reels brings no more as scrap
+      # @return [Numeric] minor units: the most that the leftovers of these reels are worth as scrap
       def most_of_scrap(line, lengths)
         line.scrap_brings(line.cuts.with(bars: lengths.map { |length| Cutting::Bar.new(length: length, pieces: []) },
           usable: lengths.max + Measure::Length.mm(1)))
@@ -116,7 +116,7 @@ module Core
         cuts.map { |plan| over(plan) }.transpose.map(&:sum)
       end
 
-      # Whoever delivers parts to this class anyway delivers its reels as well.
+      # A supplier who delivers parts to this class can deliver its reels without another delivery charge.
       def suppliers
         @suppliers ||= begin
           free = @market.money(0)

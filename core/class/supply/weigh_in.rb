@@ -14,7 +14,7 @@ module Core
         new(grams: middle / 1000.0, count: [(middle / mass).round, 0].max, spread: ((readings.max - readings.min) / mass).ceil)
       end
 
-      # @return [WeighIn] from a weight somebody read themselves
+      # @return [WeighIn] from a weight someone read themselves
       def self.grams(grams, mass)
         of([(grams * 1000).round], mass)
       end

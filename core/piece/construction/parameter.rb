@@ -5,7 +5,7 @@ module Core
     # One declared parameter of a construction: its type, default and bounds, and how its data is read.
     #
     # type: :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern,
-    #   :path (a bent wire, as text), :work (steps in somebody's own words) or :chart (colours on strands)
+    #   :path (a bent wire, as text), :work (steps in someone's own words) or :chart (colours on strands)
     # of: the choices (:choice) or the kinds of part or line allowed (:part, :line) · range: bounds, both inclusive
     Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil) do
       # @param data [Object] as parsed from JSON, nil when absent

@@ -2,7 +2,7 @@
 
 module Core
   module Construction
-    # Reads steps as somebody writes them, one a line: "technique × times: what to do", with a ? in front where the instructor looks first.
+    # Reads steps as someone writes them, one a line: "technique × times: what to do", with a ? in front where the instructor looks first.
     class WorkReader < Reader
       # One step as written. technique: its key
       Written = Value.define(:technique, :repeats, :words, :checkpoint)

@@ -9,7 +9,7 @@ module Core
 
       # @param piece [Sizing::Piece]
       # @param table [Catalogue::Table]
-      # @param attendee [People::Attendee, nil] nil for anybody
+      # @param attendee [People::Attendee, nil] nil for anyone
       # @return [Array<Catalogue::Part>]
       def for(piece, table, attendee = nil)
         closing = piece.closing_parts

@@ -4,7 +4,7 @@ module Core
   module Fit
     # What a rule says of one join, or of a whole piece.
     #
-    # rule: its key · status: :fits, :tight, :press, :will_not, :unknown, or :watch for somebody to keep an eye on · margin: room left,
+    # rule: its key · status: :fits, :tight, :press, :will_not, :unknown, or :watch for someone to keep an eye on · margin: room left,
     # negative when it lacks (nil without a length)
     # code: wording key of the reason · values: for its wording · join: what was judged, nil for a whole piece
     # cures: [Cure], least change first · missing: [(part or line, measure)] asked for · defaults: [Symbol] values taken from practice

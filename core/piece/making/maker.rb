@@ -14,7 +14,7 @@ module Core
     class Maker
       # Beginners get generous tails, for hands that need them (common practice, no source).
       # @param policy [Symbol] a project's choice: :by_level, :lean, :usual or :generous
-      # @param own [Symbol, nil] what this person gets on every line @param by_line [Hash{String=>Symbol}] what everybody gets on one line
+      # @param own [Symbol, nil] what this person gets on every line @param by_line [Hash{String=>Symbol}] what everyone gets on one line
       def self.at(level, policy, own: nil, by_line: {})
         return new(tails: own) if own
 

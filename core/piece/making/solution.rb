@@ -10,7 +10,7 @@ module Core
         other_ways.value
       end
 
-      # @return [Array] what is made, whatever length was asked for
+      # @return [Array] the piece made, without the length that was asked for
       def made
         [repeats, fillers, length.nm]
       end

@@ -24,7 +24,7 @@ module Core
         @hung = @design.hung
       end
 
-      # Whoever asks for another size and gets the same work shares all but how it came about.
+      # Two sizes that lead to the same work share all but their working.
       # @param worn [Measure::Length] asked for inside @param target [Measure::Length] along the line
       # @param other_ways [Lazy] see Piece
       # @return [Piece]

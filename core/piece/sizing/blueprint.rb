@@ -75,7 +75,7 @@ module Core
 
       private
 
-      # Whoever makes the same of the same lines shares it.
+      # People who make the same from the same lines share it.
       def assembly(solutions, maker, bend)
         body = maker.measure if @members.path.any? { |member| member.construction.class.cut_to_body? }
         alike = [@search.signature(solutions), bend, maker.tails, maker.by_line, body]

@@ -2,7 +2,7 @@
 
 module Core
   module Sizing
-    # One component of a blueprint with its construction. What it made at one length serves whoever gets that length again: people of
+    # One component of a blueprint with its construction. A work-up at one length is used again for the same length: people of
     # different sizes often differ in one component only.
     class Member
       # Lengths whose work is remembered.

@@ -13,7 +13,7 @@ module Core
       # Ways to lie that are remembered.
       MOST_BENDS = 500
 
-      # A usual adult's measures in millimetres, to show a design before anybody is sized (from memory).
+      # A usual adult's measures in millimetres, to show a design before anyone is sized (from memory).
       USUAL_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
 
       # What may be made. off: how far it is from the size asked for
@@ -104,7 +104,7 @@ module Core
         Measure::Length.mm(USUAL_MM.fetch(@design.body))
       end
 
-      # @return [Array] what of the solutions is made, whatever length was asked for
+      # @return [Array] the part of the solutions that is made, without the length that was asked for
       def signature(solutions)
         solutions.values.map(&:made)
       end
@@ -178,7 +178,7 @@ module Core
         end
       end
 
-      # A piece with a size of its own is not closed round anything. Whoever makes the same shares what was worked out.
+      # A piece of fixed size is not closed round a body. People who make the same share the result.
       def bend_of(solutions)
         return Bend.new if @design.body == :own
 

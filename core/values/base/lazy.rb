@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Core
-  # A part of a value that is worked out when somebody first looks at it, once, and never changes: drawings, mostly,
+  # A part of a value that is worked out when someone first looks at it, once, and never changes: drawings, mostly,
   # since a plan is asked for its numbers far more often than for its pictures. Safe for several threads.
   class Lazy
     def initialize(&work)

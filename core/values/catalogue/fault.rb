@@ -2,7 +2,7 @@
 
 module Core
   module Catalogue
-    # What goes wrong at a technique, as somebody writes it on one line: how it shows | why | how it is put right | until when that is
+    # What goes wrong at a technique, as someone writes it on one line: how it shows | why | how it is put right | until when that is
     # cheap | minutes lost | what is lost. Only the first need be given. Minutes and losses of the shipped ones are from memory.
     Fault = Value.define(:sign, cause: '', repair: '', cheap_until: '', minutes: nil, lost: '')
 

@@ -6,7 +6,7 @@ module Core
     # tools: tool keys one maker uses at once, a key twice where both hands need one · demonstration_minutes: shown once to all
     # cautions: keys of Cautions · easier: key of a technique that an easier school uses in its place
     # practice: what to practise on, and from which scrap · practice_minutes · practice_takes: what it takes beside scrap, see PracticeBag
-    # stand_ins: other tools that would do, each a StandIn on one line
+    # stand_ins: tools that can be used instead, each a StandIn on one line
     # · points: what to say when teaching it · goes_wrong: what usually does, each a Fault on one line · left_hand: what a left-hander
     # does otherwise
     Skill = Value.define(:key, :name, :level, :seconds, prerequisites: [].freeze, tools: [].freeze, demonstration_minutes: 0,
@@ -22,7 +22,7 @@ module Core
         goes_wrong.map { |line| Fault.read(line) }
       end
 
-      # @return [Array<StandIn>] other tools for those it uses
+      # @return [Array<StandIn>] tools that can be used instead of its own
       def substitutes
         stand_ins.filter_map { |line| StandIn.read(line) }.select { |one| tools.include?(one.tool) }
       end

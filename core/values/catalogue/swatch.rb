@@ -2,7 +2,7 @@
 
 module Core
   module Catalogue
-    # What somebody measured on a piece of their own, in place of geometry or memory. construction: its key · measure: one of those that it
+    # What someone measured on a piece of their own, in place of geometry or memory. construction: its key · measure: one of those that it
     # declares · line: key · about: what else it was measured with, a part's key or a kind of knot · value: in the measure's unit
     Swatch = Value.define(:construction, :measure, :line, :about, :value) do
       # @return [Boolean] whether it is the same measure of the same thing

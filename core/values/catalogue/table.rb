@@ -41,7 +41,7 @@ module Core
         worked.equal?(techniques) ? self : with(techniques: worked.freeze)
       end
 
-      # @param own [Array<Swatch>] somebody's @return [Table] in which theirs come before all others
+      # @param own [Array<Swatch>] someone's @return [Table] in which theirs come before all others
       def measured_by(own)
         own.empty? ? self : with(swatches: [*own, *swatches].freeze)
       end

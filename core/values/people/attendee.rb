@@ -2,7 +2,7 @@
 
 module Core
   module People
-    # Somebody who takes part. measures: {wrist: Length, ...}, what is known · level 1..5
+    # Someone who takes part. measures: {wrist: Length, ...}, what is known · level 1..5
     # ease: nil takes the project's · needs: Needs · notes: in the instructor's words · colourway: nil takes the project's own parts
     # brings: tool keys they bring along · tails: :lean, :usual or :generous; nil takes the line's or the project's
     # experience: {technique key => Experience} · swatches: [Catalogue::Swatch] of their own work

@@ -2,7 +2,7 @@
 
 module Core
   module People
-    # How well somebody knows a technique, 0 to 1: what their level lets expect, and what they have done, which fades.
+    # How well someone knows a technique, 0 to 1: what their level lets expect, and what they have done, which fades.
     # All values from memory until a logbook replaces them.
     module Familiarity
       # From here on it needs no practice first.

@@ -2,7 +2,7 @@
 
 module Core
   module People
-    # What a class must know of somebody beside size and level. Nothing here is guessed from notes: see NeedsReader for what is only
+    # What a class must know of someone beside size and level. Nothing here is guessed from notes: see NeedsReader for what is only
     # suggested.
     #
     # minor · age: in years, nil when not known · guardian: who is responsible for a minor · left_handed

@@ -2,7 +2,7 @@
 
 module Core
   module People
-    # Everybody who was ever in a class, once: who has the same name is the same person, unless two of one name sat in one class.
+    # Everyone who was ever in a class, once: who has the same name is the same person, unless two of one name sat in one class.
     module Register
       # class_id, title, date: of a class they were in
       Visit = Value.define(:class_id, :title, :date)

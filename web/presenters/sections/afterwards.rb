@@ -93,7 +93,7 @@ module Web
           end
         end
 
-        # @return [String, nil] what everybody did when, planned over real
+        # @return [String, nil] what everyone did when, planned over real
         def as_it_went
           forecast = @reading.forecast
           return if forecast.nil? || !record_of_class.work_alone?

@@ -3,7 +3,7 @@
 module Web
   module Presenters
     module Sections
-      # Will everybody finish? The forecast as far as it has come, and what would help.
+      # Will everyone finish? The forecast as far as it has come, and what would help.
       class Clock < Section
         # One person's row of the table. waits: minutes in the typical run, for a tool, for help, for the group
         Row = Core::Value.define(:name, :level, :work, :watching, :waits, :middle, :late, :chance)

@@ -49,7 +49,7 @@ module Web
         end
 
         def concerns(row)
-          row.names.size == people.size ? 'everybody' : row.names.join(', ')
+          row.names.size == people.size ? 'everyone' : row.names.join(', ')
         end
 
         # @return [Array<Core::Fit::Finding>] all that was judged for the chosen person

@@ -42,10 +42,10 @@ module Web
 
         # @return [Array<(String, String)>] key and name
         def makers
-          [[Contracts::SwatchContract::STUDIO, 'everybody, as the studio’s'], *people.map { |one| [one.attendee.key, one.attendee.name] }]
+          [[Contracts::SwatchContract::STUDIO, 'everyone, as the studio’s'], *people.map { |one| [one.attendee.key, one.attendee.name] }]
         end
 
-        # @return [Array<String>] what is planned without anybody's measure, to be asked for on paper
+        # @return [Array<String>] what is planned without anyone's measure, to be asked for on paper
         def unmeasured
           SwatchForm.measured(plan).values.select { |use| use.own.nil? }.map { |use|
             "#{measure_name(use)}: planned with #{measure_value(use, use.usual)}, measured ________"

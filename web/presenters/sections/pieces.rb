@@ -3,11 +3,11 @@
 module Web
   module Presenters
     module Sections
-      # Everybody's piece on one scale: shown when somebody asks for it.
+      # Everyone's piece on one scale: shown when someone asks for it.
       class Pieces < Section
         include Drawn
 
-        # @return [Array<Core::Planning::PersonPlan>] everybody, or somebody of a usual size where nobody is there yet
+        # @return [Array<Core::Planning::PersonPlan>] everyone, or someone of a usual size where nobody is there yet
         def shown
           people.empty? ? [plan.sample] : people
         end

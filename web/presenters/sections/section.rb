@@ -67,7 +67,7 @@ module Web
 
         # @return [Hash{Integer=>String}] how choices up to a level are called
         def self.up_to(none:)
-          { 0 => none, **(1..4).to_h { |level| [level, level == 1 ? 'level 1' : "levels 1 to #{level}"] }, 5 => 'everybody' }
+          { 0 => none, **(1..4).to_h { |level| [level, level == 1 ? 'level 1' : "levels 1 to #{level}"] }, 5 => 'everyone' }
         end
       end
     end

@@ -30,7 +30,7 @@ module Web
 
         # @return [Hash{Integer=>String}] from which level on something holds
         def from_level
-          { 6 => 'nobody', 1 => 'everybody', **(2..5).to_h { |level| [level, level == 5 ? 'level 5' : "levels #{level} to 5"] } }
+          { 6 => 'nobody', 1 => 'everyone', **(2..5).to_h { |level| [level, level == 5 ? 'level 5' : "levels #{level} to 5"] } }
         end
 
         def reason(reason)

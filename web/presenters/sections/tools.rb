@@ -14,7 +14,7 @@ module Web
         # One tool that may stand in, or does. key: for the form · words
         StandIn = Core::Value.define(:key, :words)
 
-        # @return [Array<StandIn>] tools that would do for one that is missing
+        # @return [Array<StandIn>] tools that can be used instead of a missing one
         def stand_ins(need)
           return [] unless need.missing.positive?
 
@@ -22,7 +22,7 @@ module Web
           need.standing_in(skills, plan.table).map { |skill, one| stand_in(skill, one.by) }
         end
 
-        # @return [Array<StandIn>] that were chosen for this class
+        # @return [Array<StandIn>] chosen for this class
         def standing
           plan.workshop.teaching.stand_ins.filter_map do |key|
             technique, tool = key.split('/', 2)
@@ -42,7 +42,7 @@ module Web
         end
 
         def room_drawing
-          Formats::RoomSvg.new(room, title: 'Where everybody sits, and what stands between them').to_s
+          Formats::RoomSvg.new(room, title: 'Where everyone sits, and what stands between them').to_s
         end
 
         def seat_reasons(seat)

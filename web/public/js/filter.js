@@ -1,4 +1,4 @@
-// Narrows a list while somebody types, from what the page already holds; the server answers the same question without a script.
+// Narrows a list while someone types, from what the page already holds; the server answers the same question without a script.
 const matches = (row, words, kind, low) => (!kind || row.dataset.kind === kind) && (!low || 'low' in row.dataset)
   && words.every((word) => row.dataset.words.includes(word));
 

@@ -1,4 +1,4 @@
-// The keyboard map. Keys rest while somebody types or a dialog is open.
+// The keyboard map. Keys rest while someone types or a dialog is open.
 import { step } from './seats.js';
 import { open } from './sheets.js';
 

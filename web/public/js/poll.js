@@ -5,7 +5,7 @@ const FIRST_MS = 120;
 const EVERY_MS = 400;
 let waiting = null;
 
-// Whoever is chosen at the bench by then stays chosen.
+// The person chosen at the bench stays chosen.
 const address = (waits) => {
   const asked = new URL(waits.dataset.poll, window.location.href);
   const seat = new URLSearchParams(window.location.search).get('seat');

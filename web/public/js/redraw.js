@@ -24,7 +24,7 @@ const halfTyped = (node, sentForm) => node.form && !(sentForm && node.form.id ==
 // A row that was refused keeps what was typed in it until it is sent again; what was opened stays open.
 const keepDrafts = (sentForm) => ({
   beforeAttributeUpdated: (name, node) => !(name === 'open' && node instanceof HTMLDetailsElement),
-  // What a fold fetched is fetched anew when all is in place.
+  // What a fold fetched is fetched again when all is in place.
   beforeNodeRemoved: (node) => !(node instanceof Element && node.matches('[data-fetched]')),
   beforeNodeMorphed: (old) => !(old instanceof Element && (halfTyped(old, sentForm)
     || (old.matches('[data-draft]') && old.id !== sentForm && !(sentForm && old.querySelector(`#${sentForm}`))))),
@@ -42,7 +42,7 @@ const place = (html, sentForm) => {
   });
 };
 
-// Counts what was asked for by somebody; an answer to a mere look at how far something is gives way to it.
+// Counts what was asked for by someone; an answer to a mere look at how far something is gives way to it.
 let asked = 0;
 let answering = 0;
 

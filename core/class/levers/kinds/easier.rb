@@ -3,7 +3,7 @@
 module Core
   module Levers
     module Kinds
-      # An easier technique in the place of one, for everybody up to a level.
+      # An easier technique in the place of one, for everyone up to a level.
       class Easier < Lever
         key :easier
         rank 50

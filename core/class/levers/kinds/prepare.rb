@@ -3,7 +3,7 @@
 module Core
   module Levers
     module Kinds
-      # A step done before class, for everybody up to a level.
+      # A step done before class, for everyone up to a level.
       class Prepare < Lever
         key :prepare
         rank 40

@@ -3,7 +3,7 @@
 module Core
   module Levers
     module Kinds
-      # Steps that a piece can do without are left out, by everybody up to a level.
+      # Steps that a piece can do without are left out, by everyone up to a level.
       class Shorter < Lever
         key :shorter
         rank 60

@@ -76,7 +76,7 @@ module Core
           instructor == false ? (takes * @assistant_pace).to_i : takes
         end
 
-        # Somebody who has nothing to do, or waits, comes to some of those who call.
+        # Someone who has nothing to do, or waits, comes to some of those who call.
         # @param number [Integer] random
         def neighbour_comes?(number)
           @neighbours_below > 0 && number % CHOICES < @neighbours_below && @people.any?(&:idle?)

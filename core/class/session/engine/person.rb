@@ -5,7 +5,7 @@ module Core
     class Engine
       # One person in a run: what they do, and what comes next. now: ticks
       class Person
-        # By kind, whether it is work, and whether somebody who does it can come to a neighbour.
+        # By kind, whether it is work, and whether someone who does it can come to a neighbour.
         BUSY = KINDS.map { |kind| %i[work optional].include?(kind) }.freeze
         IDLE = KINDS.map { |kind| %i[tools group drying optional done].include?(kind) }.freeze
 

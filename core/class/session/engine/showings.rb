@@ -77,7 +77,7 @@ module Core
           @all[number]
         end
 
-        # Whoever comes while or after it is shown gets it at their place.
+        # A person who comes during or after the demonstration gets it at their place.
         # @param person [Person] who waits
         def come(showing, person, now)
           return @helpers.free? ? person.is_shown_alone(now) : @helpers.call(person) if showing.shown?
@@ -103,7 +103,7 @@ module Core
           true
         end
 
-        # Nothing is going on but somebody waits for a demonstration that others, waiting elsewhere, hold up: it begins without them.
+        # Nothing is going on but someone waits for a demonstration that others, waiting elsewhere, hold up: it begins without them.
         # @return [Boolean] whether one does
         def begin_held_up(now)
           showing = @all.reject { |one| one.shown? || one.there.empty? }.max_by { |one| one.there.size } or return false

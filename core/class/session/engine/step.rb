@@ -4,7 +4,7 @@ module Core
   module Session
     class Engine
       # A task as the engine uses it. ticks: on average · walk: to fetch what it needs, in ticks
-      # table: multipliers of that by random number · stuck_from: number from which somebody is stuck · tool, held: the first tool it
+      # table: multipliers of that by random number · stuck_from: number from which someone is stuck · tool, held: the first tool it
       # needs, nil for none · more: further ones · gives, given: the first tool it puts back, nil for none · gives_more: further ones
       # dries: ticks, nil for none · needs_dry: places of the tasks that must be dry, or nil
       # help_below: random numbers under it call for help · showing: of the demonstration that it needs, nil for none
@@ -13,7 +13,7 @@ module Core
         attr_reader :ticks, :walk, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given,
           :gives_more, :dries, :needs_dry, :kind
 
-        # How times of one spread turn out. table: multipliers by random number · stuck_from: number from which somebody is stuck
+        # How times of one spread turn out. table: multipliers by random number · stuck_from: number from which someone is stuck
         Luck = Value.define(:table, :stuck_from) do
           def self.of(sigma, stuck)
             table = Spread.table(sigma)

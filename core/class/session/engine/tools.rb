@@ -34,7 +34,7 @@ module Core
           @waiting << person
         end
 
-        # Whoever waits gets what there is in the order in which they came; who cannot yet does not hold up who can.
+        # People who wait are served in the order in which they came; one who cannot be served yet does not hold up the others.
         # @param step [Step] that gives something back
         def hand_back(step, now)
           @free[step.gives] += step.given
@@ -51,7 +51,7 @@ module Core
         end
 
         # Nobody can go on because each keeps what another waits for: the first to come borrows it from a neighbour.
-        # @return [Boolean] whether somebody does
+        # @return [Boolean] whether someone does
         def share(now)
           person = @waiting.shift or return false
           step = person.step

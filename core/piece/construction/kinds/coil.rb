@@ -76,7 +76,7 @@ module Core
           @pitch ||= Measure::Length.mm(50 / turns_measured.value)
         end
 
-        # Turn beside turn, or row beside row (geometry), or as somebody measured their own.
+        # Turn beside turn, or row beside row (geometry), or as someone measured their own.
         def turns_measured
           usual = seed ? [seed.outer, wire.thickness].max : wire.thickness
           measure(:turns_in_50, wire, seed ? seed.key : mandrel.to_s, 50 / usual.to_mm)

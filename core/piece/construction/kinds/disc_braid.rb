@@ -120,7 +120,7 @@ module Core
           @row ||= Measure::Length.mm(50 / rows.value)
         end
 
-        # Rows lie one bead apart (from memory), or as the project says, or as somebody measured their own.
+        # Rows lie one bead apart (from memory), or as the project says, or as someone measured their own.
         def rows
           usual = rows_in_50.positive? ? rows_in_50.to_f : 50 / widest.outer.to_mm
           measure(:rows_in_50, cord, widest.key, usual)

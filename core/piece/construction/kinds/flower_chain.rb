@@ -93,7 +93,7 @@ module Core
           @radius ||= [petal_parts.first.outer.to_mm, (petal_parts.first.outer.to_mm + middle.outer.to_mm) / 2].max
         end
 
-        # How long a flower is: by its petals, or what somebody's own leave for it beside the separator.
+        # How long a flower is: by its petals, or what someone's own leave for it beside the separator.
         def flower
           @flower ||= Measure::Length.mm(50 / flowers.value) - separator.along
         end

@@ -3,7 +3,7 @@
 module Core
   module Construction
     module Kinds
-      # Work that no other construction knows, as somebody enters it: parts, one line cut by a sum, and steps in their own words.
+      # Work that no other construction knows, as someone enters it: parts, one line cut by a sum, and steps in their own words.
       class OwnWork < Base
         key :own_work
         rank 170
@@ -12,7 +12,7 @@ module Core
         parameter :parts, :pattern, default: [].freeze
         # On the path where the parts do not give it a length.
         parameter :length, :length, default: '0 mm', range: Measure::Length::ZERO..Measure::Length.mm(2000)
-        # Whether it takes whatever length the rest leaves.
+        # Whether it fills the length that the other components leave.
         parameter :takes_rest, :boolean, default: true
         parameter :line, :line, required: false
         parameter :cuts, :integer, default: 1, range: 1..60

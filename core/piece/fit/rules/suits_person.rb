@@ -5,7 +5,7 @@ module Core
     module Rules
       # Skin and people: allergies, magnets, small parts, and work that minors are watched at.
       # Nickel: ask about allergy (EU REACH Annex XVII entry 27 limits its release in long contact with skin).
-      # Small parts: whatever goes into the cylinder of ISO 8124-1 and 16 CFR 1501, 31.7 mm wide and 25.4 to 57.1 deep, is not for under
+      # Small parts: all that fits into the cylinder of ISO 8124-1 and 16 CFR 1501, 31.7 mm wide and 25.4 to 57.1 deep, is not for under
       # threes. Magnets: not for young children; people with implanted devices ask their doctor.
       class SuitsPerson < Rule
         key :suits_person
@@ -138,7 +138,7 @@ module Core
             values: { part: small.name }) : about(:unknown, :age_unknown, values: { part: small.name })
         end
 
-        # Goes in whole, whichever way it is turned.
+        # Fits in whole, in some direction.
         def small?(part)
           short, long = [part.along, part.outer].sort
           short < CYLINDER_WIDTH && long < CYLINDER_DEPTH
