@@ -80,6 +80,13 @@ RSpec.describe 'The documents' do
     end
   end
 
+  it 'gives the values from memory that a class is simulated with, before any class was held' do
+    usual = Core::Setup::Calibration.new
+    page = text('docs/session.md')
+    expect(page).to include("quick #{usual.quick}, slow #{usual.slow} of the usual", "log2(#{usual.learning})",
+      "up to #{(usual.help * 100).round} % more", "beyond #{usual.slow} times the usual time")
+  end
+
   it 'has words for each step, role, rule, cure and problem that the code names' do
     source = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].to_h { |path| [path, File.read(path)] }
     steps = Core::Construction::Kinds.keys.flat_map do |key|

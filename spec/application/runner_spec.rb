@@ -94,7 +94,7 @@ RSpec.describe Application::Work::Runner do
     broken = Application::Tasks::Simulate.new(model: nil, stages: [1])
     job = nil
     expect { job = runner.submit(broken).tap { |one| one.wait(Studios::PATIENCE) } }
-      .to output(%r{\AApplication::Tasks::Simulate: NoMethodError at core/session/}).to_stderr_from_any_process
+      .to output(%r{\AApplication::Tasks::Simulate: NoMethodError at core/class/session/}).to_stderr_from_any_process
     expect([job.wait(Studios::PATIENCE), job.failed?, job.state.error]).to match([true, true, a_string_including('NoMethodError')])
   end
 end

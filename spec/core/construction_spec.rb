@@ -449,6 +449,16 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
   end
 
+  # A turn by one petal puts each bead where another lies (rotation about the middle).
+  it 'turns the petals of a flower evenly round its middle' do
+    [5, 6].each do |petals|
+      points = built(:beaded_flower, samples[:beaded_flower], petals: petals).layout.map { |shape| Complex(shape.x, shape.y) }
+      middle = points.sum / points.size
+      turned = points.map { |point| middle + ((point - middle) * Complex.polar(1, 2 * Math::PI / petals)) }
+      expect(turned.map { |one| points.map { |other| (one - other).abs }.min }).to all(be < 1e-6)
+    end
+  end
+
   describe 'wire work' do
     def cut(key, samples, role = nil, **changes)
       cuts = built(key, samples, **changes).cuts

@@ -49,7 +49,11 @@ RSpec.describe Core::Session do
   describe 'how times spread' do
     # NIST/SEMATECH e-Handbook of Statistical Methods, table of the standard normal distribution.
     { 0.5 => 0.0, 0.9 => 1.281552, 0.975 => 1.959964, 0.999 => 3.090232, 0.0001 => -3.719016 }.each do |share, z|
-      it("has #{z} at #{share} of the normal distribution") { expect(Core::Session::Spread.normal(share)).to be_within(1e-6).of(z) }
+      # Back through the complementary error function of the C library.
+      it "has #{z} at #{share} of the normal distribution, exact to the last digits" do
+        found = Core::Session::Spread.normal(share)
+        expect([found, 0.5 * Math.erfc(-found / Math.sqrt(2))]).to match([be_within(1e-6).of(z), be_within(share * 1e-14).of(share)])
+      end
     end
 
     it 'has the mean and deviation of a three-point estimate' do

@@ -118,6 +118,13 @@ RSpec.describe Core::Supply do
       supply.parts.find { |part| part.part.key == key }
     end
 
+    # Division: 2.00 for 25, 6.00 for 100.
+    it 'values a part by its cheapest pack' do
+      both = Core::Supply::Market.of([offer('a', 'round_8', 25, 200), offer('b', 'round_8', 100, 600)],
+        { 'a' => supplier('a'), 'b' => supplier('b') }, 'EUR')
+      expect([both, market].map { |one| one.unit_cost(table.part('round_8')) }).to eq([6, 8])
+    end
+
     it 'gives what there is to the class that was planned first, and tells the other whom it went to' do
       first, second = allocated(Core::Supply::Stock.new(parts: { 'round_8' => rounds + 3 })).values.map { |supply|
         row(supply, 'round_8')

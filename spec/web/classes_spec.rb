@@ -14,6 +14,8 @@ RSpec.describe Web::Routes::Bench, type: :request do
 
   it 'leads each next thing to the place where it is done' do
     studio.classes.edit(3, studio.classes.find(3).revision, 'x') { |state| state.with(attendees: []) }
+    # Rows that take long are left to the next look.
+    3.times { get '/' }
     links = list.css('.class-row .btn-next').map { |link| link['href'] }
     expect(links).to include('/classes/3/people/paste')
     (links - ['/classes/3/people/paste']).each do |link|
