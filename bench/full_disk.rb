@@ -53,8 +53,10 @@ WRITES = {
   'migration' => ->(file) { Store::Studio.new(file).close },
   'import' => ->(file) { open_studio(file) { |studio| studio.import(IMPORTED.inputs, []) } },
   'upload' => ->(file) { Web::KeptFolder.new(File.join(File.dirname(file), 'brought'), most: 5).put('a' * 24, 'x' * 400_000) },
-  'edit' => ->(file) { open_studio(file) { |studio| studio.classes.edit(1, studio.classes.find(1).revision, 'x') { |state| TITLED.(state) } } },
-  'export' => ->(file) { open_studio(file) { |studio| Store::WholeFile.write("#{file}.zip", Formats::StudioFile.write(Application::StudioArchive.of(studio))) } }
+  'edit' => ->(file) { open_studio(file) { |studio| studio.classes.edit(1, studio.classes.find(1).revision,
+    'x') { |state| TITLED.(state) } } },
+  'export' => ->(file) { open_studio(file) { |studio| Store::WholeFile.write("#{file}.zip",
+    Formats::StudioFile.write(Application::StudioArchive.of(studio))) } }
 }.freeze
 TITLED = ->(state) { state.with(workshop: state.workshop.with(title: 'Changed')) }
 IMPORTED = Formats::ClassDocument.read(File.read(File.join(EagerBench::ROOT, 'docs/formats/example-class.json')))
@@ -81,7 +83,9 @@ def faults(file, name, said, before)
   wrong = []
   wrong << 'unfinished files stay' if Dir[File.join(folder, '**', '*.part*')].any?
   wrong << 'a copy is not whole' unless Store::Backups.new(file).all.all? { |copy| good?(copy.path) }
-  version = SQLite3::Database.new(file).then { |database| database.get_first_value('SELECT version FROM schema_info').tap { database.close } }
+  version = SQLite3::Database.new(file).then do |database|
+    database.get_first_value('SELECT version FROM schema_info').tap { database.close }
+  end
   wrong << 'half migrated' unless [5, 20].include?(version)
   after = state_of(file)
   wrong << 'the studio is damaged' unless good?(file)

@@ -527,7 +527,8 @@ module Hostile
         edge = 'b' * [3, 70, 500].sample(random: random)
         part = "--#{edge}\r\nContent-Disposition: form-data; name=\"title\"\r\nContent-Type: text/plain; charset=#{pick.(CHARSETS)}" \
                "\r\n\r\nabc\xFF\r\n--#{edge}--\r\n".b
-        "POST #{path} HTTP/1.1\r\n#{head}Content-Type: multipart/form-data; boundary=#{edge}\r\nContent-Length: #{part.bytesize}\r\n\r\n".b + part
+        "POST #{path} HTTP/1.1\r\n#{head}Content-Type: multipart/form-data; boundary=#{edge}\r\n" \
+        "Content-Length: #{part.bytesize}\r\n\r\n".b + part
       end
     end
 
@@ -596,7 +597,8 @@ module Hostile
 end
 
 if $PROGRAM_NAME == __FILE__
-  requests, files, doubles, kills, stops, seed, odd, migrations, restores = [10_000, 1000, 200, 50, 20, 1, 5000, 40, 20].each_with_index.map { |usual, i| (ARGV[i] || usual).to_i }
+  requests, files, doubles, kills, stops, seed, odd, migrations, restores = [10_000, 1000, 200, 50, 20, 1, 5000, 40,
+    20].each_with_index.map { |usual, i| (ARGV[i] || usual).to_i }
   random = Random.new(seed)
   folder = Dir.mktmpdir
   studio = Bench.studio(File.join(folder, 'studio.sqlite3'))

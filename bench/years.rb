@@ -43,7 +43,8 @@ module Years
       i = random.rand(PEOPLE)
       Core::People::Attendee.new(key: '0', name: "Person #{i}", level: (i % 5) + 1, measures: { wrist: Bench.mm(140 + (i % 70)) })
     end
-    workshop = Core::Setup::Workshop.new(key: 'w', title: "Class #{number}", date: TODAY + days, start: Core::Measure::ClockTime.parse('18:30'),
+    workshop = Core::Setup::Workshop.new(key: 'w', title: "Class #{number}", date: TODAY + days,
+      start: Core::Measure::ClockTime.parse('18:30'),
       minutes: 120, tool_sets: 12)
     Store::ClassState.new(workshop: workshop, project_version_id: projects[number % projects.size], attendees: people.uniq(&:name))
   end

@@ -17,7 +17,8 @@ module Formats
     THREAD = 'The way of the thread'
     THREAD_CAPTION = 'Black numbers for one needle, white numbers and a broken line for the other.'
 
-    # @param plan [Core::Planning::Plan] @param person [Core::Planning::PersonPlan] @param span [Float] the ruler all drawings share, in millimetres
+    # @param plan [Core::Planning::Plan] @param person [Core::Planning::PersonPlan] @param span [Float] the ruler all drawings share, in
+    #   millimetres
     def initialize(plan, person, span:, unit: :mm)
       @plan = plan
       @person = person

@@ -3,7 +3,8 @@
 require 'zip'
 
 module Formats
-  # Lines of the files in a zip, unpacked as a stream: what is packed small can be larger than the memory. All files together have one limit.
+  # Lines of the files in a zip, unpacked as a stream: what is packed small can be larger than the memory. All files together have one
+  # limit.
   class ZippedLines
     CHUNK_BYTES = 65_536
 

@@ -19,7 +19,8 @@ RSpec.describe 'The architecture' do
     files = Dir[File.join(core, '**', '*.rb')]
     named = files.flat_map { |file| CoreNames.new(file).call.map { |name, at| [file, name, area.(at)] } }.select(&:last)
     upward = named.select { |file, _, there| order.index(there) > order.index(area.(file)) }
-    expect(files.map { |file| file.delete_prefix("#{core}/").split('/').first(2) }.uniq).to match_array(areas.flat_map { |layer, all| all.map { |one| [layer, one] } })
+    folders = files.map { |file| file.delete_prefix("#{core}/").split('/').first(2) }.uniq
+    expect(folders).to match_array(areas.flat_map { |layer, all| all.map { |one| [layer, one] } })
     expect(named.count { |file, _, there| there != area.(file) }).to be > 900
     expect(upward.map { |file, name, _| "#{file.delete_prefix("#{core}/")} names #{name}" }).to eq([])
   end
@@ -30,8 +31,10 @@ RSpec.describe 'The architecture' do
     modules = order.to_h { |one| [one.split('_').map(&:capitalize).join, one] }
     upward = Dir[File.join(core, '**', '*.rb')].flat_map do |file|
       own = order.index(file.delete_prefix("#{core}/").split('/')[1])
-      File.read(file).scan(/^\s*#.*?@(?:param|return|yieldparam|yieldreturn)[^\n]*/).flat_map { |line| line.scan(/(?<![\w:])([A-Z]\w+)::[A-Z]/).flatten }
-        .filter_map { |name| modules[name] }.select { |there| order.index(there) > own }.map { |there| "#{file.delete_prefix("#{core}/")}: #{there}" }
+      File.read(file).scan(/^\s*#.*?@(?:param|return|yieldparam|yieldreturn)[^\n]*/)
+        .flat_map { |line| line.scan(/(?<![\w:])([A-Z]\w+)::[A-Z]/).flatten }
+        .filter_map { |name| modules[name] }.select { |there| order.index(there) > own }
+        .map { |there| "#{file.delete_prefix("#{core}/")}: #{there}" }
     end
     expect(upward.uniq).to eq([])
   end

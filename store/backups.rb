@@ -136,7 +136,10 @@ module Store
 
       def own_objects?(database)
         found = database.execute(RUNNING_OBJECTS).flatten
-        found.empty? || Dir[File.join(Database::MIGRATIONS, '*.rb')].map { |file| File.read(file) }.join.then { |own| found.all? { |sql| own.include?(sql) } }
+        return true if found.empty?
+
+        own = Dir[File.join(Database::MIGRATIONS, '*.rb')].map { |file| File.read(file) }.join
+        found.all? { |sql| own.include?(sql) }
       end
 
       def look(path)

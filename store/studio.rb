@@ -58,7 +58,8 @@ module Store
     end
 
     # Saves a class file's contents: parts and techniques the studio lacks, its project and its class.
-    # @param inputs [Core::Planning::Inputs] @param events [Array<Core::Live::Event>] that were tapped in it @return [Integer] the new class's id
+    # @param inputs [Core::Planning::Inputs] @param events [Array<Core::Live::Event>] that were tapped in it @return [Integer] the new
+    #   class's id
     def import(inputs, events = [])
       write do
         Importing.new(self).call(inputs).tap { |id| live_events.append_all(id, events) if events.any? }

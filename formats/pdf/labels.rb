@@ -9,7 +9,8 @@ module Formats
       PADDING = 2.2
       SIZES = [11, 9.5, 8.5, 7.5, 6.5, 5.5].freeze
 
-      # @param plan [Core::Planning::Plan] @param grid [LabelGrid] @param kinds [Hash{String=>String}] kit key => letter of kits that are alike
+      # @param plan [Core::Planning::Plan] @param grid [LabelGrid] @param kinds [Hash{String=>String}] kit key => letter of kits that are
+      #   alike
       # @param skip [Integer] labels already gone from the first sheet
       def initialize(plan, grid:, kinds:, unit: :mm, skip: 0)
         super(title: "#{plan.workshop.title}: labels", unit: unit, size: grid.paper, margin: 0)

@@ -24,7 +24,8 @@ RSpec.describe Core::Fit::Cures do
       expect(keys.uniq).to eq(keys)
     end
     offers.uniq { |_, finding, cure| [finding.key, cure.key] }.each do |person, finding, cure|
-      after = Core::Planning::Plan.for(workshop: plan.workshop, design: cure.apply(plan.design), attendees: [cure.apply_to_person(person.attendee)],
+      after = Core::Planning::Plan.for(workshop: plan.workshop, design: cure.apply(plan.design),
+        attendees: [cure.apply_to_person(person.attendee)],
         table: result.library.table).people.first
       expect([cure.key, after.findings.select(&:worth_a_look?).map(&:key).include?(finding.key)]).to eq([cure.key, false])
     end

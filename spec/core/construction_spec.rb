@@ -336,8 +336,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     # Common practice, no source, within 15 %: seven rounds on 1.5 mm leather take about 1500 for 977 and 1273 for 750 with 8 knots of three
-    # turns, 2 stops of two and free ends of 150; three wraps of 178 with 7 large beads and 4 + 3 small a folded 1778 and a single 889, with 14 knots of one cord
-    # and 2 of the bundle.
+    # turns, 2 stops of two and free ends of 150; three wraps of 178 with 7 large beads and 4 + 3 small a folded 1778 and a single 889, with
+    # 14 knots of one cord and 2 of the bundle.
     {
       977 => ['knotted_cord, list between shared knots', [8, 2, nil], [1500], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
       750 => ['knotted_cord, list between shared knots', [8, 2, nil], [1273], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
@@ -501,7 +501,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       coiled = 5 * Math.hypot(Math::PI * (3 + 2 + (2 * 0.4)), 2.8)
       first, core = again.cuts
       expect(first.body.to_mm).to be_within(0.01).of((coiled / 0.4).ceil * Math.hypot(Math::PI * 2.4, 0.4))
-      expect([core.body.to_mm, core.consumption.to_mm]).to match([be_within(0.01).of(coiled), be_within(0.01).of(6 * Math.hypot(Math::PI * 3.4, 0.4))])
+      expect([core.body.to_mm, core.consumption.to_mm]).to match([be_within(0.01).of(coiled),
+        be_within(0.01).of(6 * Math.hypot(Math::PI * 3.4, 0.4))])
     end
 
     # Common practice, no source: worked by hand for four coils.
@@ -509,15 +510,18 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       table = sample_table.with(parts: sample_table.parts.merge('s8' => part('s8', 2.2, 3), 's11' => part('s11', 203.0 / 150, 2.1)),
         lines: %w[20 22].to_h { |gauge| [gauge, Core::Catalogue::Line.new(key: gauge, name: gauge, kind: :wire,
           thickness: mm(gauge == '20' ? 0.81 : 0.64))] })
-      wind = ->(parameters) { Core::Construction::Kinds.fetch(:coil).build(parameters, table).call(target: nil, maker: Core::Making::Maker.new) }
+      wind = ->(parameters) { Core::Construction::Kinds.fetch(:coil).build(parameters, table).call(target: nil,
+        maker: Core::Making::Maker.new) }
       plain = wind.({ 'wire' => '20', 'mandrel' => '2 mm', 'turns' => 62 })
       expect([plain.lengths.beaded.to_mm, plain.cuts.first.body.to_mm]).to match([be_within(1.1).of(50), be_within(6).of(545)])
       beaded = wind.({ 'wire' => '22', 'mandrel' => '4 mm', 'seed' => 's8', 'beads' => 50 })
       # 110 along the wire, 22 a turn: 5 turns, 15 long beside the plain turns; 110 + 88 in plain turns + 60 to hold.
-      expect([beaded.lengths.beaded.to_mm - (6 * 0.64), beaded.cuts.first.length.to_mm]).to match([be_within(0.2).of(15), be_within(2).of(258)])
+      expect([beaded.lengths.beaded.to_mm - (6 * 0.64), beaded.cuts.first.length.to_mm]).to match([be_within(0.2).of(15),
+        be_within(2).of(258)])
       expect(counts(beaded)).to eq('s8' => 50)
       small = wind.({ 'wire' => '22', 'mandrel' => '2 mm', 'seed' => 's11', 'beads' => 150, 'plain_turns' => 0 })
-      again = wind.({ 'wire' => '22', 'mandrel' => '2 mm', 'seed' => 's11', 'second_turns' => 1, 'core' => '20', 'second_mandrel' => '2 mm' })
+      again = wind.({ 'wire' => '22', 'mandrel' => '2 mm', 'seed' => 's11', 'second_turns' => 1, 'core' => '20',
+        'second_mandrel' => '2 mm' })
       # 203 of beads, 12.9 a turn: 16 turns, 33 long, 6.2 across; wound again a turn takes 25.8.
       expect([small.lengths.beaded.to_mm, again.cuts.last.body.to_mm]).to match([be_within(0.7).of(33), be_within(0.9).of(25.8)])
       expect { wind.({ 'wire' => '20', 'second_turns' => 2, 'core' => '20', 'mandrel' => '0.8 mm' }) }
@@ -559,7 +563,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         found = Core::Construction::Kinds.fetch(:linked).build({ 'unit' => list.('l12'), 'ring' => 'r6' }, table)
           .call(target: mm(target), maker: Core::Making::Maker.new)
         best = (1..30).min_by { |n| ((n * 10) + ((n - 1) * 4.4) - target).abs }
-        expect([target, found.lengths.repeats, found.lengths.beaded.to_mm]).to match([target, best, be_within(0.001).of((best * 10) + ((best - 1) * 4.4))])
+        expect([target, found.lengths.repeats, found.lengths.beaded.to_mm]).to match([target, best,
+          be_within(0.001).of((best * 10) + ((best - 1) * 4.4))])
       end
     end
   end

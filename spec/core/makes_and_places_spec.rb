@@ -58,7 +58,8 @@ RSpec.describe 'Pieces made of pieces' do
     heavy = design(component('a', :findings, parts: pattern(['clasp', 12])), strung(mirror: false), charm('centre'))
     turned = fit(heavy, 175)
     expect(turned.layout.find { |shape| shape.item.key == 'drop' }.x).to be_within(6.1).of(turned.on_line.to_mm / 2)
-    stations = component('s', :stations, line: 'cable', layers: 2, station: pattern('round_8'), holder: 'crimp', gap: mm(40), crimp: 'crimp')
+    stations = component('s', :stations, line: 'cable', layers: 2, station: pattern('round_8'), holder: 'crimp', gap: mm(40),
+      crimp: 'crimp')
     expect { fit(design(stations.with(parameters: stations.parameters.merge('gap' => '40 mm')), charm('centre')), 170) }
       .to raise_error(Core::Making::InvalidParameters, /hung_at no_such_place/)
   end
@@ -76,7 +77,8 @@ RSpec.describe 'Pieces made of pieces' do
     parents.each do |key, parent|
       work_up = fit(design(parent), 170).work_ups[parent.key]
       origins = work_up.places.filter_map(&:origin).uniq
-      ["#{parent.key}@first", "#{parent.key}@last", "#{parent.key}@middle", *origins.map { |one| "#{parent.key}.#{one}@first" }].each do |place|
+      ["#{parent.key}@first", "#{parent.key}@last", "#{parent.key}@middle",
+        *origins.map { |one| "#{parent.key}.#{one}@first" }].each do |place|
         next unless place.count('.').zero? || place =~ /\.(?:pattern|beads)\./
 
         piece = fit(design(parent, drop.with(hung_at: place)), 170)

@@ -10,7 +10,8 @@ RSpec.describe Core::Planning::Plan do
     own = plan.people.map { |person| person.tasks.find { |task| task.step.key == 'front/check_length' }.step.values }
     beads = own.map { |values| values[:beads] }
     expect(look.step.values[:beads]).to eq(Core::FromTo.new(least: beads.min, most: beads.max))
-    expect(look.numbers.map { |attendee, numbers| [attendee.key, numbers[:beads]] }).to eq([['1', beads[0]], ['2', beads[0]], ['3', beads[2]]])
+    expect(look.numbers.map { |attendee, numbers| [attendee.key, numbers[:beads]] }).to eq([['1', beads[0]], ['2', beads[0]],
+      ['3', beads[2]]])
     expect([beads.uniq.size, plan.steps.reject { |planned| planned.numbers.empty? }.size]).to match([2, be > 1])
     alike = plan_for(bracelet, [attendee(1, 150), attendee(2, 150)])
     expect(alike.steps.map(&:numbers).uniq).to eq([{}])

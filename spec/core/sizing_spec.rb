@@ -147,7 +147,8 @@ RSpec.describe Core::Sizing do
   end
 
   it 'makes two halves alike, and leaves one with a length of its own while the other takes the rest' do
-    half = ->(key, **rest) { component(key, :strung, line: 'cable', crimp: 'crimp', mirror: false, pattern: pattern({ fill: ['round_6'] }), **rest) }
+    half = ->(key, **rest) { component(key, :strung, line: 'cable', crimp: 'crimp', mirror: false, pattern: pattern({ fill: ['round_6'] }),
+      **rest) }
     middle = component('middle', :findings, parts: pattern('clasp'))
     repeats = ->(piece) { piece.work_ups.values.map { |work_up| work_up.lengths.repeats } }
     (150..190).step(5) do |worn|

@@ -25,7 +25,8 @@ RSpec.describe Core::Catalogue::StandIn do
 
     def plan(stand_ins: [], sets: 1)
       teaching = Core::Setup::Teaching.new(practice: false, stand_ins: stand_ins)
-      Core::Planning::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: teaching), design: bracelet, attendees: people, table: table)
+      Core::Planning::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: teaching), design: bracelet, attendees: people,
+        table: table)
     end
 
     def crimping(plan)

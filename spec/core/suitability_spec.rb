@@ -24,8 +24,11 @@ RSpec.describe Core::Comparison::Suitability do
     prepared = workshop.with(minutes: 240, teaching: Core::Setup::Teaching.new(prepared: { 'front/cut' => :all }))
     inputs = Core::Planning::Inputs.new(workshop: prepared, design: bracelet, attendees: people, table: sample_table)
     asked = []
-    allow(Core::Session::Forecast).to(receive(:for).and_wrap_original { |own, plan, *rest, **more| (asked << plan.workshop.teaching.prepared.size) && own.call(plan, *rest, **more) })
-    [bracelet, bracelet.with(key: 'other')].each { |one| described_class.of(inputs, one, Core::Supply::Market.new, Core::Supply::Stock.new) }
+    allow(Core::Session::Forecast).to(receive(:for).and_wrap_original do |own, plan, *rest, **more|
+      (asked << plan.workshop.teaching.prepared.size) && own.call(plan, *rest, **more)
+    end)
+    [bracelet, bracelet.with(key: 'other')].each { |one| described_class.of(inputs, one, Core::Supply::Market.new,
+      Core::Supply::Stock.new) }
     expect(asked).to eq([1, 0])
   end
 

@@ -73,12 +73,14 @@ RSpec.describe 'Teaching knowledge' do
     covered = bracelet(school: 'covered', cover: 'cover')
     people = [attendee(1, 170, level: 1), attendee(2, 170, level: 4)]
     plan = lambda do |shorter|
-      Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::Teaching.new(shorter: shorter)), design: covered, attendees: people,
+      Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::Teaching.new(shorter: shorter)), design: covered,
+        attendees: people,
         table: sample_table)
     end
     covers = ->(needs) { needs.find { |need| need.part.key == 'cover' }&.count.to_i }
     whole, short = plan.(0), plan.(2)
-    expect([whole, short].map { |one| [covers.(one.needs), *one.people.map { |person| covers.(person.needs) }] }).to eq([[4, 2, 2], [2, 0, 2]])
+    expect([whole, short].map { |one| [covers.(one.needs), *one.people.map { |person| covers.(person.needs) }] }).to eq([[4, 2, 2],
+      [2, 0, 2]])
     lacking = ->(one) { one.readiness.people.flat_map { |person| person.lacking.map { |lack| [person.attendee.key, lack.skill.key] } } }
     expect([lacking.(whole), lacking.(short)].map { |all| all.include?(%w[1 crimp_cover]) }).to eq([true, false])
   end
@@ -113,7 +115,8 @@ RSpec.describe 'Teaching knowledge' do
     it 'offers nothing that the wearer must not wear, an extender with its range, and no line twice' do
       piece = fit(bracelet(pattern: pattern({ fill: ['round_12'] })), 176)
       nickel = ->(part) { part.with(nickel_free: false) }
-      table = sample_table.with(parts: sample_table.parts.transform_values { |one| %i[ring extender].include?(one.kind) ? nickel.(one) : one })
+      parts = sample_table.parts.transform_values { |one| %i[ring extender].include?(one.kind) ? nickel.(one) : one }
+      table = sample_table.with(parts: parts)
       allergic = attendee(1, 176).with(needs: Core::People::Needs.new(allergies: [:nickel]))
       expect(Core::Fit::Additions.for(piece, table, allergic)).to eq([])
       expect(Core::Fit::Additions.for(piece, table, attendee(1, 176)).map(&:kind).uniq).to match_array(%i[ring extender])

@@ -45,7 +45,8 @@ RSpec.describe Web::HttpServer do
     {
       "/safe-keeping/copies/#{copy}" => 'application/vnd.sqlite3', '/safe-keeping/studio.zip' => 'application/zip',
       '/classes/1/file' => 'application/json', '/classes/1.json' => 'application/json', '/classes/1.ics' => 'text/calendar',
-      '/classes/1/order.csv' => 'text/csv', '/classes/1/log.csv' => 'text/csv', '/people/export.json?name=Ilse%20Marrow' => 'application/json',
+      '/classes/1/order.csv' => 'text/csv', '/classes/1/log.csv' => 'text/csv',
+      '/people/export.json?name=Ilse%20Marrow' => 'application/json',
       "/drafts/#{draft}.svg" => 'image/svg+xml', '/fit-check.json' => 'application/json'
     }.each do |path, type|
       answer = get(port, path)
@@ -63,12 +64,14 @@ RSpec.describe Web::HttpServer do
     chunks = "#{chunk.to_s(16)}\r\n#{'a' * chunk}\r\n" * ((stranger / chunk) + 2)
     expect(raw(port, "#{head}Content-Length: #{stranger + 1}\r\n\r\nx")).to start_with('HTTP/1.1 413')
     expect(raw(port, "#{head}Transfer-Encoding: chunked\r\n\r\n#{chunks}")).to start_with('HTTP/1.1 413')
-    expect(raw(port, "#{head}Content-Length: 3\r\nConnection: close\r\n\r\na=b")).to start_with('HTTP/1.1 4').and(satisfy { |said| !said.include?('413') })
+    expect(raw(port, "#{head}Content-Length: 3\r\nConnection: close\r\n\r\na=b"))
+      .to start_with('HTTP/1.1 4').and(satisfy { |said| !said.include?('413') })
   end
 
   bodies = Web::RequestLimits::Bodies
   [[false, true, '/sign-in', 1_000_000], [true, true, '/safe-keeping/copies/file', 20_000_000], [true, true, '/classes', 2_500_000],
-   [true, false, '/safe-keeping/copies/file', 500_000_000], [true, false, '/stockroom/prices', 10_500_000]].each do |trusted, shared, path, most|
+   [true, false, '/safe-keeping/copies/file', 500_000_000], [true, false, '/stockroom/prices',
+     10_500_000]].each do |trusted, shared, path, most|
     it "takes #{most} bytes at #{path} from #{trusted ? 'an account' : 'a stranger'}#{' of a shared studio' if shared}" do
       expect(bodies.new(trusted: ->(_) { trusted }, shared: shared).call('PATH_INFO' => path)).to eq(most)
     end
@@ -76,7 +79,8 @@ RSpec.describe Web::HttpServer do
 
   it 'answers what cannot be read with a plain 400, and notes nothing of it' do
     port = serve
-    ["GET / HTTP/1.1\r\nHost: 127.0.0.1\r\nno header Ilse\r\n\r\n", "\x16\x03\x01Ilse\r\n\r\n", "GET http://[::1 HTTP/1.1\r\nHost: Ilse\r\n\r\n"].each do |bytes|
+    ["GET / HTTP/1.1\r\nHost: 127.0.0.1\r\nno header Ilse\r\n\r\n", "\x16\x03\x01Ilse\r\n\r\n",
+      "GET http://[::1 HTTP/1.1\r\nHost: Ilse\r\n\r\n"].each do |bytes|
       expect(raw(port, bytes)).to match(%r{\AHTTP/1.\d 400.*That request could not be read}m).and(satisfy { |said| !said.include?('.rb') })
     end
     expect(log.string.lines.map(&:strip).uniq).to eq(['request: Puma::HttpParserError'])

@@ -29,8 +29,10 @@ RSpec.describe Web::Routes::Register, type: :request do
   it 'leaves nothing of an erased person in any file, however they came there, and says which copies hold them' do
     folder = File.dirname(studio.database.opts[:database])
     words = ['Quillon Ashgrove', 'swells up at dusk', 'Aunt Perpetua']
-    holding = -> { Dir[File.join(folder, '**', '*')].select { |path| File.file?(path) && words.any? { |word| File.binread(path).include?(word) } } }
-    attendee = Core::People::Attendee.new(key: '0', name: words[0], level: 2, notes: words[1], measures: { wrist: Core::Measure::Length.mm(165) },
+    holds = ->(path) { File.file?(path) && words.any? { |word| File.binread(path).include?(word) } }
+    holding = -> { Dir[File.join(folder, '**', '*')].select(&holds) }
+    attendee = Core::People::Attendee.new(key: '0', name: words[0], level: 2, notes: words[1],
+      measures: { wrist: Core::Measure::Length.mm(165) },
       needs: Core::People::Needs.new(minor: true, guardian: words[2]))
     state = studio.classes.find(1).state
     ids = Array.new(3) { studio.classes.create(state.with(attendees: [attendee])) }
@@ -40,7 +42,8 @@ RSpec.describe Web::Routes::Register, type: :request do
     studio.worked_out.put('x', 'last' => words[0])
     copy = Store::Backups.new(studio.database.opts[:database]).take(:asked)
     Web::SignIn.mailbox(folder).deliver(to: 'a@example.org', subject: 'x', text: "#{words[0]} is coming")
-    Web::KeptFolder.new(File.join(folder, 'brought'), most: 5).put('a' * 24, Formats::StudioFile.write(Application::StudioArchive.of(studio)))
+    Web::KeptFolder.new(File.join(folder, 'brought'), most: 5).put('a' * 24,
+      Formats::StudioFile.write(Application::StudioArchive.of(studio)))
     client = Rack::MockRequest.new(app)
     client.get('/classes/' + ids[2].to_s, 'HTTP_HOST' => '127.0.0.1')
     erasure = Application::Erasure.new(studio, Store::Backups.new(studio.database.opts[:database]),

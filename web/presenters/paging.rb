@@ -2,8 +2,8 @@
 
 module Web
   module Presenters
-    # A long list shown page by page, narrowed by what is looked for. A class that includes it sets @query and @asked, and answers #count and
-    # #path.
+    # A long list shown page by page, narrowed by what is looked for. A class that includes it sets @query and @asked, and answers #count
+    # and #path.
     module Paging
       PER_PAGE = 25
       LONGEST_QUERY = 80

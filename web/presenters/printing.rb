@@ -27,7 +27,8 @@ module Web
       # @param numbers [Hash{Core::People::Attendee=>Hash}] of a step that people differ in
       # @return [Array<(String, String)>] who has the same, and what it is, the least first
       def numbers_by_person(numbers)
-        numbers.group_by(&:last).sort_by { |own, _| own.values }.map { |own, same| [same.map { |attendee, _| attendee.name }.join(', '), Formats::Wording.step_numbers(own, unit: unit)] }
+        numbers.group_by(&:last).sort_by { |own, _| own.values }.map { |own, same| [same.map { |attendee, _| attendee.name }.join(', '),
+          Formats::Wording.step_numbers(own, unit: unit)] }
       end
 
       # @param fault [Core::Catalogue::Fault] @return [String] what to look for and what to do

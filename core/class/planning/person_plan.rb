@@ -4,8 +4,8 @@ require 'forwardable'
 
 module Core
   module Planning
-    # One attendee's part of a plan: own: OwnPiece, what they make · needs: [Materials::Need] · cuts: [Cutting::CutNeed], both with what they
-    # practise with · practice: Steps::PracticeBag, what of needs and cuts is for that
+    # One attendee's part of a plan: own: OwnPiece, what they make · needs: [Materials::Need] · cuts: [Cutting::CutNeed], both with what
+    # they practise with · practice: Steps::PracticeBag, what of needs and cuts is for that
     # tools: {tool key => held at once} · tasks: [Steps::Task] in order
     # spared: [(Making::StepUse, reason)], steps of the piece they do not do
     PersonPlan = Value.define(:own, :needs, :cuts, :tools, :tasks, spared: [].freeze, practice: nil) do

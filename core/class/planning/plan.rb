@@ -4,8 +4,8 @@ module Core
   module Planning
     # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
     #
-    # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Materials::Need], exactly the sum over kits · spares: {part =>
-    # Materials::Spares} · order: Steps::Order, of the common steps · steps: [PlannedStep] · tools: [Steps::ToolNeed] · timetable:
+    # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Materials::Need], exactly the sum over kits · spares:
+    # {part => Materials::Spares} · order: Steps::Order, of the common steps · steps: [PlannedStep] · tools: [Steps::ToolNeed] · timetable:
     # Steps::Timetable
     # usual: Lazy of the PersonPlan at a usual size, for a class without sized people
     Plan = Value.define(:workshop, :design, :people, :usual, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,

@@ -6,9 +6,9 @@ require 'openssl'
 module Core
   module Session
     # The random numbers of a simulation: a stream of its own for each person and each thing they do, and the same numbers of it for the
-    # same replication, also when other things change. So two variants of a class meet the same chance (common random numbers; Law, Simulation
-    # Modeling and Analysis), and who leaves changes nobody else's luck. The numbers come from a counter run through a cipher, so that any
-    # stream is had at once (Salmon, Moraes, Dror and Shaw, Parallel random numbers: as easy as 1, 2, 3, SC 2011).
+    # same replication, also when other things change. So two variants of a class meet the same chance (common random numbers; Law,
+    # Simulation Modeling and Analysis), and who leaves changes nobody else's luck. The numbers come from a counter run through a cipher, so
+    # that any stream is had at once (Salmon, Moraes, Dror and Shaw, Parallel random numbers: as easy as 1, 2, 3, SC 2011).
     class Draws
       # For each slot: time, whether and when help is needed, how long help takes. For the person: how they differ from others, whether
       # and how much they come late.

@@ -2,8 +2,8 @@
 
 module Core
   module Supply
-    # Shares the stock out among the planned classes: what was bought for a class is its own; the rest goes to the classes in the order given.
-    # Reservations are worked out, never stored, so they follow a class when it changes or is removed.
+    # Shares the stock out among the planned classes: what was bought for a class is its own; the rest goes to the classes in the order
+    # given. Reservations are worked out, never stored, so they follow a class when it changes or is removed.
     class Allocation
       # @param stock [Stock] @param market [Market]
       # Keeps nothing.

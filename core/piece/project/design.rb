@@ -3,8 +3,8 @@
 module Core
   module Project
     # A named design. components: those on the path stand in the order they lie along the piece; hung ones and those made apart stand among
-    # them. · body: which measure it is sized by, one of BODIES (:own is a fixed size, the same for each person) · ease: added to the measure
-    # wraps: times round the body
+    # them. · body: which measure it is sized by, one of BODIES (:own is a fixed size, the same for each person) · ease: added to the
+    # measure · wraps: times round the body
     # made: how many alike one attendee makes · tails: :by_level, :lean, :usual or :generous
     # colourways: {name => {part key => part key}}
     Design = Value.define(:key, :name, :body, :ease, :components,

@@ -32,7 +32,8 @@ module Core
             ends: { first: Making::End.new(item: wire, closing_step: 'bind') })
         end
 
-        # Beads × bead length and a turn round the base (common practice, no source). Loops are worked from one wire; each frame has its own.
+        # Beads × bead length and a turn round the base (common practice, no source). Loops are worked from one wire; each frame has its
+        # own.
         def cut(maker)
           tails = Ends::Tails.at(Ends::Tails::WIRED_MM, maker, wire) * 2
           number, each, role = petal.frame? ? [petals, 1, :petal] : [1, petals, :flower]

@@ -13,7 +13,7 @@ module Core
           cautions: %i[cutting], points: ['Count the links, hang the halves beside each other, then cut.',
           'Cut the link after the last one counted.'],
           goes_wrong: [
-            'The halves differ by a link | counted once | hang them beside each other and take one off | before the clasp is on | 3 | 1 link'
+            'The halves differ by a link | counted once | hang both up and take one off | before the clasp is on | 3 | 1 link'
           ]
 
         parameter :chain, :part, of: %i[chain]

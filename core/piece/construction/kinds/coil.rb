@@ -148,7 +148,7 @@ module Core
 
         # The first coil, as what the core wire runs through.
         def as_tube
-          Catalogue::Part.new(key: "coil_#{wire.key}", name: "coil of #{wire.name}", kind: :bead, along: pitch, outer: tube, hole: mandrel)
+          Catalogue::Part.new(key: "coil_#{wire.key}", name: "coil of #{wire.name}", kind: :bead, hole: mandrel, along: pitch, outer: tube)
         end
 
         def cuts(maker)

@@ -3,8 +3,8 @@
 module Core
   module Construction
     module Kinds
-      # A round braid worked on a slotted disc, bare or with beads by a chart: each strand is loaded first, each move adds one bead. Ends are
-      # left bare, bound and glued into caps.
+      # A round braid worked on a slotted disc, bare or with beads by a chart: each strand is loaded first, each move adds one bead. Ends
+      # are left bare, bound and glued into caps.
       class DiscBraid < Base
         key :disc_braid
         rank 190

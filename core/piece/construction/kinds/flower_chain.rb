@@ -3,16 +3,17 @@
 module Core
   module Construction
     module Kinds
-      # A band of six-petalled flowers woven with both ends of one folded thread: one petal, two and two beside the centre, one petal, and two
-      # separators to the next flower. Each end goes through one petal, the centre and one petal of the other side; or through both petals of
-      # its side, the centre, and both of the other side.
+      # A band of six-petalled flowers woven with both ends of one folded thread: one petal, two and two beside the centre, one petal, and
+      # two separators to the next flower. Each end goes through one petal, the centre and one petal of the other side; or through both
+      # petals of its side, the centre, and both of the other side.
       class FlowerChain < Base
         key :flower_chain
         rank 180
 
         # To hold each needle by, and to end the thread (from memory).
         HOLD_MM = { lean: 150, usual: 200, generous: 275 }.freeze
-        # Thread is not drawn quite straight between beads, but round the edges of their holes, which is shorter (from memory: the two cancel).
+        # Thread is not drawn quite straight between beads, but round the edges of their holes, which is shorter (from memory: the two
+        # cancel).
         LOOSE = 1
 
         technique 'cross_weave', name: 'Cross weave', level: 3, seconds: 75, demonstration_minutes: 6, prerequisites: %w[stringing],
@@ -104,7 +105,8 @@ module Core
         end
 
         # Slots of one flower: the first petal, upper left, lower left, the middle, upper right, lower right, the last petal, the separators
-        # above and below. A thread that comes in below leaves above, and the other way round. With each: whether it comes from the far side.
+        # above and below. A thread that comes in below leaves above, and the other way round. With each: whether it comes from the far
+        # side.
         FROM_BELOW = [[0, false], [1, false], [3, false], [5, true], [6, true], [7, false]].freeze
         FROM_ABOVE = [[0, true], [2, true], [3, true], [4, false], [6, false], [8, false]].freeze
         # The same where both petals of a side are threaded at once; both ends come back through the centre towards the start.
@@ -162,7 +164,8 @@ module Core
         end
 
         def cut(woven, maker)
-          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(woven.length) * LOOSE, consumption: Measure::Length::ZERO,
+          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(woven.length) * LOOSE,
+            consumption: Measure::Length::ZERO,
             tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2)
         end
 

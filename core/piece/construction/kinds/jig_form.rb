@@ -3,8 +3,8 @@
 module Core
   module Construction
     module Kinds
-      # One wire bent over pegs into a flat form: a link, a frame, half of a clasp. Its path is written as straight stretches and turns round
-      # pegs: "10 mm; 4 mm x 180; 6 mm; 3 mm x -270".
+      # One wire bent over pegs into a flat form: a link, a frame, half of a clasp. Its path is written as straight stretches and turns
+      # round pegs: "10 mm; 4 mm x 180; 6 mm; 3 mm x -270".
       class JigForm < Base
         key :jig_form
         rank 140
@@ -92,7 +92,8 @@ module Core
 
         # The sum of straight stretches and arcs through the wire's middle (arc length).
         def cut(maker)
-          Making::Cut.new(line: wire, count: 1, role: :form, body: measured || Measure::Length.mm(track.length), consumption: Measure::Length::ZERO,
+          Making::Cut.new(line: wire, count: 1, role: :form, body: measured || Measure::Length.mm(track.length),
+            consumption: Measure::Length::ZERO,
             tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2, measured_to: Wire::CUT_TO)
         end
 

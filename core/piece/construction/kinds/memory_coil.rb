@@ -12,7 +12,8 @@ module Core
 
         # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
         CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
-        # Wire of each end that is turned into a loop (common practice, no source). A circle of it is 10 / π across, through the wire's middle.
+        # Wire of each end that is turned into a loop (common practice, no source). A circle of it is 10 / π across, through the wire's
+        # middle.
         LOOP_MM = 10
         LOOP_LENGTH = Measure::Length.mm(LOOP_MM / Math::PI)
         # A bend is made quicker than a loop (from memory).

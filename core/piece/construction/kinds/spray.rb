@@ -120,7 +120,8 @@ module Core
         def work_up(_solution, maker)
           joins = pieces.flat_map { |piece| through(piece.wire, [piece.petal.bead]) }
           Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins,
-            drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, working: [term(:flower, Measure::Length.mm(top.reach)),
+            drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length,
+              working: [term(:flower, Measure::Length.mm(top.reach)),
                                                                                                term(:stem, stem)]),
             ends: { first: Making::End.new(item: wire, closing_step: 'bind') })
         end
