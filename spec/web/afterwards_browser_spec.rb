@@ -17,7 +17,7 @@ RSpec.describe 'The day after, and what it changes', type: :feature do
     expect(page).to be_axe_clean
     row = -> { find('table.lessons tr', text: 'Flattened crimp') }
     row.().find_button('Keep as it is').send_keys(:enter)
-    expect(page).to have_text('That stays as it is')
+    expect(page).to have_text('That value is fixed now')
     expect(row.()).to have_button('Let it learn').and have_no_button('Use it')
     find('table.lessons tr', text: 'Stringing').find_button('Use it').send_keys(:enter)
     expect(page).to have_text(/Stringing: [\d.]+ s \(was 4 s\), from \d+ tries in 3 classes\./)

@@ -200,7 +200,7 @@ RSpec.describe Web::App, type: :request do
       simulation = json['simulation']
       expect(simulation['state']).to eq('done')
       shown = text.(plan_page.at('#clock'))
-      expect(shown).to include("in time in #{(simulation['chance'] * 100).round} of 100 simulated classes",
+      expect(shown).to include("#{(simulation['chance'] * 100).round} in 100 chance that everyone finishes",
         "nine of ten by #{simulation['late_end']}")
       strip = text.(plan_page.at('#strip'))
       expect(strip).to include("#{json['seat']['price']['text']} a seat", "all finish in #{(simulation['chance'] * 100).round} of 100")
