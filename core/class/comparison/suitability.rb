@@ -11,7 +11,7 @@ module Core
     Suitability = Value.define(:key, :name, :body, :level, :techniques, :target, problem: nil, chance: nil, late_end: nil,
       unfitted: [].freeze,
       harmed: {}.freeze, unsure: {}.freeze, wrong: 0, unmeasured: 0, lacking: {}.freeze, new_to_most: [].freeze, short: 0, seat: nil) do
-      # @return [Symbol] the first thing that speaks against it, or :good
+      # @return [Symbol] the first reason against it, or :good
       def reason
         return :cannot_be_built if problem
         return :no_size if unfitted.any?
