@@ -260,6 +260,12 @@ RSpec.describe Core::Fit do
       end
     end
 
+    # 110 beads of 11/0 to the gram (common practice, no source).
+    it 'weighs a seed bead by how many go to the gram' do
+      seed = part('x', 1.45, 2.15, material: 'glass')
+      expect(Core::Catalogue::Mass.milligrams(seed)).to be_within(1e-6).of(1000.0 / 110)
+    end
+
     it('prefers what was weighed') { expect(Core::Catalogue::Mass.milligrams(part('x', 8, material: 'glass', mass_mg: 700))).to eq(700.0) }
 
     it 'asks five times the weight of the line, and says what is missing' do

@@ -85,6 +85,21 @@ RSpec.describe 'Teaching knowledge' do
     expect([lacking.(whole), lacking.(short)].map { |all| all.include?(%w[1 crimp_cover]) }).to eq([true, false])
   end
 
+  # Too short even at its longest: 30 wanted, 10 of it by the closure.
+  it 'measures how far an adjustable piece is off from the end of its range that is nearer' do
+    piece = fit(design(strung(pattern: pattern({ fill: %w[round_8] }), mirror: false)), 180).with(play: mm(10))
+    off = [30, 10, 5, 0, -4].map { |more| piece.with(worn: piece.inside + mm(more)).deviation.to_mm }
+    expect(off).to eq([-20.0, 0.0, 0.0, 0.0, 4.0])
+  end
+
+  # Addition, part by part.
+  it 'adds what is practised with to the needs of a kit' do
+    round, disc = %w[round_8 disc_2].map { |key| sample_table.part(key) }
+    use = ->(part, count) { Core::Materials::Need.new(part: part, count: count) }
+    more = Core::Materials::Need.more([use.(round, 20)], [use.(round, 3), use.(disc, 2)])
+    expect(more.to_h { |need| [need.part.key, need.count] }).to eq('round_8' => 23, 'disc_2' => 2)
+  end
+
   describe Core::Sizing::TryOn do
     it 'says what comes nearest to each change, from the person’s own piece, and nothing that does not help' do
       piece = fit(design(strung(pattern: pattern({ fill: %w[round_8 disc_2] }), mirror: false)), 180)
