@@ -59,6 +59,29 @@ RSpec.describe Web::Routes::Register, type: :request do
     expect(ids.flat_map { |id| people(id) }).to eq([])
   end
 
+  # An empty text is in every file, and a letter in most.
+  it 'takes nothing away for a name that nobody has' do
+    folder = File.dirname(studio.database.opts[:database])
+    letters = Web::SignIn.letters(folder)
+    letters.put('b' * 24, 'x is coming')
+    copy = Store::Backups.new(studio.database.opts[:database]).take(:asked)
+    before = [Digest::SHA256.file(copy), people(1)]
+    erasure = Application::Erasure.new(studio, Store::Backups.new(studio.database.opts[:database]), files: [letters])
+    ['', ' ', 'x'].each do |name|
+      expect(erasure.call(name).classes).to eq(0)
+      erasure.from_copies(name, [File.basename(copy)]) if name.strip.empty?
+    end
+    expect([letters.key?('b' * 24), Digest::SHA256.file(copy), people(1)]).to eq([true, *before])
+  end
+
+  it 'says so where no copy was chosen, and where nobody has the name' do
+    send_form('/people/erase', name: '')
+    expect([last_response.status, page]).to match([200, a_string_including('Nobody called')])
+    send_form('/people/erase/copies', person: 'Ilse Marrow', do: 'erase')
+    follow_redirect!
+    expect(page).to include('Choose a copy')
+  end
+
   it 'erases in a copy of an older version, too, or deletes the copy' do
     file = studio.database.opts[:database]
     FileUtils.mkdir_p(File.join(File.dirname(file), 'backups'))

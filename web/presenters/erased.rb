@@ -7,13 +7,16 @@ module Web
       include Printing
 
       # @!attribute name
-      #   @return [String] as the list of people shows it
+      #   @return [String] the person's own
       # @!attribute number
       #   @return [Integer] which of those with this name in one class
       attr_reader :name, :number
 
+      # @param shown [String] the name as the list of people shows it
+      # @param name [String] the person's own
       # @param done [Application::Erasure::Done]
-      def initialize(name, number, done)
+      def initialize(shown, name, number, done)
+        @shown = shown
         @name = name
         @number = number
         @done = done
@@ -30,10 +33,16 @@ module Web
 
       # @return [Array<String>] sentences
       def sentences
-        [say('erased.done', name: name, classes: count_of(@done.classes, 'class', 'classes')),
+        [(@done.classes.zero? ? say('erased.nobody', name: @shown) : done),
          (say('erased.mentioned', names: @done.mentions.join(', ')) if @done.mentions.any?),
          (say('erased.not_clean') unless @done.clean),
-         say(copies.empty? ? 'erased.no_copies' : 'erased.copies', count: count_of(copies.size, 'copy', 'copies'))].compact
+         say(copies.empty? ? 'erased.no_copies' : 'erased.copies', count: copies.size)].compact
+      end
+
+      private
+
+      def done
+        say('erased.done', name: @shown, classes: count_of(@done.classes, 'class', 'classes'))
       end
     end
   end

@@ -52,15 +52,15 @@ module Web
           name, number = person ? [person.attendee.name, person.number] : [text(:name), 1]
           done = erasure.call(name, number)
           forget_results
-          page(:erased, title: 'Erased', erased: Presenters::Erased.new(text(:name), number, done))
+          page(:erased, title: 'Erased', erased: Presenters::Erased.new(text(:name), name, number, done))
         end
         app.post('/people/erase/copies') do
           copies = Array(params['copies']).grep(String)
           number = text(:number).to_i.clamp(1, Core::Setup::Workshop::MOST_PEOPLE)
-          text(:do) == 'drop' ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
+          drop = text(:do) == 'drop'
+          drop ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
           left = erasure.copies_with(text(:person)).size
-          done = text(:do) == 'drop' ? 'Deleted' : 'Erased from'
-          tell("#{done} #{count_of(copies.size, 'copy', 'copies')}. #{count_of(left, 'copy', 'copies')} still hold the name.")
+          tell([say("erased.#{drop ? 'dropped' : 'from_copies'}", count: copies.size), say('erased.left', count: left)].join(' '))
           redirect to('/people'), 303
         rescue Store::Unusable => e
           tell(e.message, kind: :wrong)
