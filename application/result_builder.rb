@@ -59,14 +59,17 @@ module Application
         others: part(lazy { @moment.reserving.to_h { |stored| [stored.id, stored.state.workshop.title] } }),
         removed_people: part(lazy { @studio.classes.taken_out(@id) }) { [@stored.id, @stored.revision, 'people'].join(' ') },
         live_events: part(lazy { @studio.live_events.of(@id) }),
-        leftovers: part(lazy {
- (found = outcome.value).is_a?(Core::Planning::Plan) ? Core::Supply::Leftovers.of(found, @moment.free_stock) : [] }),
+        leftovers: part(lazy { leftovers(outcome.value) }),
         settings: part(lazy { library.settings }) { library.settings.open_rings.to_s },
         techniques_by_project: part(lazy { library.techniques_by_project }) { "#{library.catalogue_digest} #{library.projects.map(&:id)}" },
         catalogue: part(lazy { library.table }) { library.catalogue_digest },
         market: part(lazy { library.market }) { library.market_digest },
         projects: part(lazy { library.projects }) { library.projects.map(&:id).join(' ') }
       }
+    end
+
+    def leftovers(planned)
+      planned.is_a?(Core::Planning::Plan) ? Core::Supply::Leftovers.of(planned, @moment.free_stock) : []
     end
 
     def library

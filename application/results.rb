@@ -70,11 +70,14 @@ module Application
         outlook: outlook,
         forecasting: job_part(result) { @forecasts.state(model.value) },
         search: job_part(result) { @searches.state(result.digest(:plan)) },
-        verdicts: ClassResult::Part.of(Core::Lazy.new {
- result.plan ? Core::Advice::Verdicts.new(result.plan, result.supply, outlook.value.value).call : [] }) do
+        verdicts: ClassResult::Part.of(Core::Lazy.new { verdicts(result, outlook.value.value) }) do
           [result.digest(:plan), result.digest(:supply), outlook.digest.value].join(' ')
         end
       }
+    end
+
+    def verdicts(result, outlook)
+      result.plan ? Core::Advice::Verdicts.new(result.plan, result.supply, outlook).call : []
     end
 
     def job_part(result, &state)

@@ -217,7 +217,7 @@ module Web
             active_sessions_ds.where { created_at < oldest }.delete
           end
 
-          # An address that is not known, or that is locked, takes as long as a password that is looked at.
+          # An unknown or locked address takes as long as a wrong password.
           def account_from_login(login)
             super || (take_time && nil)
           end

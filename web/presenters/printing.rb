@@ -27,8 +27,9 @@ module Web
       # @param numbers [Hash{Core::People::Attendee=>Hash}] of a step that people differ in
       # @return [Array<(String, String)>] who has the same, and what it is, the least first
       def numbers_by_person(numbers)
-        numbers.group_by(&:last).sort_by { |own, _| own.values }.map { |own, same| [same.map { |attendee, _| attendee.name }.join(', '),
-          Formats::Wording.step_numbers(own, unit: unit)] }
+        # Not everyone's step has all of the numbers: then there is no order.
+        alike = numbers.group_by(&:last).sort { |one, other| (one.first.values <=> other.first.values) || 0 }
+        alike.map { |own, same| [same.map { |attendee, _| attendee.name }.join(', '), Formats::Wording.step_numbers(own, unit: unit)] }
       end
 
       # @param fault [Core::Catalogue::Fault] @return [String] what to look for and what to do

@@ -7,43 +7,31 @@ module Core
     # The plain form of a value: a hash of strings, numbers, lists and hashes, as JSON and database rows hold it.
     # Writing leaves out what equals its default; reading takes the default for what is absent.
     class Record
+      # Alike in both forms.
+      PLAIN = %i[text integer number boolean data money texts counts].to_h { |kind| [kind, ->(v) { v }] }.freeze
       READ = {
-        text: ->(v) { v },
-        integer: ->(v) { v },
-        number: ->(v) { v },
-        boolean: ->(v) { v },
-        data: ->(v) { v },
-        money: ->(v) { v },
+        **PLAIN,
         symbol: ->(v) { v.to_sym },
         length: ->(v) { Measure::Length.parse(v) },
         lengths: ->(v) { v.to_h { |key, text| [key.to_sym, Measure::Length.parse(text)] } },
-        texts: ->(v) { v },
         symbols: ->(v) { v.map(&:to_sym) },
         date: ->(v) { Date.iso8601(v) },
         clock: ->(v) { Measure::ClockTime.parse(v) },
         paces: ->(v) { v.to_h { |level, pace| [level.to_i, pace] } },
         policies: ->(v) { v.transform_values(&:to_sym) },
-        counts: ->(v) { v },
         experience: ->(v) { v.transform_values { |done| People::Experience.new(times: done['times'],
           last: done['last'] && Date.iso8601(done['last'])) } }
       }.freeze
       WRITE = {
-        text: ->(v) { v },
-        integer: ->(v) { v },
-        number: ->(v) { v },
-        boolean: ->(v) { v },
-        data: ->(v) { v },
-        money: ->(v) { v },
+        **PLAIN,
         symbol: ->(v) { v.to_s },
         length: ->(v) { v.to_s },
         lengths: ->(v) { v.to_h { |key, length| [key.to_s, length.to_s] } },
-        texts: ->(v) { v },
         symbols: ->(v) { v.map(&:to_s) },
         date: ->(v) { v.iso8601 },
         clock: ->(v) { v.to_s },
         paces: ->(v) { v.to_h { |level, pace| [level.to_s, pace] } },
         policies: ->(v) { v.transform_values(&:to_s) },
-        counts: ->(v) { v },
         experience: ->(v) { v.transform_values { |done| { 'times' => done.times, 'last' => done.last&.iso8601 }.compact } }
       }.freeze
 

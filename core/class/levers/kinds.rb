@@ -2,7 +2,7 @@
 
 module Core
   module Levers
-    # Every kind of lever, one a file, and those that one class's plan leaves room for.
+    # All kinds of lever, one per file, and the levers that a class's plan leaves room for.
     module Kinds
       extend Family
 

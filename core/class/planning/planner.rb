@@ -225,8 +225,8 @@ module Core
 
       def planned_step(step, reason, number, levels)
         skill = @table.technique(step.technique)
-        PlannedStep.new(number: number, step: step, technique: skill, reason: reason, tools: skill.tools.uniq.map { |key|
- @table.tool(key) },
+        PlannedStep.new(number: number, step: step, technique: skill, reason: reason,
+          tools: skill.tools.uniq.map { |key| @table.tool(key) },
           minutes_by_level: levels.to_h { |level| [level, minutes_at(step.key, level)] },
           cautions: (skill.cautions + step.cautions).uniq, numbers: numbers(step))
       end

@@ -2,7 +2,7 @@
 
 module Core
   module Construction
-    # Every construction, one a file.
+    # All constructions, one per file.
     module Kinds
       extend Family
 

@@ -2,7 +2,7 @@
 
 module Core
   module Fit
-    # Every rule, one a file.
+    # All fit rules, one per file.
     module Rules
       extend Family
 

@@ -152,8 +152,9 @@ module Core
       end
 
       def refuse_order(steps)
-        names = steps.first(2).map { |step|
- "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})" }
+        names = steps.first(2).map do |step|
+          "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})"
+        end
         component = @design.component(steps.first.key.split('/').first)
         problem = Making::Problem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
           values: { first: names.first, second: names.last })

@@ -3,9 +3,6 @@
 module Core
   # For classes that give themselves a name in their head, such as `key :stretch`, and answer it ever after.
   module Declared
-    # Of a kind that does not say where it stands among its family.
-    RANK = 100
-
     # @param attribute [Symbol] what the name is called
     def declares(attribute)
       variable = :"@#{attribute}"

@@ -1,11 +1,13 @@
 # frozen_string_literal: true
 
 module Core
-  # The classes of one folder, found by themselves: a new kind is a new file. A module that extends it names what its classes inherit from
-  # by #kind_of.
+  # Finds the classes in one folder, so that a new kind is a new file. The module that extends it names their parent with #kind_of.
   module Family
+    # Rank of a kind that declares none.
+    LAST = 1000
+
     # @param parent [Class] of all kinds
-    # @param label [Symbol] what a kind is called where a key is not known
+    # @param label [Symbol] names the kind in the message for an unknown key
     def kind_of(parent, label:)
       @parent = parent
       @label = label
@@ -14,7 +16,7 @@ module Core
     # @return [Array<Class>] by their rank, then by their key
     def all
       @all ||= constants.map { |name| const_get(name) }.select { |kind| kind.is_a?(Class) && kind < @parent }
-        .sort_by { |kind| [kind.rank || Declared::RANK, kind.key.to_s] }.freeze
+        .sort_by { |kind| [kind.rank || LAST, kind.key.to_s] }.freeze
     end
 
     # @return [Array<Symbol>]

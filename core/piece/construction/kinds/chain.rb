@@ -41,9 +41,9 @@ module Core
 
         def work_up(solution, _maker)
           links = solution.repeats * sides
-          Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [], drawing: Lazy.new {
- layout(links) },
-            lengths: lengths(solution), ends: { first: Making::End.new(item: chain), last: Making::End.new(item: chain) },
+          Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [],
+            drawing: Lazy.new { layout(links) }, lengths: lengths(solution),
+            ends: { first: Making::End.new(item: chain), last: Making::End.new(item: chain) },
             anchors: Lazy.new { part_anchors([chain] * links, ['chain'] * links) })
         end
 

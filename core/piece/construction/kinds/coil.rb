@@ -48,9 +48,7 @@ module Core
 
         def problems
           [(trouble('beads', :beads_without_seed) if beads && seed.nil?),
-           (trouble('core', :core_too_thick, core: core.thickness,
-             hole: mandrel) if core && second_turns.positive? && core.thickness >= mandrel)]
-            .compact
+           (trouble('core', :core_too_thick, core: core.thickness, hole: mandrel) if core_too_thick?)].compact
         end
 
         def fixed_length
@@ -86,6 +84,10 @@ module Core
         # @return [Measure::Length] across the coil as it comes off the first mandrel
         def tube
           mandrel + ((seed ? seed.outer : wire.thickness) * 2)
+        end
+
+        def core_too_thick?
+          core && second_turns.positive? && core.thickness >= mandrel
         end
 
         # @return [Measure::Length] of wire in one turn: π(M + d), and π(M + b) where beads b high carry it (circle geometry)

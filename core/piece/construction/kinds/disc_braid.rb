@@ -185,10 +185,10 @@ module Core
         def steps(solution, beads)
           braid = chart ? (number > 8 ? 'bead_braid_12' : 'bead_braid_8') : 'round_braid_8'
           finish = cap ? 'cap' : 'tie_off'
+          load = { beads: beads, each: beads / number }
           values = { strands: number, cords: number / 2, rule: number == 8 ? 'eight' : 'more' }
           [step('cut', 'cutting_line', number / 2, preparable: true, values: values),
-           (step('load', 'loading_strand', beads, after: %w[cut], values: { beads: beads, each: beads / number },
-             preparable: true) if chart),
+           (step('load', 'loading_strand', beads, after: %w[cut], preparable: true, values: load) if chart),
            step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values),
            step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead],
              values: values.merge(beads: beads, bare: bare_end)),

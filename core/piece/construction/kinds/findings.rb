@@ -62,9 +62,9 @@ module Core
         end
 
         def work_up(_solution, _maker)
-          Making::WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins, drawing: Lazy.new {
- layout },
-            lengths: Making::Lengths.new(beaded: fixed_length, play: play), ends: { first: row_end(row.first), last: row_end(row.last) },
+          Making::WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins,
+            drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, play: play),
+            ends: { first: row_end(row.first), last: row_end(row.last) },
             anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) } })
         end
 

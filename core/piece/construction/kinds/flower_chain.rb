@@ -12,10 +12,6 @@ module Core
 
         # To hold each needle by, and to end the thread (from memory).
         HOLD_MM = { lean: 150, usual: 200, generous: 275 }.freeze
-        # Thread is not drawn quite straight between beads, but round the edges of their holes, which is shorter (from memory: the two
-        # cancel).
-        LOOSE = 1
-
         technique 'cross_weave', name: 'Cross weave', level: 3, seconds: 75, demonstration_minutes: 6, prerequisites: %w[stringing],
           tools: %w[bead_mat], cautions: %i[needles], practice: 'three units with large beads',
           practice_takes: ['line 400 mm'], practice_minutes: 8,
@@ -133,9 +129,8 @@ module Core
         def slots_of(index, last:)
           petal = petal_parts[index % petal_parts.size]
           at = at_end.to_mm + (petal.outer.to_mm / 2) + radius + (index * fill.step.to_mm)
-          flower = PETALS_AT.map { |degrees| degrees ? petal_slot(petal, at,
-            degrees) : Making::Threads::Slot.new(part: middle, role: :middle,
-              x: at, y: 0.0, turn: route == :across ? 90 : 0) }
+          centre = Making::Threads::Slot.new(part: middle, role: :middle, x: at, y: 0.0, turn: route == :across ? 90 : 0)
+          flower = PETALS_AT.map { |degrees| degrees ? petal_slot(petal, at, degrees) : centre }
           last ? flower : flower + separators(at + radius + (petal.outer.to_mm / 2) + (separator.along.to_mm / 2))
         end
 
@@ -163,10 +158,10 @@ module Core
                     last: Making::End.new(item: guard || thread, passes: 2, closing_step: ('close' unless guard)) })
         end
 
+        # Thread is not drawn quite straight, and goes round the edges of holes, which is shorter (from memory: the two cancel).
         def cut(woven, maker)
-          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(woven.length) * LOOSE,
-            consumption: Measure::Length::ZERO,
-            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2)
+          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(woven.length),
+            consumption: Measure::Length::ZERO, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2)
         end
 
         def lengths(solution)

@@ -126,9 +126,8 @@ module Core
           middle = small.to_mm + thick + (loop_across(large).to_mm / 2)
           start = middle - (beads.fixed_length.to_mm / 2)
           at = running(row, start)
-          [ring_shape(small, small.to_mm / 2), ring_shape(large, middle), (if smalls > 1
-                                                                             ring_shape(small, fixed_length.to_mm - (small.to_mm / 2))
-                                                                           end),
+          [ring_shape(small, small.to_mm / 2), ring_shape(large, middle),
+           (ring_shape(small, fixed_length.to_mm - (small.to_mm / 2)) if smalls > 1),
            (line_shape(binding, large.to_mm, from: middle - (large.to_mm / 2)) if row.any?),
            *row.each_with_index.map { |bead, i| part_shape(bead, :bound, at[i]) }].compact
         end

@@ -93,8 +93,8 @@ module Core
         # The sum of straight stretches and arcs through the wire's middle (arc length).
         def cut(maker)
           Making::Cut.new(line: wire, count: 1, role: :form, body: measured || Measure::Length.mm(track.length),
-            consumption: Measure::Length::ZERO,
-            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2, measured_to: Wire::CUT_TO)
+            consumption: Measure::Length::ZERO, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2,
+            measured_to: Wire::CUT_TO)
         end
 
         def steps

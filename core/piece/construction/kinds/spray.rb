@@ -120,10 +120,9 @@ module Core
         def work_up(_solution, maker)
           joins = pieces.flat_map { |piece| through(piece.wire, [piece.petal.bead]) }
           Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins,
-            drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length,
-              working: [term(:flower, Measure::Length.mm(top.reach)),
-                                                                                               term(:stem, stem)]),
-            ends: { first: Making::End.new(item: wire, closing_step: 'bind') })
+            drawing: Lazy.new { layout }, ends: { first: Making::End.new(item: wire, closing_step: 'bind') },
+            lengths: Making::Lengths.new(beaded: fixed_length,
+              working: [term(:flower, Measure::Length.mm(top.reach)), term(:stem, stem)]))
         end
 
         def parts

@@ -77,10 +77,9 @@ module Core
         end
 
         def joins(beads)
-          through(elastic, beads,
-            passes: passes) + [Making::Join.new(kind: :elastic_for_bead, inner: elastic, outer: beads.max_by(&:outer), at: 0.0),
-                                                     (Making::Join.new(kind: :knot_in_bead, inner: elastic, outer: hider, at: 0.0,
-                                                       passes: 2 * passes) if hider)].compact
+          knot = Making::Join.new(kind: :knot_in_bead, inner: elastic, outer: hider, at: 0.0, passes: 2 * passes) if hider
+          [*through(elastic, beads, passes: passes),
+           Making::Join.new(kind: :elastic_for_bead, inner: elastic, outer: beads.max_by(&:outer), at: 0.0), *knot]
         end
 
         def layout(beads, solution)

@@ -61,8 +61,8 @@ module Core
 
         def work_up(solution, maker)
           row = beads(solution.repeats)
-          Making::WorkUp.new(parts: tally(row.map { |part, side|
- [part, side.negative? ? :left : :right] }), cuts: [cut(solution, row, maker)],
+          parts = row.map { |part, side| [part, side.negative? ? :left : :right] }
+          Making::WorkUp.new(parts: tally(parts), cuts: [cut(solution, row, maker)],
             steps: steps(row.size, solution), joins: through(wire, row.map(&:first)), drawing: Lazy.new { layout(row, solution) },
             lengths: lengths(solution), ends: { first: Making::End.new(item: wire, closing_step: 'first_loop'),
             last: Making::End.new(item: wire, closing_step: 'last_loop') })
@@ -93,8 +93,8 @@ module Core
 
         def layout(row, solution)
           lean = stem.to_mm * 0.6
-          [line_shape(wire,
-            solution.length.to_mm).with(across: wire.thickness.to_mm * 2)] + row.each_with_index.flat_map do |(part, side), i|
+          pair = line_shape(wire, solution.length.to_mm).with(across: wire.thickness.to_mm * 2)
+          [pair] + row.each_with_index.flat_map do |(part, side), i|
             x = (i + 1) * gap.to_mm
             reach = stem.to_mm + (part.outer.to_mm / 2)
             stalk = Making::Shape.new(item: wire, role: :line, x: x, y: 0.0, along: 0.0, across: wire.thickness.to_mm * 1.6, form: :path,

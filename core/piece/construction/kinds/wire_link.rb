@@ -77,10 +77,10 @@ module Core
 
         # What hangs in an eye, or the eye itself, is as thick as the wire; a simple eye can be opened again.
         def as_part(work_up, **identity)
+          eyes = ends.count { |one| one != :pin }
           Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, outer: widest,
-            along: work_up.lengths.beaded + (thickness * ends.count { |one|
-   one != :pin }), hole: inner, wire: thickness, soldered: ends.none?(:simple), form: :tube, colour: beads.first.colour,
-            mark: beads.first.mark, quarter_turned: quarter_turned)
+            along: work_up.lengths.beaded + (thickness * eyes), hole: inner, wire: thickness, soldered: ends.none?(:simple),
+            form: :tube, colour: beads.first.colour, mark: beads.first.mark, quarter_turned: quarter_turned)
         end
 
         private
@@ -152,10 +152,10 @@ module Core
         end
 
         def work_up(_solution, maker)
-          Making::WorkUp.new(parts: tally(beads.map { |bead|
- [bead, :bead] }) + (last == :pin ? [count(pin, 1, :pin)] : []), cuts: cuts(maker),
-            steps: steps, joins: through(stem, beads) + cap_joins(beads, running(beads, standing(first).to_mm)), drawing: Lazy.new {
- layout },
+          parts = tally(beads.map { |bead| [bead, :bead] })
+          parts << count(pin, 1, :pin) if last == :pin
+          joins = through(stem, beads) + cap_joins(beads, running(beads, standing(first).to_mm))
+          Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins, drawing: Lazy.new { layout },
             lengths: Making::Lengths.new(beaded: fixed_length, working: working), ends: own_ends, anchors: Lazy.new { anchors })
         end
 
@@ -174,9 +174,11 @@ module Core
         end
 
         def anchors
-          middle = { item: eye_part.with(quarter_turned: quarter_turned), y: eye_part.outer.to_mm / 2,
-  x: fixed_length.to_mm - (inner.to_mm / 2) }
-          last == :pin ? [] : [Making::Anchor.new(**middle, reach: inner.to_mm / 2, closing_step: 'last_eye')]
+          return [] if last == :pin
+
+          half = inner.to_mm / 2
+          [Making::Anchor.new(item: eye_part.with(quarter_turned: quarter_turned), x: fixed_length.to_mm - half,
+            y: eye_part.outer.to_mm / 2, reach: half, closing_step: 'last_eye')]
         end
 
         def cuts(maker)

@@ -72,9 +72,10 @@ module Core
         # @return [Array<Cure>] other pins of the same kind, at least as long
         def stouter(stem, thick, thin)
           pin = @table.parts[stem.key] or return []
-          others(pin) { |other|
- other.along >= pin.along && other.wire_thickness && wire_code(other.wire_thickness, thick, thin) == :wire_fits }
-            .map { |other| swap_part(pin, other) }
+          good = others(pin) do |other|
+            other.along >= pin.along && other.wire_thickness && wire_code(other.wire_thickness, thick, thin) == :wire_fits
+          end
+          good.map { |other| swap_part(pin, other) }
         end
 
         def suited(wire, thick, thin)
