@@ -15,11 +15,18 @@ module Web
       # @param shown [String] the name as the list of people shows it
       # @param name [String] the person's own
       # @param done [Application::Erasure::Done]
-      def initialize(shown, name, number, done)
+      # @param none_chosen [Boolean] whether the form was sent without a copy
+      def initialize(shown, name, number, done, none_chosen: false)
         @shown = shown
         @name = name
         @number = number
         @done = done
+        @none_chosen = none_chosen
+      end
+
+      # @return [String, nil] what is missing in the form
+      def problem
+        say('erased.choose') if @none_chosen
       end
 
       def unit

@@ -57,6 +57,8 @@ module Web
         app.post('/people/erase/copies') do
           copies = Array(params['copies']).grep(String)
           number = text(:number).to_i.clamp(1, Core::Setup::Workshop::MOST_PEOPLE)
+          next none_chosen(text(:person), number) if copies.empty?
+
           drop = text(:do) == 'drop'
           drop ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
           left = erasure.copies_with(text(:person)).size
@@ -95,6 +97,13 @@ module Web
 
         def known(name)
           known_people.find { |person| person.name == name } || raise(Store::NotFound.new(:person, name[0, 80]))
+        end
+
+        # The page of an erased person again, with what is missing.
+        def none_chosen(name, number)
+          done = Application::Erasure::Done.new(classes: 0, mentions: [], copies: erasure.copies_with(name))
+          status 422
+          page(:erased, title: 'Erased', erased: Presenters::Erased.new(name, name, number, done, none_chosen: true))
         end
 
         # @return [Application::Erasure] that also looks through the files beside the data
