@@ -77,11 +77,14 @@ RSpec.describe Web::Routes::Register, type: :request do
   it 'says so where no copy was chosen, and where nobody has the name' do
     send_form('/people/erase', name: '')
     expect([last_response.status, page]).to match([200, a_string_including('Nobody called')])
-    copies = File.join(app_settings.folder, 'backups')
-    FileUtils.mkdir_p(copies)
-    Store::Backups.new(studio.database.opts[:database]).take(:asked, to: File.join(copies, 'studio-20261130-120000-asked.sqlite3'))
-    send_form('/people/erase/copies', person: 'Ilse Marrow', do: 'erase')
-    expect([last_response.status, page]).to match([422, a_string_including('Choose at least one copy', 'name="copies[]"')])
+    Dir.mktmpdir do |folder|
+      app_settings.set :folder, folder
+      copy = File.join(folder, 'backups', 'studio-20261130-120000-asked.sqlite3')
+      FileUtils.mkdir_p(File.dirname(copy))
+      Store::Backups.new(studio.database.opts[:database]).take(:asked, to: copy)
+      send_form('/people/erase/copies', person: 'Ilse Marrow', do: 'erase')
+      expect([last_response.status, page]).to match([422, a_string_including('Choose at least one copy', 'name="copies[]"')])
+    end
   end
 
   it 'erases in a copy of an older version, too, or deletes the copy' do
