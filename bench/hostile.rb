@@ -185,6 +185,7 @@ module Hostile
     'POST /measures' => %w[item measure value back],
     'GET /ladder' => %w[class],
     'GET /techniques' => %w[class],
+    'POST /stockroom/metals' => %w[contents[steel][nickel] contents[steel][gold] contents],
     'POST /techniques/paces' => %w[pace_1 pace_5 welcome_minutes quick slow between learning help help_minutes],
     'GET /classes/:id/projects' => %w[level price body technique at],
     'GET /classes/:id/live' => %w[at],

@@ -78,7 +78,8 @@ module Formats
         lines: keyed(R::LINE, catalogue['lines'], 'lines'),
         tools: keyed(R::TOOL, catalogue['tools'], 'tools'),
         techniques: keyed(R::TECHNIQUE, catalogue['techniques'], 'techniques'),
-        swatches: catalogue.fetch('swatches', []).map { |swatch| R::SWATCH.read(swatch) })
+        swatches: catalogue.fetch('swatches', []).map { |swatch|
+ R::SWATCH.read(swatch) }, alloys: R::ALLOYS.read({ 'contents' => catalogue['alloys'] }))
       inputs = Core::Planning::Inputs.new(workshop: R::WORKSHOP.read(data['class']), design: R::DESIGN.read(data['project']), table: table,
         open_rings: data.fetch('open_rings', 'warn').to_sym,
         attendees: keyed(R::ATTENDEE, data['attendees']).values, calibration: R::CALIBRATION.read(data.fetch('calibration', {})))
@@ -189,7 +190,8 @@ module Formats
         'lines' => table.lines.values.map { |l| R::LINE.write(l) },
         'tools' => table.tools.values.map { |t| R::TOOL.write(t) },
         'techniques' => table.techniques.values.map { |t| R::TECHNIQUE.write(t) },
-        **(table.swatches.empty? ? {} : { 'swatches' => table.swatches.map { |one| R::SWATCH.write(one) } })
+        **(table.swatches.empty? ? {} : { 'swatches' => table.swatches.map { |one| R::SWATCH.write(one) } }),
+        **R::ALLOYS.write(table.alloys).transform_keys('contents' => 'alloys')
       }
     end
     private_class_method :without_nul, :parse, :without_nul, :build, :keyed, :check_whole, :check_part, :check_attendee, :catalogue,

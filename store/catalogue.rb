@@ -12,6 +12,7 @@ module Store
       techniques: Core::Data::Records::TECHNIQUE
     }.freeze
     SWATCH = Core::Data::Records::SWATCH
+    ALLOYS = Core::Data::Records::ALLOYS
 
     def initialize(database)
       super
@@ -23,7 +24,8 @@ module Store
       revision = @database[:studio].get(:catalogue_revision)
       return @table if @table_revision == revision
 
-      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] }, hidden: hidden, swatches: swatches)
+      @table = Core::Catalogue::Table.new(**RECORDS.keys.to_h { |name| [name, load(name)] }, hidden: hidden, swatches: swatches,
+        alloys: alloys)
       @table_revision = revision
       @table
     end
@@ -65,6 +67,11 @@ module Store
       changing { @database[:swatches].where(SWATCH.write(swatch).transform_keys(&:to_sym).except(:value)).delete }
     end
 
+    # @param alloys [Core::Catalogue::Alloys]
+    def save_alloys(alloys)
+      changing { @database[:studio].update(alloys: JSON.generate(ALLOYS.write(alloys))) }
+    end
+
     # Ready-made ways to end a piece. first, last: rows of findings as data
     Closure = Core::Value.define(:key, :name, :first, :last, takes_clasp: false) do
       # @param data [Hash{String=>Object}] see #to_data
@@ -96,11 +103,15 @@ module Store
 
     private
 
-    # @return [Array<Array(Symbol, String)>] table and key of what is not offered any more
+    def alloys
+      ALLOYS.read(JSON.parse(@database[:studio].get(:alloys) || '{}'))
+    end
+
     def swatches
       @database[:swatches].order(:construction, :measure, :line, :about).all.map { |row| SWATCH.read(row.transform_keys(&:to_s)) }.freeze
     end
 
+    # @return [Array<Array(Symbol, String)>] table and key of what is not offered any more
     def hidden
       @database[:hidden].select_map(%i[kind key]).map { |kind, key| [kind.to_sym, key] }.freeze
     end

@@ -76,6 +76,7 @@ module Web
         GET /people
         GET /projects/new
         GET /stockroom/:table/new
+        GET /stockroom/metals
         GET /stockroom/prices
         GET /stockroom/prices/:job
         POST /classes
@@ -138,6 +139,7 @@ module Web
         POST /stockroom/:table/:key/offers/remove
         POST /stockroom/:table/:key/remove
         POST /stockroom/:table/:key/stock
+        POST /stockroom/metals
         POST /stockroom/prices
         POST /stockroom/prices/:job
         POST /stockroom/suppliers

@@ -238,6 +238,23 @@ RSpec.describe Core::Fit do
       expect(sizes.keys.map { |along, outer| large.send(:small?, part('x', along, outer)) }).to eq(sizes.values)
     end
 
+    # From memory; a studio may know better. By hand: the steel of an unknown alloy is asked about, until the studio says that it has none.
+    it 'judges metals by the table of the studio' do
+      steel = sample_table.with(parts: sample_table.parts.merge('clasp' => part('clasp', 12, 7, kind: :clasp, material: 'steel')))
+      rule = ->(alloys) { Core::Fit::Rules::SuitsPerson.new(steel.with(alloys: Core::Catalogue::Alloys.new(**alloys))) }
+      nickel, copper = %w[nickel copper].map { |metal| Core::People::NeedsReader.read("#{metal} allergy") }
+      forbidden = [{}, { contents: {} }, { contents: { 'steel' => { 'copper' => 'contains' } } },
+                   { contents: { 'steel' => { 'copper' => 'may_contain' } } }].map do |alloys|
+        [nickel, copper].map { |needs| rule.(alloys).forbids?(needs, steel.part('clasp')) }
+      end
+      expect(forbidden).to eq([[true, false], [true, false], [true, true], [true, true]])
+      usual = Core::Catalogue::Alloys.new
+      expect(%w[brass bronze silver steel gold glass].to_h { |metal| [metal, [usual.contains?(metal, :copper), usual.may_contain?(metal, :copper)]] })
+        .to eq('brass' => [true, false], 'bronze' => [true, false], 'silver' => [false, true], 'steel' => [false, false],
+          'gold' => [false, true], 'glass' => [false, false])
+      expect(usual.may_contain?(nil, :nickel)).to be(true)
+    end
+
     it 'says at which work a minor is watched' do
       table = sample_table.with(techniques: sample_table.techniques.transform_values { |skill|
         skill.with(cautions: [:flame])
@@ -278,6 +295,56 @@ RSpec.describe Core::Fit do
       end
       expect(statuses).to eq(%i[unknown will_not tight fits])
     end
+  end
+
+  # By hand, yield × d³ / (6 r): brass 150 N/mm² at 1.0 mm round 4 mm inside is 150 / 15 = 10 N, 1019 g; copper 70 × 0.512 / (6 × 1.9) is
+  # 3.14 N, 320 g; a metal not known 100 × 0.125 / (6 × 1.75) is 1.19 N, 121 g. A soldered and a split ring do not open.
+  describe 'what a ring with a gap bears' do
+    def open_ring(**facts)
+      fitted('gap', 1, 6, kind: :ring, soldered: false, **facts, wire: mm(facts.fetch(:wire)))
+    end
+
+    {
+      { hole: 4, wire: 1.0, material: 'brass' } => 1019.4,
+      { hole: 3, wire: 0.8, material: 'copper' } => 320.5,
+      { hole: 3, wire: 0.5 } => 121.4,
+      { hole: 4, wire: 1.0, material: 'brass', soldered: true } => nil,
+      { hole: 4, wire: 1.0, material: 'brass', kind: :split_ring } => nil,
+      { hole: 4, wire: 1.0, material: 'brass', holds_grams: 300 } => 300,
+      { wire: 1.0 } => nil
+    }.each do |facts, grams|
+      it "works out #{grams || 'nothing'} for #{facts}" do
+        ring = open_ring(**facts)
+        expect(ring.bears_grams).to grams ? be_within(0.1).of(grams) : be_nil
+      end
+    end
+
+    def judged(grams, below: nil)
+      gap = open_ring(hole: 4, wire: 1.0, material: 'brass', mass_mg: 1)
+      parts = sample_table.parts.transform_values { |one| one.with(mass_mg: 1) }
+      parts.update('gap' => gap, 'weight' => part('weight', 14, 8, kind: :pendant, wire: mm(0.8), mass_mg: grams && (grams * 1000)),
+        'strong' => gap.with(key: 'strong', name: 'strong', wire: mm(1.5)), 'weak' => gap.with(key: 'weak', name: 'weak', wire: mm(0.6)))
+      table = sample_table.with(parts: parts)
+      hung = [component('charm', :findings, hung_at: 'front@first', parts: pattern('gap', *('weight' unless below))),
+              (component('tip', :findings, hung_at: 'charm@last', parts: pattern('open_ring', 'weight')) if below)].compact
+      piece = Core::Sizing::Blueprint.new(design(strung(mirror: false), *hung), table).fit(mm(170), Core::Making::Maker.new)
+      Core::Fit::Check.new(table).piece(piece).select { |finding| finding.rule == :joint_bears && finding.join.inner.key == 'gap' }
+    end
+
+    # Five times the weight against 1,019 g: 163 g is four fifths of it; 408 g twice as much as soft wire bears.
+    { 160 => :fits, 170 => :tight, 210 => :tight, 405 => :tight, 410 => :will_not }.each do |grams, status|
+      it "judges #{grams} g hung from it #{status}, also where a ring hangs between" do
+        expect([judged(grams), judged(grams, below: true)].flatten.map(&:status)).to eq([status, status])
+      end
+    end
+
+    it 'offers stronger rings alone, and says that the yield is of soft wire' do
+      finding = judged(410).first
+      expect(finding.cures.map { |cure| cure.values[:to] || cure.values.values.last }).to eq(%w[strong])
+      expect(finding.defaults).to eq(%i[safety soft_wire])
+    end
+
+    it('leaves a weight that is not known to the rule of the line') { expect(judged(nil)).to be_empty }
   end
 
   # Too thick to pull tight, too thin to hold; American gauge, common practice.

@@ -213,7 +213,7 @@ RSpec.describe 'Pieces made of pieces' do
       table = sample_table.with(parts: sample_table.parts.merge(glass).merge('crimp' => part('crimp', 2, kind: :crimp, mass_mg: 1)))
       piece = Core::Sizing::Blueprint.new(design(strung(mirror: false), component('end', :findings, parts: pattern('magnet'))), table)
         .fit(mm(175), Core::Making::Maker.new)
-      expect(Core::Fit::Check.new(table).piece(piece).find { |finding| finding.rule == :clasp_holds }.status).to eq(status)
+      expect(Core::Fit::Check.new(table).piece(piece).find { |finding| finding.rule == :joint_bears }.status).to eq(status)
     end
   end
 

@@ -121,12 +121,20 @@ RSpec.describe Web::Routes::Gauge, type: :request do
       }
     end
 
+    it 'reads and names each measure that a rule may ask for' do
+      expect(Web::Contracts::MeasureContract::READERS.keys).to match_array(Core::Fit::Rule::MEASURES.map(&:to_s))
+      words = %w[measures measure_hints].product(Core::Fit::Rule::MEASURES).map { |group, measure| Formats::Wording.say("#{group}.#{measure}") }
+      expect(words).to all(match(/\A[^:]+\z/))
+    end
+
     {
       { item: 'round_12_moon', measure: 'hole', value: '1.1 mm' } => 'entered',
       { item: 'round_12_moon', measure: 'hole', value: '13 mm' } => 'must be smaller',
       { item: 'round_12_moon', measure: 'hole', value: 'wide' } => 'was not entered',
       { item: 'round_12_moon', measure: 'faces_with', value: 'two' } => 'odd or even',
       { item: 'cable_038', measure: 'rated_load_grams', value: '-5' } => 'in grams',
+      { item: 'round_12_moon', measure: 'holds_grams', value: '500' } => 'entered',
+      { item: 'round_12_moon', measure: 'wire', value: 'thin' } => 'was not entered',
       { item: 'none', measure: 'hole', value: '1 mm' } => 'no such measure',
       { item: 'round_12_moon', measure: 'key', value: 'x' } => 'no such measure'
     }.each do |fields, message|

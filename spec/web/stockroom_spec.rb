@@ -148,6 +148,18 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       expect(studio.catalogue.table.tools['cutters']).to eq(before.with(people_per_tool: 3))
     end
 
+    it 'keeps what metals contain, for the checks and for the class file' do
+      get '/stockroom/metals'
+      expect(page).to include('name="contents[steel][nickel]"', 'may contain')
+      send_form('/stockroom/metals', contents: { 'steel' => { 'nickel' => '', 'copper' => 'lots' }, 'brass' => { 'copper' => 'contains' } })
+      kept = studio.catalogue.table.alloys
+      expect(kept.contents).to eq('brass' => { 'copper' => 'contains' })
+      get '/classes/1/file'
+      expect(Formats::ClassDocument.read(last_response.body).inputs.table.alloys).to eq(kept)
+      send_form('/stockroom/metals', contents: 'none')
+      expect(studio.catalogue.table.alloys.contents).to eq({})
+    end
+
     it 'works every class out with the studio\'s own paces' do
       before = plan_of(1).timetable.needed_minutes
       paces = { pace_1: '4', pace_2: '3', pace_3: '2,5', pace_4: '2', pace_5: '1', welcome_minutes: '5', clearing_minutes: '5' }

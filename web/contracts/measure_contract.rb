@@ -9,12 +9,16 @@ module Web
       # The part or line, nil where there is none.
       option :item
 
+      LENGTH = ->(text) { Core::Measure::ThicknessText.read(text) }
+      GRAMS = ->(text) { text.to_i if text.match?(/\A[1-9]\d{0,6}\z/) }
       # How each measure's text is read; nil from a reader means it is not good.
       READERS = {
-        'hole' => ->(text) { Core::Measure::ThicknessText.read(text) },
+        'hole' => LENGTH,
+        'wire' => LENGTH,
         'faces_with' => ->(text) { text.downcase.to_sym if %w[odd even].include?(text.downcase) },
         'material' => ->(text) { text.downcase if Core::Catalogue::Mass::DENSITIES.key?(text.downcase) },
-        'rated_load_grams' => ->(text) { text.to_i if text.match?(/\A[1-9]\d{0,6}\z/) }
+        'rated_load_grams' => GRAMS,
+        'holds_grams' => GRAMS
       }.freeze
 
       rule(:value, :measure) do

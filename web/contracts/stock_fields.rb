@@ -36,7 +36,7 @@ module Web
         nickel_free: Field.new(label: 'Free of nickel', type: :unsure, options: nil),
         malleable: Field.new(label: 'Can be pressed wider by hand', type: :boolean, options: nil),
         magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil),
-        holds_grams: Field.new(label: 'Grams a magnetic clasp holds', type: :integer, options: 1..100_000),
+        holds_grams: Field.new(label: 'Load at which it opens, breaks or lets go, in grams', type: :integer, options: 1..100_000),
         tested: Field.new(label: 'Beads tested from this lot', type: :integer, options: 0..10_000),
         rejected: Field.new(label: 'Of those, would not do', type: :integer, options: 0..10_000),
         smallest_hole: Field.new(label: 'Smallest hole among them', type: :length, options: SMALLEST_MM)

@@ -18,6 +18,12 @@ module Web
           redirect to('/techniques'), 303
         end
         app.get('/stockroom') { page(:stockroom, title: 'Stockroom', list: stock_list) }
+        app.get('/stockroom/metals') { page(:metals, title: 'Metals and allergies', form: Presenters::MetalsForm.show(library.table)) }
+        app.post('/stockroom/metals') do
+          studio.catalogue.save_alloys(Presenters::MetalsForm.new(library.table, params).alloys)
+          tell('Saved. Allergy checks now use these metals.')
+          redirect to('/stockroom/metals'), 303
+        end
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
         app.get('/stockroom/:table/:key') { stock_page(Presenters::StockForm.show(studio, stock_table, params['key'])) }
         app.post('/stockroom/:table') { keep(Presenters::StockForm.new(studio, stock_table, nil, params)) }

@@ -18,6 +18,7 @@ module Core
         tools: :texts,
         demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
         practice_minutes: :number, practice_takes: :texts, points: :texts, goes_wrong: :texts, left_hand: :text, stand_ins: :texts)
+      ALLOYS = Record.new(Catalogue::Alloys, contents: :data)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
         apart: :boolean, length: :length)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,

@@ -40,7 +40,7 @@ module Core
       # @return [Array<Finding>] the same object for all joins that are alike
       def judged(join)
         alike = (@judged[join.inner] ||= {}.compare_by_identity)[join.outer] ||= {}
-        alike[[join.kind, join.passes, join.component, join.in_place, join.loop]] ||=
+        alike[[join.kind, join.passes, join.component, join.in_place, join.loop, join.swollen]] ||=
           @by_kind.fetch(join.kind, []).map { |rule| rule.call(join) }
       end
 

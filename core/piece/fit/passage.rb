@@ -31,10 +31,11 @@ module Core
       Judged = Value.define(:status, :outcome, :margin)
 
       # @param purpose [Symbol] a key of PURPOSES @param needed [Measure::Length] across all lines @param hole [Measure::Length]
+      # @param widest [Rational, nil] the widest hole as a multiple of the lines, in place of what is usual for the purpose
       # @return [Judged]
-      def self.judge(purpose, needed, hole)
+      def self.judge(purpose, needed, hole, widest: nil)
         rule = PURPOSES.fetch(purpose)
-        loosest = loosest(purpose, needed)
+        loosest = widest ? needed * widest : loosest(purpose, needed)
         return Judged.new(status: :will_not, outcome: :too_small, margin: hole - needed) if hole < needed
 
         if loosest && hole > loosest
@@ -53,8 +54,8 @@ module Core
       end
 
       # @return [Boolean]
-      def self.fits?(purpose, needed, hole)
-        judge(purpose, needed, hole).status == :fits
+      def self.fits?(purpose, needed, hole, widest: nil)
+        judge(purpose, needed, hole, widest: widest).status == :fits
       end
     end
   end

@@ -7,6 +7,8 @@ module Core
       CLEARANCE = Passage::CLEARANCE
       NONE = [].freeze
       NOTHING = {}.freeze
+      # The measures of parts and lines that rules may ask for.
+      MEASURES = %i[hole wire faces_with material rated_load_grams holds_grams].freeze
 
       extend Declared
 
@@ -46,12 +48,15 @@ module Core
       end
 
       # A measure that is not known is asked for, not guessed.
+      # @param measure [Symbol] one of MEASURES
       def ask(join, item, measure)
+        raise ArgumentError, "#{measure} is not among MEASURES" unless MEASURES.include?(measure)
+
         found(join, :unknown, :measure_missing, missing: [[item, measure]], values: { name: item.name, measure: measure })
       end
 
-      def scales
-        @scales ||= Catalogue::Scales.new
+      def loads
+        @loads ||= Load.new
       end
 
       # @return [Measure::Length] across n lines side by side in one hole

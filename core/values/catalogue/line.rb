@@ -19,6 +19,8 @@ module Core
 
       # Elastic and soft cord are no rods (from memory).
       GIVE = { elastic: 15, cord: 10, thread: 5, rope: 10 }.freeze
+      # Materials of lines that hold no metal.
+      NO_METAL = %w[cotton nylon latex polyurethane polyester silk leather linen rubber].freeze
       KINDS = %i[cable thread cord wire memory_wire elastic rope tape].freeze
     end
   end

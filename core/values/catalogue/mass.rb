@@ -5,7 +5,7 @@ module Core
     # What a part weighs: weighed, or by the usual count of seed beads to the gram, or worked out from its shape and material.
     module Mass
       # Grams in a cubic centimetre. Glass, quartz, brass, steel, copper, silver: CRC Handbook of Chemistry and Physics, typical values;
-      # shell and pearl by calcium carbonate there; wood, horn and resin from memory.
+      # aluminium: the same; shell and pearl by calcium carbonate there; the others from memory (gold of 14 carat, plated brass, zinc alloy).
       DENSITIES = {
         'glass' => 2.5,
         'stone' => 2.65,
@@ -13,6 +13,12 @@ module Core
         'steel' => 7.9,
         'copper' => 8.96,
         'silver' => 10.5,
+        'bronze' => 8.8,
+        'nickel silver' => 8.7,
+        'gold' => 13.1,
+        'aluminium' => 2.7,
+        'plated' => 8.5,
+        'base metal' => 6.6,
         'shell' => 2.71,
         'pearl' => 2.71,
         'wood' => 0.7,

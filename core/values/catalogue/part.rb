@@ -13,7 +13,7 @@ module Core
     # nickel_free: nil when not known
     # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
     # quarter_turned: whether its two eyes stand a quarter turn apart, as a ring's neighbours do
-    # holds_grams: what a magnetic clasp holds, nil when not known
+    # holds_grams: the load at which it lets go or breaks, nil when not known
     # wall: what a cap or a pendant takes of the line at its hole; nil takes what is usual for a cap, and the wire of a pendant's eye
     # tested, rejected: how many of the lot were threaded before class, and how many of those would not do · smallest_hole: among them
     # made: key of the component that is made apart as this part, nil for what is bought
@@ -99,6 +99,11 @@ module Core
       # @return [Boolean] whether another closed thing can be hung in it
       def opens?
         !soldered || Part::OPENING.include?(kind)
+      end
+
+      # @return [Numeric, nil] the load in grams at which it lets go: stated, or that at which the gap of a ring or eye opens
+      def bears_grams
+        holds_grams || (OpenRing.grams(wire_thickness, hole, material) if !soldered && hole && wire_thickness && kind != :split_ring)
       end
 
       def made?

@@ -4,8 +4,9 @@ module Core
   module Catalogue
     # What a studio works with: frozen tables of parts, lines, tools and techniques by key.
     # swatches: [Swatch] that makers measured · swaps: a colourway's substitutions {part key => part key}, followed once
-    # hidden: [(table, key)] of what is offered for nothing new
-    Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze, swatches: [].freeze) do
+    # hidden: [(table, key)] of what is offered for nothing new · alloys: what metals contain
+    Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze, swatches: [].freeze,
+      alloys: Alloys.new) do
       def part(key)
         parts.fetch(swaps.fetch(key, key)) { raise UnknownKey.new(:part, key, parts.keys) }
       end

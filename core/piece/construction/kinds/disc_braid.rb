@@ -68,6 +68,8 @@ module Core
         # Common practice, no source: 10 to 20.
         parameter :bare_end, :length, default: '12 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60)
         parameter :cap, :part, of: %i[cord_end], required: false
+        # In hundredths of the tightest bundle: binding and glue take room (from memory).
+        parameter :bound_end, :integer, default: 160, range: 100..300
         # A maker's own measure, in place of geometry: rows of beads in 50 mm; 0 where there is none.
         parameter :rows_in_50, :integer, default: 0, range: 0..200
 
@@ -174,7 +176,8 @@ module Core
 
         def joins
           (chart ? through(cord, chart.palette.values) : []) +
-            (cap ? [Making::Join.new(kind: :bound_in_end, inner: cord, outer: cap, at: 0.0, passes: number)] : [])
+            (cap ? [Making::Join.new(kind: :bound_in_end, inner: cord, outer: cap, at: 0.0, passes: number,
+              swollen: Rational(bound_end, 100))] : [])
         end
 
         # Moves of a braid without beads, about: one for each strand and thickness of cord.

@@ -160,11 +160,16 @@ module Core
         end
 
         def own_ends
-          { first: wire_end('first_eye'), last: (wire_end('last_eye') unless last == :pin) }.compact
+          { first: wire_end(:first), last: (wire_end(:last) unless last == :pin) }.compact
         end
 
-        def wire_end(step)
-          Making::End.new(item: eye_part, closing_step: step)
+        def wire_end(place)
+          Making::End.new(item: eye(place == :first ? first : last), closing_step: "#{place}_eye")
+        end
+
+        # An eye with wraps is closed for good; a simple one has a gap.
+        def eye(kind)
+          kind == :simple ? eye_part.with(soldered: false, material: wire.material) : eye_part
         end
 
         # The eye, as what others hang in.
@@ -177,7 +182,7 @@ module Core
           return [] if last == :pin
 
           half = inner.to_mm / 2
-          [Making::Anchor.new(item: eye_part.with(quarter_turned: quarter_turned), x: fixed_length.to_mm - half,
+          [Making::Anchor.new(item: eye(last).with(quarter_turned: quarter_turned), x: fixed_length.to_mm - half,
             y: eye_part.outer.to_mm / 2, reach: half, closing_step: 'last_eye')]
         end
 

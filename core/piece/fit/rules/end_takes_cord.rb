@@ -16,17 +16,17 @@ module Core
 
           needed = bundle(join.inner, join.passes)
           purpose = join.kind == :bound_in_end ? :bound_end : :cord_end
-          judged = Passage.judge(purpose, needed, bore)
+          judged = Passage.judge(purpose, needed, bore, widest: join.swollen)
           found(join, judged.status, CODES.fetch(judged.outcome), margin: judged.margin, defaults: [:roomy],
             values: { end: join.outer.name, line: join.inner.name, passes: join.passes, needed: needed, bore: bore },
-            cures: judged.status == :fits ? [] : cures(join.outer, needed, purpose))
+            cures: judged.status == :fits ? [] : cures(join, needed, purpose))
         end
 
         private
 
-        def cures(part, needed, purpose)
-          good = others(part) { |other| other.hole && Passage.fits?(purpose, needed, other.hole) }
-          ranked(good.map { |other| swap_part(part, other) })
+        def cures(join, needed, purpose)
+          good = others(join.outer) { |other| other.hole && Passage.fits?(purpose, needed, other.hole, widest: join.swollen) }
+          ranked(good.map { |other| swap_part(join.outer, other) })
         end
       end
     end

@@ -8,32 +8,21 @@ module Core
         key :line_bears
         rank 130
 
-        # Lines are asked to bear this many times the weight (from memory): pieces are pulled on, and crimps weaken a line.
-        SAFETY = 5
+        KINDS = %i[cable thread cord elastic].freeze
 
         # @param piece [Sizing::Piece] @return [Array<Finding>] one for each component that hangs on lines
         def on(piece)
           piece.work_ups.filter_map do |key, work_up|
-            cuts = work_up.cuts.select { |cut| %i[cable thread cord elastic].include?(cut.line.kind) }
-            judge(key, cuts.first.line, cuts.sum(&:count), carried(piece, key)) if cuts.any?
+            cuts = work_up.cuts.select { |cut| KINDS.include?(cut.line.kind) }
+            judge(key, cuts.first.line, cuts.sum(&:count), loads.carried(piece, key)) if cuts.any?
           end
         end
 
         private
 
-        # Its own parts, and all that hangs below.
-        # @return [Array<Making::PartUse>] the same list for people who make the same
-        def carried(piece, key)
-          own = piece.work_ups.fetch(key).parts
-          below = piece.hung_below.fetch(key, [])
-          return own if below.empty?
-
-          (@carried ||= {}.compare_by_identity)[own] ||= own + below.flat_map { |other| piece.work_ups.fetch(other).parts }
-        end
-
         def judge(component, line, strands, uses)
           join = Making::Join.new(kind: :weight, inner: line, outer: line, at: 0.0, passes: strands, component: component)
-          unknown, grams = weight(uses)
+          unknown, grams = loads.weight(uses)
           return found(join, :unknown, :mass_missing, missing: unknown.map { |part|
             [part, :material]
           }, values: { name: unknown.first.name }) if unknown.any?
@@ -42,26 +31,16 @@ module Core
           weigh(join, line, strands, grams)
         end
 
-        # @param uses [Array<Making::PartUse>] which people share who make the same
-        # @return [(Array<Catalogue::Part>, Float)] those of unknown weight, grams of all where there are none
-        def weight(uses)
-          @weights ||= {}.compare_by_identity
-          @weights[uses] ||= scales.unknown(uses).then { |unknown| [unknown, unknown.empty? ? scales.grams(uses) : nil] }
-        end
-
         def weigh(join, line, strands, grams)
-          share = grams * SAFETY / (line.rated_load_grams * strands)
-          status = if share > 1 then :will_not
-                   else share > 0.8 ? :tight : :fits
-                   end
+          status = Load.status(grams * Load::SAFETY / (line.rated_load_grams * strands))
           found(join, status, :"load_#{status}", defaults: [:safety], cures: status == :fits ? [] : cures(line, strands, grams),
-            values: { line: line.name, grams: grams.round, asked: (grams * SAFETY).round,
+            values: { line: line.name, grams: grams.round, asked: (grams * Load::SAFETY).round,
             rated: line.rated_load_grams * strands, strands: strands })
         end
 
         def cures(line, strands, grams)
           stronger = @table.lines.values.select { |other|
-            other.kind == line.kind && (other.rated_load_grams || 0) * strands * 0.8 >= grams * SAFETY
+            other.kind == line.kind && (other.rated_load_grams || 0) * strands * Load::NEAR >= grams * Load::SAFETY
           }
           ranked(stronger.map { |other| swap_line(line, other) })
         end

@@ -58,11 +58,11 @@ module Core
         end
 
         def holds?(item, metal)
-          Catalogue::Alloys.holds?(item.material, metal)
+          @table.alloys.contains?(item.material, metal)
         end
 
         def may_hold?(item, metal)
-          Catalogue::Alloys.may_hold?(item.material, metal)
+          @table.alloys.may_contain?(item.material, metal)
         end
 
         def nickel(needs, parts, lines, design)
