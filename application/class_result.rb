@@ -17,7 +17,7 @@ module Application
     # remedies: Core::Advice::Remedies, nil where the class cannot be built
     # supply: Core::Supply::ClassSupply, nil where nothing more is needed from the stock · seat_costs: Core::Price::Seat or nil
     # taken: Hash, nil while the kits are in the stock · packed: {[kit, item] => count} · orders: [Store::Orders::Ordered]
-    # model: Core::Session::Model, Impossible or nil · outlook: Core::Session::Outlook, Impossible or nil
+    # model: Core::Session::Model, Impossible or nil · outlook: Core::Session::ForecastSummary, Impossible or nil
     # forecasting, search: Work::Job::State of the forecast and of the search for what would help
     # steps_back: what undo and redo would do · others: {id => title} of the classes that take from the same stock, in their order
     # removed_people: {key => name} of those taken out who still stand in an earlier state

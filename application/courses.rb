@@ -17,7 +17,7 @@ module Application
     # @param inputs [Core::Planning::Inputs] of an evening @return [Core::Planning::Inputs] the group after it
     def self.after(inputs, design)
       plan = inputs.with(design: design, attendees: inputs.attendees.map { |one| one.with(colourway: nil) }).plan
-      inputs.with(attendees: Core::Logbook::Practised.after(plan, Core::Live::Evening.new(plan, [])))
+      inputs.with(attendees: Core::Logbook::ExperienceGained.after(plan, Core::Live::LiveState.new(plan, [])))
     rescue Core::Making::InvalidParameters, Core::UnknownKey
       inputs
     end
@@ -40,7 +40,7 @@ module Application
     def sequence(id, lessons)
       inputs = @comparisons.group(@results.of(id))
       techniques = @results.of(id).library.table.techniques
-      known = techniques.values.select { |skill| known_to_most?(inputs, skill) }.map(&:key)
+      known = techniques.values.select { |technique| known_to_most?(inputs, technique) }.map(&:key)
       Core::Course::Sequence.new(lessons, techniques, known)
     end
 
@@ -78,10 +78,10 @@ module Application
 
     private
 
-    def known_to_most?(inputs, skill)
+    def known_to_most?(inputs, technique)
       familiarity = Core::People::Familiarity
       people = inputs.attendees
-      people.count { |one| familiarity.of(one, skill, inputs.workshop.date) >= familiarity::KNOWN } * 2 > people.size
+      people.count { |one| familiarity.of(one, technique, inputs.workshop.date) >= familiarity::KNOWN } * 2 > people.size
     end
 
     def digest(result, order, dates)

@@ -6,7 +6,9 @@ require 'sqlite3'
 module Application
   # Looks at a studio's folder and says what is wrong with it and what to do. Nothing is changed.
   class Doctor
-    # status: :fits, :tight or :will_not · code: wording key below "doctor" · values: for its wording
+    # @param status :fits, :tight or :will_not
+    # @param code wording key below "doctor"
+    # @param values for its wording
     Finding = Core::Value.define(:code, :status, values: {}.freeze)
 
     LEAST_FREE_MB = 200

@@ -6,10 +6,10 @@ module Application
   # Takes a person out of everything that a studio keeps: classes with all their states, results, files on their way, the database's free
   # pages and its log. Copies are the owner's to decide on.
   class Erasure
-    # classes: how many they were in
-    # mentions: names of people whose own notes still bear the name
-    # copies: names of the copies that still hold them
-    # clean: false where the old text may stay in the database's log until the program is stopped
+    # @param classes how many they were in
+    # @param mentions names of people whose own notes still bear the name
+    # @param copies names of the copies that still hold them
+    # @param clean false where the old text may stay in the database's log until the program is stopped
     Done = Core::Value.define(:classes, :mentions, :copies, clean: true)
 
     # @param studio [Store::Studio]
@@ -44,7 +44,7 @@ module Application
 
     # Takes the person out of copies, each of which is checked afterwards and gets a new checksum.
     # @param copies [Array<String>] their names
-    # @raise [Store::Unusable]
+    # @raise [Store::UnusableDatabase]
     def from_copies(name, copies, number = 1)
       (copies & copies_with(name)).each do |copy|
         @backups.rewrite(copy) { |database| erase_in(database, name, number) }
@@ -59,7 +59,7 @@ module Application
     # After someone was taken out of one class for good.
     # @return [Done]
     def finish(texts, classes = 1)
-      @studio.worked_out.forget(texts)
+      @studio.result_cache.forget(texts)
       parts = texts.map(&:b)
       @files.each { |folder| folder.remove { |bytes| holds?(bytes, parts) } }
       @studio.classes.forget_read
@@ -99,7 +99,7 @@ module Application
       database.transaction { traces.erase }
       texts = [name, *traces.texts].uniq
       database[:attendees].where(name: texts).delete if database.table_exists?(:attendees)
-      Store::WorkedOut.new(database).forget(texts) if database.table_exists?(:worked_out)
+      Store::ResultCache.new(database).forget(texts) if database.table_exists?(:worked_out)
     end
   end
 end

@@ -5,15 +5,15 @@ module Application
   class Forecasts
     MOST = 24
 
-    # @param runner [Work::Runner] @param worked_out [Store::WorkedOut] @param stages [Array<Integer>, nil] see Core::Session::Refinement;
+    # @param runner [Work::Runner] @param worked_out [Store::ResultCache] @param stages [Array<Integer>, nil] see Core::Session::Refinement;
     #   nil takes the usual
     def initialize(runner, worked_out, stages: nil)
       @runner = runner
       @worked_out = worked_out
       @stages = stages
-      @jobs = Kept.new(MOST)
-      @digests = Kept.new(Results::MOST_PLANS)
-      @outlooks = Kept.new(Results::MOST_PLANS)
+      @jobs = LruCache.new(MOST)
+      @digests = LruCache.new(Results::MOST_PLANS)
+      @outlooks = LruCache.new(Results::MOST_PLANS)
       @lock = Mutex.new
     end
 
@@ -27,7 +27,7 @@ module Application
     end
 
     # @param model [Core::Session::Model, Core::Session::Impossible, nil]
-    # @return [Core::Session::Outlook, Core::Session::Impossible, nil] from this run of the program or an earlier one
+    # @return [Core::Session::ForecastSummary, Core::Session::Impossible, nil] from this run of the program or an earlier one
     def outlook(model)
       known = state(model).found
       return known.is_a?(Core::Session::Forecast) ? known.outlook : known if known || model.nil?
@@ -82,7 +82,7 @@ module Application
     end
 
     def read(data)
-      data && Core::Session::Outlook.new(**data.transform_keys(&:to_sym))
+      data && Core::Session::ForecastSummary.new(**data.transform_keys(&:to_sym))
     end
   end
 end

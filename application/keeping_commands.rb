@@ -24,7 +24,7 @@ module Application
       return @refuse.call(USAGE) unless options
 
       send(name, files, options)
-    rescue Store::Unusable => e
+    rescue Store::UnusableDatabase => e
       @refuse.call(e.message)
     end
 

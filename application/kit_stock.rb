@@ -40,7 +40,7 @@ module Application
         result = @results.of(id)
         next false if @studio.ledger.taken_by(id).any? || result.supply.nil?
 
-        @studio.taken.put(id, { 'seat' => SeatRecord.write(result.seat_costs) })
+        @studio.seat_costs.put(id, { 'seat' => SeatRecord.write(result.seat_costs) })
         @studio.ledger.post(Core::Supply::Taking.entries(result.supply, id, note: result.workshop.title))
         true
       end
@@ -53,7 +53,7 @@ module Application
         @studio.ledger.post(@studio.ledger.taken_by(id).map { |entry|
           entry.with(quantity: -entry.quantity, reason: :returned, note: title)
         })
-        @studio.taken.remove(id)
+        @studio.seat_costs.remove(id)
       end
     end
 

@@ -17,11 +17,11 @@ module Application
     # @param runner [Work::Runner]
     def initialize(runner)
       @runner = runner
-      @asked = Kept.new(MOST)
+      @asked = LruCache.new(MOST)
       @lock = Mutex.new
     end
 
-    # @param model [Core::Session::Model] of the whole class @param evening [Core::Live::Evening] @param now [Integer] seconds
+    # @param model [Core::Session::Model] of the whole class @param evening [Core::Live::LiveState] @param now [Integer] seconds
     def ask(id, model, evening, now)
       @lock.synchronize do
         last = @asked[id]
@@ -42,7 +42,7 @@ module Application
       @asked[id]&.job&.state&.running? || false
     end
 
-    # @param lever [Core::Live::Levers::LeaveOut, Core::Live::Levers::ShowNow] @return [Core::Session::Forecast, nil] what would come of it
+    # @param lever [Core::Live::LastChanges::LeaveOut, Core::Live::LastChanges::ShowNow] @return [Core::Session::Forecast, nil] what would come of it
     def with(id, lever)
       found = @asked[id]&.levers&.fetch([lever.kind, lever.detail], nil)&.state&.found
       found if found.is_a?(Core::Session::Forecast)
@@ -50,20 +50,20 @@ module Application
 
     # The class is gone: nothing about it is worked out any more.
     def drop(id)
-      [[:live, id], *(0...Core::Live::Levers::MOST).map { |i| [:live, id, i] }].each { |about| @runner.drop(about) }
+      [[:live, id], *(0...Core::Live::LastChanges::MOST).map { |i| [:live, id, i] }].each { |about| @runner.drop(about) }
     end
 
     private
 
     def submit(about, model, evening, now)
-      rest = Core::Live::Rest.new(model, evening, now).model
+      rest = Core::Live::RemainingModel.new(model, evening, now).model
       rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?', about: about)
     end
 
     # What would come of each lever, worked out after the forecast itself.
     def levers(id, model, evening, now)
-      Core::Live::Levers.of(evening, now).each_with_index.to_h do |lever, i|
-        changed = evening.with(Core::Live::Levers.event(lever, "lever-#{i}", now))
+      Core::Live::LastChanges.of(evening, now).each_with_index.to_h do |lever, i|
+        changed = evening.with(Core::Live::LastChanges.event(lever, "lever-#{i}", now))
         [[lever.kind, lever.detail], submit([:live, id, i], model, changed, now)]
       end
     end

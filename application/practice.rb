@@ -14,14 +14,14 @@ module Application
     # @param studio [Store::Studio]
     def initialize(studio)
       @studio = studio
-      @evenings = Kept.new(MOST)
+      @evenings = LruCache.new(MOST)
       @lock = Mutex.new
     end
 
     # @param id [Integer] of the copy @param plan [Core::Planning::Plan] @param model [Core::Session::Model] @param now [Integer] seconds
     # @param run [Integer] which evening of those that could be
     def begin(id, plan, model, now, run:)
-      events = Core::Live::Pretended.events(plan, model, now, run: run)
+      events = Core::Live::SimulatedTaps.events(plan, model, now, run: run)
       @lock.synchronize { @evenings[id] = Evening.new(now, events) }
       bring(id, now)
     end

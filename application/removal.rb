@@ -3,7 +3,11 @@
 module Application
   # Takes something out of the stockroom where nothing uses it; else says what does.
   class Removal
-    # Something that uses it. code: :named, :shipped, :entries, :ordered or :packs · name: of what uses it · count: how many
+    # Something that uses it.
+    #
+    # @param code :named, :shipped, :entries, :ordered or :packs
+    # @param name of what uses it
+    # @param count how many
     Use = Core::Value.define(:code, name: '', count: 0)
 
     # @param studio [Store::Studio]
@@ -15,7 +19,7 @@ module Application
     # @return [Array<Use>] nothing when it may go
     def uses(table, key)
       case table
-      when :tools then named(skills.select { |skill| skill.tools.include?(key) })
+      when :tools then named(techniques.select { |technique| technique.tools.include?(key) })
       when :techniques then shipped(key) || named(built_on(key) + designs_working(key))
       when :suppliers then sold_by(key)
       else [*named(designs(key) + closures(key)), *kept(table, key)]
@@ -44,12 +48,12 @@ module Application
       @studio.catalogue.remove(table, key)
     end
 
-    def skills
+    def techniques
       @studio.catalogue.table.techniques.values
     end
 
     def built_on(key)
-      skills.select { |skill| [*skill.prerequisites, skill.easier].include?(key) }
+      techniques.select { |technique| [*technique.prerequisites, technique.easier].include?(key) }
     end
 
     def named(items)
@@ -62,7 +66,7 @@ module Application
 
     # Constructions name techniques that came with the program, for each of their options.
     def shipped(key)
-      @studio.shipped.all.include?(['techniques', key]) ? [Use.new(code: :shipped)] : nil
+      @studio.seeded.all.include?(['techniques', key]) ? [Use.new(code: :shipped)] : nil
     end
 
     def all_designs

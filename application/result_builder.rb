@@ -4,7 +4,7 @@ module Application
   # Builds what is known of one class at one moment, but for how the work beside the pages stands: each part with what it is worked out
   # by, and with its digest.
   class ResultBuilder
-    # @param moment [Moment]
+    # @param moment [StudioSnapshot]
     def initialize(studio, moment)
       @studio = studio
       @moment = moment
@@ -25,7 +25,7 @@ module Application
       {
         stored: part(lazy { @stored }) { [@stored.id, @stored.revision, @stored.rank].join(' ') },
         plan: part(plan) { @inputs_digest },
-        problem: part(lazy { (found = outcome.value).is_a?(Problem) ? found : nil }) { @inputs_digest },
+        problem: part(lazy { (found = outcome.value).is_a?(UnplannableClass) ? found : nil }) { @inputs_digest },
         model: part(lazy { plan.value && @moment.model(@stored, plan.value) }) { @inputs_digest },
         remedies: part(lazy { plan.value && @moment.remedies(@stored, plan.value) }) { @inputs_digest },
         **supplied(plan),
@@ -39,7 +39,7 @@ module Application
 
     def supplied(plan)
       supply = lazy { @moment.supplies[@id] }
-      taken = lazy { @studio.taken.of(@id) }
+      taken = lazy { @studio.seat_costs.of(@id) }
       {
         supply: part(supply) { Digest.of([supply.value&.parts, supply.value&.lines, library.market_digest]) },
         seat_costs: part(lazy { seat_costs(plan.value, supply.value, taken.value) }),

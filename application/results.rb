@@ -17,27 +17,27 @@ module Application
       @forecasts = forecasts
       @searches = searches
       @today = today
-      @plans = Kept.new(MOST_PLANS)
-      @models = Kept.new(MOST_PLANS)
-      @techniques = Kept.new(MOST_PLANS)
-      @fittings = Kept.new(MOST_FITTINGS)
-      @supplies = Kept.new(MOST_PLANS)
+      @plans = LruCache.new(MOST_PLANS)
+      @models = LruCache.new(MOST_PLANS)
+      @techniques = LruCache.new(MOST_PLANS)
+      @fittings = LruCache.new(MOST_FITTINGS)
+      @supplies = LruCache.new(MOST_PLANS)
       @lock = Mutex.new
     end
 
-    # @return [Moment] of the studio as it is now
+    # @return [StudioSnapshot] of the studio as it is now
     def now
       revision = @studio.revision
       today = @today.call
       @lock.synchronize do
         next @moment if @moment&.current?(revision, today)
 
-        @moment = Moment.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques,
+        @moment = StudioSnapshot.new(@studio, revision, today, plans: @plans, models: @models, techniques: @techniques,
           fittings: @fittings, supplies: @supplies)
       end
     end
 
-    # @param moment [Moment] @return [ClassResult] of a class as it is now, and as the work beside the pages stands now
+    # @param moment [StudioSnapshot] @return [ClassResult] of a class as it is now, and as the work beside the pages stands now
     # @raise [Store::NotFound]
     def of(id, moment = now)
       lasting = moment.result(id)

@@ -13,7 +13,7 @@ module Application
     def result(inputs, market, stock)
       plan = inputs.plan
       key = inputs.workshop.key
-      supply = Core::Supply::Allocation.new(stock, market).call({ key => Core::Supply::Claim.of(plan) }).fetch(key)
+      supply = Core::Supply::Allocation.new(stock, market).call({ key => Core::Supply::StockDemand.of(plan) }).fetch(key)
       found = Core::Session::Forecast.for(plan, inputs.calibration)
       outlook = found.is_a?(Core::Session::Forecast) ? found.outlook : found
       parts = {

@@ -3,7 +3,7 @@
 module Application
   # How the stock is shared out among the coming classes whose kits have not left it.
   class StockSharing
-    # @param kept [Kept] what each class got, as long as what it is worked out from is as it was
+    # @param kept [LruCache] what each class got, as long as what it is worked out from is as it was
     def initialize(studio, moment, kept)
       @studio = studio
       @moment = moment
@@ -22,13 +22,13 @@ module Application
     # Kept with its digest, so that a studio of many classes need not plan them all before one can be shown.
     def claim(stored)
       digest = "claim-#{@moment.inputs_digest(stored)}"
-      known = Core::Supply::Claim.read(@studio.worked_out[digest], @moment.library.table)
+      known = Core::Supply::StockDemand.read(@studio.result_cache[digest], @moment.library.table)
       return known if known
 
       plan = @moment.outcome(stored)
       return unless plan.is_a?(Core::Planning::Plan)
 
-      Core::Supply::Claim.of(plan).tap { |claim| @studio.worked_out.put(digest, claim.to_data) }
+      Core::Supply::StockDemand.of(plan).tap { |claim| @studio.result_cache.put(digest, claim.to_data) }
     end
 
     def due

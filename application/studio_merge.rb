@@ -8,8 +8,12 @@ module Application
     GROUPS = { stockroom: %i[parts lines tools], techniques: %i[techniques swatches], projects: %i[closures projects],
                prices: %i[suppliers offers], stock: %i[stock], classes: %i[classes] }.freeze
 
-    # What one group would bring. fresh: how many are not here · alike: are here as they are there · differing: are here, but not alike
-    # refused: why the group cannot come, a code, or nil
+    # What one group would bring.
+    #
+    # @param fresh how many are not here
+    # @param alike are here as they are there
+    # @param differing are here, but not alike
+    # @param refused why the group cannot come, a code, or nil
     Preview = Core::Value.define(:group, :fresh, :alike, :differing, refused: nil) do
       # @return [Boolean] whether there is anything to bring
       def any?

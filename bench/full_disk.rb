@@ -95,14 +95,14 @@ def faults(file, name, said, before)
     wrong << 'the file is not whole'
   end
   wrong
-rescue Store::Unusable, SQLite3::Exception => e
+rescue Store::UnusableDatabase, SQLite3::Exception => e
   ["it does not open: #{e.message}"]
 end
 
 steps = (ARGV[0] || 20).to_i
 
 source = File.join(Dir.mktmpdir, 'studio.sqlite3')
-Bench.studio(source).tap { |own| own.worked_out.settle }.close
+Bench.studio(source).tap { |own| own.result_cache.settle }.close
 old = File.join(EagerBench::ROOT, 'spec/fixtures/studio-v5.sqlite3')
 smaller = File.join(Dir.mktmpdir, 'smaller.sqlite3')
 Store::Studio.new(smaller).tap { |studio| Demo::Loading.library(studio) && studio.close }
@@ -117,8 +117,8 @@ def attempt(name, origin, smaller, room, told)
   said = disk.with_room(room, told: told) do
     WRITES.fetch(name).(file)
     :done
-  rescue Store::Unusable, Store::NotSaved, SystemCallError => e
-    e.is_a?(Store::Unusable) ? e.code : e.class.name[/\w+\z/]
+  rescue Store::UnusableDatabase, Store::NotSaved, SystemCallError => e
+    e.is_a?(Store::UnusableDatabase) ? e.code : e.class.name[/\w+\z/]
   end
   [said, faults(file, name, said, before || state_of(file))]
 ensure

@@ -484,7 +484,7 @@ module Hostile
 
       bad = Store::Backups.new(path).all.reject { |copy| Store::Backups.check(copy.path).status == :good }
       "copy #{bad.first.name} is not whole" if bad.any?
-    rescue Store::Unusable, Sequel::Error => e
+    rescue Store::UnusableDatabase, Sequel::Error => e
       e.message
     ensure
       studio&.close
@@ -623,10 +623,10 @@ if $PROGRAM_NAME == __FILE__
   integrity = studio.database.fetch('PRAGMA integrity_check').single_value
   memory = File.read('/proc/self/status')[/VmRSS:\s+(\d+)/, 1].to_i / 1024
   runner.close
-  studio.worked_out.settle
+  studio.result_cache.settle
   studio.close
   path = File.join(Dir.mktmpdir, 'studio.sqlite3')
-  Bench.studio(path).tap { |own| own.worked_out.settle }.close
+  Bench.studio(path).tap { |own| own.result_cache.settle }.close
   lost = Hostile::Kills.lost(path, kills, random)
   left = Hostile::Stops.left(Dir.mktmpdir, stops, random)
   broken = Hostile::Upgrades.broken(:migration, migrations, random, path) + Hostile::Upgrades.broken(:restore, restores, random, path)

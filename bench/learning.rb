@@ -63,7 +63,7 @@ chances = Hash.new { |all, after| all[after] = [] }
     Core::Logbook::HeldClass.of(inputs, hidden.teach(inputs, run: (seed * 100) + i))
   }
   Hidden::AFTER.each do |after|
-    learnt = Core::Logbook::Learnt.of(held.first(after), base.calibration, Core::Logbook::Fading.new(today: nil))
+    learnt = Core::Logbook::Learnt.of(held.first(after), base.calibration, Core::Logbook::Decay.new(today: nil))
     learnt.times.each do |lesson|
       truth = hidden.paces.fetch(lesson.about)
       found[after] << [truth.between?(lesson.low, lesson.high), Math.log(lesson.value / truth).abs, Math.log(truth).abs]
@@ -93,14 +93,14 @@ end
 tries = (1..200).flat_map { |session|
   (1..12).flat_map { |person|
     (1..15).map { |step|
-      Core::Logbook::Try.new(technique: used[step % used.size], session: session.to_s, person: person.to_s,
+      Core::Logbook::TimeObservation.new(technique: used[step % used.size], session: session.to_s, person: person.to_s,
         log: ((step * person) % 7) / 10.0, variance: 0.05)
     }
   }
 }
 held = tries.group_by(&:session).map { |key, own| Core::Logbook::HeldClass.new(session: key, date: base.workshop.date, people: 12,
   tries: own) }
-fading = Core::Logbook::Fading.new(today: base.workshop.date, half_months: 12)
+fading = Core::Logbook::Decay.new(today: base.workshop.date, half_months: 12)
 puts "200 classes: #{Bench.summary(Bench.milliseconds(10) { Core::Logbook::Learnt.of(held, base.calibration, fading) })}"
 inputs = Hidden.inputs(base, 1, Random.new(1))
 events = Demo::HiddenStudio.draw(1, used).teach(inputs)

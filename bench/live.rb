@@ -21,12 +21,12 @@ module Calibration
   def tellings(plan, model, evenings)
     before = chances(model)
     (0...evenings).flat_map do |run|
-      events = Core::Live::Pretended.events(plan, model, START, run: run)
+      events = Core::Live::SimulatedTaps.events(plan, model, START, run: run)
       # Required steps only: a person at an extra step has finished.
-      finished = Core::Session::Simulation.new(model, seed: Core::Live::Pretended::SEED).watch(run..run).first.finished
+      finished = Core::Session::Simulation.new(model, seed: Core::Live::SimulatedTaps::SEED).watch(run..run).first.finished
       MINUTES.flat_map do |minute|
-        here = Core::Live::Evening.new(plan, events.select { |event| event.at <= START + (minute * 60) && event.kind != :end })
-        rest = Core::Live::Rest.new(model, here, START + (minute * 60)).model or next []
+        here = Core::Live::LiveState.new(plan, events.select { |event| event.at <= START + (minute * 60) && event.kind != :end })
+        rest = Core::Live::RemainingModel.new(model, here, START + (minute * 60)).model or next []
         told = chances(rest)
         told.map { |key, chance| [before.fetch(key), chance, finished.fetch(key) <= model.minutes - model.clearing] }
       end
@@ -65,9 +65,9 @@ if $PROGRAM_NAME == __FILE__
       Core::Session::Forecast.of(simulation, simulation.run(0...Application::LiveForecasts::STAGES.first))
     end
   end
-  half = Core::Live::Pretended.events(result.plan, result.model,
+  half = Core::Live::SimulatedTaps.events(result.plan, result.model,
     Calibration::START).select { |event| event.at <= Calibration::START + 2700 }
-  rest = Core::Live::Rest.new(result.model, Core::Live::Evening.new(result.plan, half), Calibration::START + 2700).model
+  rest = Core::Live::RemainingModel.new(result.model, Core::Live::LiveState.new(result.plan, half), Calibration::START + 2700).model
   puts "a new chance for 12 people        #{Bench.summary(Bench.milliseconds(15) { first.call(rest) })}"
   tools = [4, 4, 3, 6, 5, 4].each_with_index.to_h { |number, i| ["t#{i}", number] }
   large = Core::Session::Model.new(people: Array.new(24) { |p|

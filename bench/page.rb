@@ -86,7 +86,7 @@ path = File.join(folder, 'studio.sqlite3')
 studio = Bench.studio(path)
 people = Bench.inputs(studio).attendees
 studio.classes.edit(1, studio.classes.find(1).revision, 'bench') { |state| state.with(attendees: people) }
-studio.worked_out.settle
+studio.result_cache.settle
 studio.close
 bare = serve { Bare.tap { |app| app.set(:rows, rows(File.join(folder, 'rows.sqlite3'), people)) } }
 plain = measure('bare page', bare[1], '/')

@@ -16,8 +16,8 @@ steps = lambda do |number|
 end
 people = (1..24).map { |i| Core::People::Attendee.new(key: i.to_s, name: '', level: 1 + (i % 5)) }
 run = lambda do |list|
-  order = Core::Steps::Order.of(list, table)
-  lists = Core::Steps::Lists.new(table, Core::Setup::Teaching.new, Date.new(2026, 12, 3))
+  order = Core::Steps::StepOrder.of(list, table)
+  lists = Core::Steps::Lists.new(table, Core::Setup::TeachingSettings.new, Date.new(2026, 12, 3))
   people.each { |attendee| lists.for(attendee, order.steps) }
 end
 { 40 => 30, 200 => 3 }.each do |number, times|

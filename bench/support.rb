@@ -20,7 +20,7 @@ module Bench
 
   # @return [Application::Results] that start no work beside themselves
   def results(studio)
-    Application::Results.new(studio, Application::Forecasts.new(nil, studio.worked_out), Application::Searches.new(nil))
+    Application::Results.new(studio, Application::Forecasts.new(nil, studio.result_cache), Application::Searches.new(nil))
   end
 
   def mm(number)

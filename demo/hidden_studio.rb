@@ -43,7 +43,8 @@ module Demo
       plan = inputs.plan
       day = inputs.workshop.date
       began = Time.utc(day.year, day.month, day.day).to_i + (inputs.workshop.start.minutes * 60)
-      taps = Core::Live::Pretended.events(plan, model(inputs, plan), began, run: run, paces: on_the_day(run), losses: losses, calls: true)
+      taps = Core::Live::SimulatedTaps.events(plan, model(inputs, plan), began, run: run, paces: on_the_day(run), losses: losses,
+        calls: true)
       @longer ? taps + measured(plan, taps, Random.new(run)) : taps
     end
 

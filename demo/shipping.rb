@@ -16,14 +16,14 @@ module Demo
 
     # @return [Integer] how many things came
     def call
-      shipped = @studio.shipped.all
+      shipped = @studio.seeded.all
       fresh = library_items.reject { |kind, key, _| shipped.include?([kind.to_s, key]) }
       return 0 if fresh.empty?
 
       @studio.write do
         missing = fresh.reject { |kind, key, _| known?(kind, key) }
         missing.group_by(&:first).each { |kind, items| bring(kind, items.map(&:last)) }
-        @studio.shipped.add(fresh.map { |kind, key, _| [kind.to_s, key] })
+        @studio.seeded.add(fresh.map { |kind, key, _| [kind.to_s, key] })
         missing.size
       end
     end

@@ -75,7 +75,7 @@ class Pictures
   def teach(minutes)
     result = results_of(studio).of(1)
     now = Time.now.to_i
-    events = Core::Live::Pretended.events(result.plan, result.model, now - (minutes * 60))
+    events = Core::Live::SimulatedTaps.events(result.plan, result.model, now - (minutes * 60))
     studio.live_events.append_all(1, events.select { |event| event.at <= now })
   end
 end

@@ -3,7 +3,8 @@
 module Formats
   # Finds the part or line that a supplier's words mean: by words in common, where all figures must agree.
   class ArticleMatcher
-    # item: key, nil for nothing · certainty: :sure, :doubtful or :none
+    # @param item key, nil for nothing
+    # @param certainty :sure, :doubtful or :none
     Match = Core::Value.define(:item, :certainty)
     NOTHING = Match.new(item: nil, certainty: :none)
     # Share of words in common (Dice's coefficient, Ecology 26, 1945).

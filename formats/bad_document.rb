@@ -3,7 +3,9 @@
 module Formats
   # A file that cannot be read. errors: [Place], at least one
   class BadDocument < Core::Error
-    # pointer: JSON Pointer (RFC 6901) of the place · expected: what belongs there · found: what stands there, shortened
+    # @param pointer JSON Pointer (RFC 6901) of the place
+    # @param expected what belongs there
+    # @param found what stands there, shortened
     Place = Core::Value.define(:pointer, :expected, found: nil) do
       def to_s
         [pointer.empty? ? '(whole file)' : pointer, "expected #{expected}", found && "found #{found}"].compact.join(': ')

@@ -5,8 +5,11 @@ require 'json'
 module Formats
   # A class as one JSON file: everything its result depends on. The schema is docs/formats/class.v1.schema.json.
   module ClassDocument
-    # inputs: Core::Planning::Inputs · market: Core::Supply::Market · stock: Core::Supply::Stock · events: [Core::Live::Event] that were
-    # tapped · free_to_class: whether the stock is what is free to this class
+    # @param inputs Core::Planning::Inputs
+    # @param market Core::Supply::Market
+    # @param stock Core::Supply::Stock
+    # @param events [Core::Live::Event] that were tapped
+    # @param free_to_class whether the stock is what is free to this class
     Content = Core::Value.define(:inputs, :market, :stock, events: [].freeze, free_to_class: false)
 
     FORMAT = 'eager-bench.class'

@@ -29,9 +29,9 @@ module Formats
       read
     end
 
-    # @return [Core::Fit::Gauge::Answer, nil] nil when something is wrong
+    # @return [Core::Fit::QuickCheck::Answer, nil] nil when something is wrong
     def answer
-      @answer ||= Core::Fit::Gauge.ask(purpose, lines, @hole, @table) if errors.empty?
+      @answer ||= Core::Fit::QuickCheck.ask(purpose, lines, @hole, @table) if errors.empty?
     end
 
     def purpose
@@ -97,8 +97,8 @@ module Formats
     end
 
     def check_together
-      wrong(:passes, :too_many_lines, most: Core::Fit::Gauge::MOST_LINES) if lines.size > Core::Fit::Gauge::MOST_LINES
-      unequal = Core::Fit::Gauge::MOST_UNEQUAL
+      wrong(:passes, :too_many_lines, most: Core::Fit::QuickCheck::MOST_LINES) if lines.size > Core::Fit::QuickCheck::MOST_LINES
+      unequal = Core::Fit::QuickCheck::MOST_UNEQUAL
       wrong(:passes2, :too_many_unequal, most: unequal) if lines.uniq.size > 1 && lines.size > unequal
       return if values['outer'].empty?
 

@@ -4,13 +4,19 @@ module Formats
   # One attendee's sheet as a list of blocks: the page and the PDF are made from it, so that both say the same. Texts are escaped, with <b>
   # around what stands out.
   class Handout
-    # kind: :title, :text, :drawing, :heading, :ticks, :steps, :figure, :list, :important or :small · items: texts, or Steps
-    # svg: a drawing · caption: below it
+    # @param kind :title, :text, :drawing, :heading, :ticks, :steps, :figure, :list, :important or :small
+    # @param items texts, or Steps
+    # @param svg a drawing
+    # @param caption below it
     Block = Core::Value.define(:kind, text: '', items: [].freeze, svg: nil, caption: '')
-    # One step. reason: why it differs from the common way, nil where it does not · notes: [Note] · pictures: how many the drawing of its
-    # technique shows side by side · state: drawing of the piece after it, nil where there is none
+    # One step.
+    #
+    # @param reason why it differs from the common way, nil where it does not
+    # @param notes [Note]
+    # @param pictures how many the drawing of its technique shows side by side
+    # @param state drawing of the piece after it, nil where there is none
     Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, state: nil)
-    # kind: :left_hand, :caution or :fault
+    # @param kind :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
     PRACTICE = 'For practice, out of these'

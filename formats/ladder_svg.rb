@@ -33,9 +33,9 @@ module Formats
     end
 
     def places
-      @places ||= @rungs.each_with_index.flat_map { |skills, column|
-        skills.each_with_index.map { |skill, row|
-          [skill.key, [(column * COLUMN) + 6, TOP + (row * ROW)]]
+      @places ||= @rungs.each_with_index.flat_map { |techniques, column|
+        techniques.each_with_index.map { |technique, row|
+          [technique.key, [(column * COLUMN) + 6, TOP + (row * ROW)]]
         }
       }.to_h
     end
@@ -53,8 +53,8 @@ module Formats
     end
 
     def lines
-      @needs.map do |before, skill|
-        (ax, ay), (bx, by) = places.values_at(before.key, skill.key)
+      @needs.map do |before, technique|
+        (ax, ay), (bx, by) = places.values_at(before.key, technique.key)
         start = [ax + BOX[0], ay + (BOX[1] / 2)]
         goal = [bx, by + (BOX[1] / 2)]
         curve = "C#{start[0] + 18} #{start[1]} #{goal[0] - 18} #{goal[1]} #{goal[0]} #{goal[1]}"
@@ -64,11 +64,11 @@ module Formats
     end
 
     def boxes
-      @rungs.flatten.map do |skill|
-        x, y = places[skill.key]
-        %(<a href="/stockroom/techniques/#{skill.key}"><rect x="#{x}" y="#{y}" width="#{BOX[0]}" height="#{BOX[1]}" rx="5"/>) +
-          name(skill.name, x + 10, y + 17) +
-          %(<text x="#{x + 10}" y="#{y + 33}" font-size="12" fill="currentColor">#{h(facts(skill))}</text></a>)
+      @rungs.flatten.map do |technique|
+        x, y = places[technique.key]
+        %(<a href="/stockroom/techniques/#{technique.key}"><rect x="#{x}" y="#{y}" width="#{BOX[0]}" height="#{BOX[1]}" rx="5"/>) +
+          name(technique.name, x + 10, y + 17) +
+          %(<text x="#{x + 10}" y="#{y + 33}" font-size="12" fill="currentColor">#{h(facts(technique))}</text></a>)
       end.join
     end
 
@@ -80,9 +80,9 @@ module Formats
       %(<text x="#{x}" y="#{y}" font-size="14" font-weight="700" fill="currentColor"#{close}>#{h(shown)}#{whole}</text>)
     end
 
-    def facts(skill)
-      shown = skill.demonstration_minutes.positive? ? ", shown in #{format('%g', skill.demonstration_minutes)} min" : ''
-      "#{format('%g', skill.seconds)} s each#{shown}"
+    def facts(technique)
+      shown = technique.demonstration_minutes.positive? ? ", shown in #{format('%g', technique.demonstration_minutes)} min" : ''
+      "#{format('%g', technique.seconds)} s each#{shown}"
     end
 
     def h(text)

@@ -9,7 +9,7 @@ module Formats
 
     module_function
 
-    # @param plan [Core::Planning::Plan] @param evening [Core::Live::Evening] @return [String]
+    # @param plan [Core::Planning::Plan] @param evening [Core::Live::LiveState] @return [String]
     def write(plan, evening)
       rows = evening.people.values.flat_map { |person|
         person.times.sort.map { |place, seconds|

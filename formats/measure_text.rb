@@ -3,7 +3,9 @@
 module Formats
   # Reads a body measure as typed, with the unit it names, the unit its column names, or the one unit that makes sense.
   module MeasureText
-    # length: nil when unreadable · problem: [wording key below imports, values] or nil · guessed: whether the unit was ours
+    # @param length nil when unreadable
+    # @param problem [wording key below imports, values] or nil
+    # @param guessed whether the unit was ours
     Result = Core::Value.define(:length, :problem, :guessed)
 
     module_function

@@ -9,7 +9,7 @@ module Formats
 
     module_function
 
-    # @param order [Core::Supply::Order] @param market [Core::Supply::Market] @param supplier [String, nil] key of one only
+    # @param order [Core::Supply::PurchaseOrder] @param market [Core::Supply::Market] @param supplier [String, nil] key of one only
     # @param table [Core::Catalogue::Table, nil] names what comes in an assortment @return [String] UTF-8
     def write(order, market, supplier: nil, table: nil)
       CSV.generate do |csv|

@@ -28,7 +28,11 @@ module Formats
     YEARS = /(\d{1,2})\+? ?(?:years?|yrs?)/i
     LEVEL_BY_YEARS = [[5, 4], [2, 3], [1, 2], [0, 1]].freeze
 
-    # One row. attendee: nil when a cell stops it · problems, notes: {field => [wording key, values]}
+    # One row.
+    #
+    # @param attendee nil when a cell stops it
+    # @param problems {field => [wording key, values]}
+    # @param notes see problems
     Entry = Core::Value.define(:number, :cells, :attendee, :problems, :notes)
 
     attr_reader :table, :columns

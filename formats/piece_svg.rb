@@ -5,10 +5,17 @@ require 'cgi'
 module Formats
   # Draws a piece laid flat, to scale, on a ruler. One unit of the drawing is one millimetre.
   class PieceSvg
-    # A mark along the ruler's edge. status: :fits, :tight, :will_not or :asked · at: millimetres from the ruler's zero
+    # A mark along the ruler's edge.
+    #
+    # @param status :fits, :tight, :will_not or :asked
+    # @param at millimetres from the ruler's zero
     Mark = Core::Value.define(:at, :status, :text)
 
-    # A verdict at a place. at: millimetres from the ruler's zero · status: a key of MARK_PATHS · text: its number
+    # A verdict at a place.
+    #
+    # @param at millimetres from the ruler's zero
+    # @param status a key of MARK_PATHS
+    # @param text its number
     Pin = Core::Value.define(:at, :status, :text)
 
     MARGIN = 6.0

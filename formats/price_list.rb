@@ -24,8 +24,10 @@ module Formats
     }.freeze
     NUMBER = /\A-?\d{1,9}([.,]\d{1,4})?\z/
 
-    # One row. item: key of what it was taken for, nil for nothing · certainty: :sure, :doubtful or :none
-    # problem: [wording key, values], nil when the row can be used
+    # One row. item: key of what it was taken for, nil for nothing
+    #
+    # @param certainty :sure, :doubtful or :none
+    # @param problem [wording key, values], nil when the row can be used
     Row = Core::Value.define(:line, :article, :name, :offer, :certainty, :problem)
 
     attr_reader :rows, :trouble

@@ -16,7 +16,11 @@ module Formats
                '<path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern>' \
                '<pattern id="dots" width="4" height="4" patternUnits="userSpaceOnUse">' \
                '<rect width="2" height="4" fill="currentColor"/></pattern></defs>'
-    # One name with its row. key: of the person · chosen: drawn stronger · range: [early, late] minutes of its end, nil when not known
+    # One name with its row.
+    #
+    # @param key of the person
+    # @param chosen drawn stronger
+    # @param range [early, late] minutes of its end, nil when not known
     Row = Core::Value.define(:key, :name, :segments, :chosen, range: nil)
 
     # @param rows [Array<Row>] @param start [Core::Measure::ClockTime] @param available [Integer] minutes of the class

@@ -11,7 +11,7 @@ module Formats
     SEAT = 150
     LEFT = 150
 
-    # @param plan [Core::Planning::Seating::Plan]
+    # @param plan [Core::Planning::Seating::SeatingChart]
     def initialize(plan, title:)
       @plan = plan
       @title = title

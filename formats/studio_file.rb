@@ -8,7 +8,10 @@ module Formats
   # A whole studio as one open file: a zip of studio.json, JSON lines for each kind, and the schemas of all of them.
   # See docs/formats/studio.v1.schema.json.
   module StudioFile
-    # A studio's things. about: {'name' =>, 'unit' =>, 'currency' =>} · items: {kind => [value]}; closures are plain data
+    # A studio's things.
+    #
+    # @param about {'name' =>, 'unit' =>, 'currency' =>}
+    # @param items {kind => [value]}; closures are plain data
     Content = Core::Value.define(:about, :items)
     # A class in it. events: [Core::Live::Event] in order
     ClassRecord = Core::Value.define(:workshop, :design, :attendees, :events)
@@ -26,7 +29,10 @@ module Formats
 
     R = Core::Data::Records
 
-    # How one kind stands in the file. write: [value] => data · read: [data, currency] => value
+    # How one kind stands in the file.
+    #
+    # @param write [value] => data
+    # @param read [data, currency] => value
     Kind = Core::Value.define(:write, :read)
 
     RECORD = ->(record) { Kind.new(write: ->(value) { record.write(value) }, read: ->(data, _) { record.read(data) }) }

@@ -91,7 +91,7 @@ module Formats
       DRAWINGS.key?(ALIKE.fetch(technique, technique))
     end
 
-    # @param technique [Core::Catalogue::Skill] @param mirrored [Boolean] for a left-hander
+    # @param technique [Core::Catalogue::Technique] @param mirrored [Boolean] for a left-hander
     def initialize(technique, mirrored: false)
       @technique = technique
       @pictures = DRAWINGS.fetch(ALIKE.fetch(technique.key, technique.key))

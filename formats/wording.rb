@@ -67,7 +67,7 @@ module Formats
       say('loading.strand', number: strand, runs: runs.map { |part, count| "#{count} #{part.mark}" }.join(', '))
     end
 
-    # @param change [Core::Sizing::TryOn::Change]
+    # @param change [Core::Sizing::SizeAdjustment::Change]
     def try_on(change, unit: :mm)
       offer = change.offer
       way = change.by.positive? ? 'longer' : 'shorter'
@@ -119,7 +119,7 @@ module Formats
       [piece.causes.map { |c| cause(c, unit: unit) }, piece.cures.map { |c| cause(c, unit: unit) }.join(' ')].flatten.join(' ')
     end
 
-    # @param finding [Core::Fit::Finding]
+    # @param finding [Core::Fit::Result]
     def finding(finding, unit: :mm)
       say("fit.#{finding.code}", unit: unit, **finding.values.transform_values { |v|
         v.is_a?(Core::Measure::Length) ? LengthPrint.fine(v, unit) : v

@@ -23,7 +23,7 @@ RSpec.describe 'The documents' do
     after(:all) { Core::Construction::Kinds.send(:remove_const, :Garland) }
 
     let(:klass) { Core::Construction::Kinds::Garland }
-    let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |skill| [skill.key, skill] })) }
+    let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |technique| [technique.key, technique] })) }
     let(:parameters) { instance_eval(example('docs/constructions.md', 'ruby-sample')).transform_keys(&:to_s) }
     let(:work_up) { klass.build(parameters, table).call(target: mm(180), maker: Core::Making::Maker.new) }
 
@@ -32,7 +32,7 @@ RSpec.describe 'The documents' do
       beads = work_up.parts.sum(&:count)
       expect([22, 23]).to include(beads)
       expect(work_up.cuts.first.length).to eq(mm((beads * 8) + 36 + 120))
-      expect(Core::Steps::Order.of(work_up.steps, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
+      expect(Core::Steps::StepOrder.of(work_up.steps, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
       expect(work_up.layout.count { |shape| shape.role == :bead }).to eq(beads)
       expect(Core::Measure::Length.sum(work_up.lengths.working.map(&:length))).to eq(work_up.lengths.beaded)
     end

@@ -25,7 +25,7 @@ module Studios
 
   # @return [Application::Results] of a studio, whose forecasts are asked for through #forecasts
   def results_of(studio, today: TODAY)
-    @forecasts = Application::Forecasts.new(RUNNER, studio.worked_out, stages: STAGES)
+    @forecasts = Application::Forecasts.new(RUNNER, studio.result_cache, stages: STAGES)
     Application::Results.new(studio, @forecasts, Application::Searches.new(RUNNER), today: -> { today })
   end
 

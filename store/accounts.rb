@@ -3,10 +3,14 @@
 module Store
   # Who may use a studio that is shared. Passwords, sessions and lockouts are Rodauth's business; this keeps who someone is.
   class Accounts
-    include Writing
+    include Transactional
 
-    # One person who may sign in. login: an e-mail address · role: one of ROLES · ready: whether a password was set
-    # locked: whether too many wrong passwords keep the account shut for now
+    # One person who may sign in.
+    #
+    # @param login an e-mail address
+    # @param role one of ROLES
+    # @param ready whether a password was set
+    # @param locked whether too many wrong passwords keep the account shut for now
     Account = Core::Value.define(:id, :login, :name, :role, :ready, :locked)
 
     ROLES = %i[owner instructor helper viewer].freeze

@@ -21,7 +21,9 @@ module Store
     STAYING = %i[asked brought].freeze
     NAME = /\Astudio-(?<at>\d{8}-\d{6})(?:-\d+)?-(?<reason>#{REASONS.join('|')})\.sqlite3\z/
 
-    # One copy. at: Time · bytes
+    # One copy.
+    #
+    # @param at Time
     Copy = Core::Value.define(:path, :at, :reason, :bytes) do
       def name
         File.basename(path)
@@ -31,9 +33,14 @@ module Store
     # Triggers and views run inside the studio: those of a copy must be this program's own.
     RUNNING_OBJECTS = "SELECT sql FROM sqlite_master WHERE type NOT IN ('table', 'index')"
 
-    # What a file holds. status: :good, :damaged, :changed (not what its checksum says), :newer, :foreign (with triggers or views that are
-    # not this program's), :unreadable (just now: no room, no right) or :no_studio
-    # name: of the studio · version: of its schema · classes: how many · changed: Time it was last written, or nil
+    # What a file holds.
+    #
+    # @param status :good, :damaged, :changed (not what its checksum says), :newer, :foreign (with triggers or views that are not this
+    #   program's), :unreadable (just now: no room, no right) or :no_studio
+    # @param name of the studio
+    # @param version of its schema
+    # @param classes how many
+    # @param changed Time it was last written, or nil
     Checked = Core::Value.define(:status, name: nil, version: nil, classes: 0, changed: nil)
 
     # @param database [String] the studio's file @param keep [Integer] copies taken by themselves that stay
@@ -56,16 +63,16 @@ module Store
     # @param reason [Symbol] one of REASONS
     # @param to [String, nil] a file of the caller's own; nil for one in the backups' folder
     # @return [String] the copy's path
-    # @raise [Unusable] when there is no whole copy; what was there is as it was
+    # @raise [UnusableDatabase] when there is no whole copy; what was there is as it was
     def take(reason, to: nil, now: Time.now)
-      raise Unusable.new(:itself, to) if to && File.exist?(to) && File.identical?(to, @database)
+      raise UnusableDatabase.new(:itself, to) if to && File.exist?(to) && File.identical?(to, @database)
 
       take_from(@database, to || free_path(reason, now)).tap { forget unless to }
     end
 
     # Adds a copy from elsewhere to these.
     # @return [String] its path
-    # @raise [Unusable] where it is none, or not whole
+    # @raise [UnusableDatabase] where it is none, or not whole
     def bring(file, now: Time.now)
       refuse_unless_good(file)
       take_from(file, free_path(:brought, now))
@@ -87,7 +94,7 @@ module Store
 
     # Puts a copy in the place of the studio, which is kept among the backups first. Nobody may be using it.
     # @return [String] where the studio as it was is kept, or '' where there was none
-    # @raise [Unusable] when the copy could not be put back; the studio is as it was
+    # @raise [UnusableDatabase] when the copy could not be put back; the studio is as it was
     def restore(path, now: Time.now)
       refuse_unless_good(path)
       needs_room(@database, [path, *(@database if present?)].sum { |file| File.size(file) })
@@ -98,7 +105,7 @@ module Store
       end
       kept
     rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs => e
-      raise Unusable.of(e, @database)
+      raise UnusableDatabase.of(e, @database)
     end
 
     # Removes a copy and its checksum.
@@ -111,7 +118,7 @@ module Store
     # Changes a copy in place: what the block did is checked and gets a new checksum, or the copy stays as it was.
     # @param name [String] of one of {all}
     # @yieldparam database [Sequel::Database] of the copy, of any version
-    # @raise [Unusable]
+    # @raise [UnusableDatabase]
     def rewrite(name)
       copy = all.find { |one| one.name == name } or return
       put_whole(copy.path) do |part|
@@ -123,7 +130,7 @@ module Store
         raise DatabaseCopy::Differs, "#{part} is damaged" unless Backups.check(part).status == :good
       end
     rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs, Sequel::Error => e
-      raise Unusable.of(e, copy.path)
+      raise UnusableDatabase.of(e, copy.path)
     end
 
     class << self
@@ -170,7 +177,7 @@ module Store
       needs_room(path, DatabaseCopy.bytes(file))
       put_whole(path) { |part| DatabaseCopy.new(file, part).call }
     rescue SQLite3::Exception, SystemCallError, DatabaseCopy::Differs => e
-      raise Unusable.of(e, path)
+      raise UnusableDatabase.of(e, path)
     end
 
     # A copy and its checksum. Killed in between, the copy stands without a checksum, which is no fault.
@@ -197,7 +204,7 @@ module Store
       needed = bytes + SPARE_BYTES
       return if free >= needed
 
-      raise Unusable.new(:no_room, path, needed: megabytes(needed), free: megabytes(free))
+      raise UnusableDatabase.new(:no_room, path, needed: megabytes(needed), free: megabytes(free))
     end
 
     def megabytes(bytes)
@@ -206,7 +213,7 @@ module Store
 
     def refuse_unless_good(path)
       status = Backups.check(path).status
-      raise Unusable.new(REFUSALS.fetch(status, :damaged), path) unless status == :good
+      raise UnusableDatabase.new(REFUSALS.fetch(status, :damaged), path) unless status == :good
     end
 
     def present?

@@ -3,7 +3,7 @@
 module Store
   # The studio's parts, lines, tools and techniques. Every change raises the catalogue's revision.
   class Catalogue
-    include Writing
+    include Transactional
 
     RECORDS = {
       parts: Core::Data::Records::PART,

@@ -6,7 +6,7 @@ module Store
   # The amounts of money in the newest state of each class.
   module ClassAmounts
     PLACES = { 'supply' => %w[venue tools_share hour rounding], 'session' => %w[assistant_hour tool_hire] }.freeze
-    DEFAULTS = { 'supply' => Core::Setup::Provision.new, 'session' => Core::Setup::Running.new }.freeze
+    DEFAULTS = { 'supply' => Core::Setup::SupplySettings.new, 'session' => Core::Setup::SessionSettings.new }.freeze
 
     module_function
 

@@ -6,13 +6,19 @@ module Store
   # Classes with their people, and every state they were in. What a class is stands once, in the document of its newest revision;
   # its row holds what lists and other tables need.
   class Classes
-    include Writing
+    include Transactional
 
-    # One stored class. state: ClassState · rank: the lower, the earlier it takes from the stock
+    # One stored class.
+    #
+    # @param state ClassState
+    # @param rank the lower, the earlier it takes from the stock
     Stored = Core::Value.define(:id, :revision, :state, :rank)
     # What an edit came to. merged: paths that someone else changed since the editor last looked
     Edited = Core::Value.define(:id, :revision, :merged)
-    # One step that can be undone or redone. action: what was done · path: the place it changed, for its wording
+    # One step that can be undone or redone.
+    #
+    # @param action what was done
+    # @param path the place it changed, for its wording
     Step = Core::Value.define(:action, :before, :after)
 
     # States kept of each class: as many can be undone.

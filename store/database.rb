@@ -20,7 +20,7 @@ module Store
     # @param path [String] a file, made when missing, or ':memory:'
     # @yield where it holds a studio of an older version, before that is copied and brought up to date
     # @return [Sequel::Database]
-    # @raise [Unusable] with one sentence, the file left as it is
+    # @raise [UnusableDatabase] with one sentence, the file left as it is
     def open(path)
       in_memory = path == ':memory:'
       prepare_file(path) unless in_memory
@@ -35,9 +35,9 @@ module Store
       end
       opened = database
     rescue Sequel::Migrator::Error
-      raise Unusable.new(:newer, path)
+      raise UnusableDatabase.new(:newer, path)
     rescue Sequel::DatabaseError, SQLite3::Exception => e
-      raise Unusable.of(e, path)
+      raise UnusableDatabase.of(e, path)
     ensure
       database&.disconnect unless opened
     end
@@ -104,17 +104,17 @@ module Store
       copy = Backups.new(path).take(:before_upgrade)
       migrate(database)
     rescue Sequel::DatabaseError, SQLite3::Exception => e
-      raise Unusable.new(:upgrade, path, copy: copy, folder: File.dirname(path), reason: Unusable.reason(e))
+      raise UnusableDatabase.new(:upgrade, path, copy: copy, folder: File.dirname(path), reason: UnusableDatabase.reason(e))
     end
 
     # People's sizes and allergies stand in it: only its owner may read it, and what SQLite puts beside it takes its rights.
     def prepare_file(path)
       FileUtils.mkdir_p(File.dirname(path))
-      raise Unusable.new(:empty, path) if File.exist?(path) && File.empty?(path) && File.exist?("#{path}.began")
+      raise UnusableDatabase.new(:empty, path) if File.exist?(path) && File.empty?(path) && File.exist?("#{path}.began")
 
       File.open(path, File::RDWR | File::CREAT, OWNER_ONLY) { |file| file.chmod(OWNER_ONLY) }
     rescue SystemCallError => e
-      raise Unusable.of(e, path)
+      raise UnusableDatabase.of(e, path)
     end
     private_class_method :prepare, :prepare_file, :outdated?, :upgrade
   end

@@ -3,10 +3,15 @@
 module Store
   # Designs being composed. Every change can be undone and redone; saving makes a version of the project.
   class Drafts
-    include Writing
+    include Transactional
 
-    # One draft. state: id of the state that stands · back, forward: whether there is a state to go to · saved: whether this state was
-    # saved as a project · at: when it was begun
+    # One draft.
+    #
+    # @param state id of the state that stands
+    # @param back whether there is a state to go to
+    # @param forward see back
+    # @param saved whether this state was saved as a project
+    # @param at when it was begun
     Stored = Core::Value.define(:id, :design, :state, :position, :back, :forward, :saved, :at)
     MOST_STATES = 300
 

@@ -3,7 +3,7 @@
 module Store
   # The stock, as entries that are only ever added: the balance of a thing is the sum of its entries and never below zero.
   class Ledger
-    include Writing
+    include Transactional
 
     # Reasons of entries by which a class's kits leave the stock and come back.
     TAKING = %w[taken returned offcut].freeze

@@ -3,7 +3,7 @@
 module Store
   # Which values that plans reckon with were learnt from classes, what they were before, and which are to stay as they are.
   class Lessons
-    include Writing
+    include Transactional
 
     # @return [Hash{String=>Float}] what was learnt, such as "time/stringing" => its value before
     def before

@@ -3,7 +3,7 @@
 module Store
   # What happens in the classes, as it is tapped.
   class LiveEvents
-    include Writing
+    include Transactional
 
     # More than a long class of sixty people taps.
     MOST = 20_000

@@ -5,7 +5,7 @@ require 'json'
 module Store
   # Suppliers and what they offer.
   class Market
-    include Writing
+    include Transactional
 
     # @return [Core::Supply::Market]
     def all

@@ -3,9 +3,14 @@
 module Store
   # What was ordered for a class, and how much of it has arrived.
   class Orders
-    include Writing
+    include Transactional
 
-    # One thing on order. kind: :part or :line · length: of each reel, nil for parts · units, arrived: pieces or reels
+    # One thing on order.
+    #
+    # @param kind :part or :line
+    # @param length of each reel, nil for parts
+    # @param units pieces or reels
+    # @param arrived see units
     Ordered = Core::Value.define(:id, :class_id, :supplier, :kind, :item, :length, :units, :arrived, :at) do
       # @return [Integer] still to come
       def due

@@ -3,7 +3,7 @@
 module Store
   # Which things are in which bag, and how many of each.
   class Packing
-    include Writing
+    include Transactional
 
     # Packed before numbers were kept: as many as were planned.
     AS_PLANNED = -1

@@ -3,9 +3,12 @@
 module Store
   # Designs, each saved version kept as it was: a class planned on one is not changed by the next.
   class Projects
-    include Writing
+    include Transactional
 
-    # One saved version. id: its row · design: Core::Project::Design
+    # One saved version.
+    #
+    # @param id its row
+    # @param design Core::Project::Design
     Saved = Core::Value.define(:id, :design)
 
     def initialize(database)

@@ -3,30 +3,39 @@
 module Store
   # One installation's data: the way into everything that is stored. It keeps rows and works nothing out.
   class Studio
-    # What holds for the whole studio. unit: :mm or :in, lengths are shown in it · open_rings: :warn or :forbid, what to make of a line in a
-    # ring that is not soldered · revision: raised by every change of anything; catalogue_revision, supply_revision: by changes of those
-    # names_months: after how many held classes lose the names of who came, nil for never · copies_kept: of those taken by themselves
-    # fade_months: after so many a class counts half in what is learnt, nil: always the same
+    # What holds for the whole studio.
+    #
+    # @param unit :mm or :in, lengths are shown in it
+    # @param open_rings :warn or :forbid, what to make of a line in a ring that is not soldered
+    # @param revision raised by every change of anything;
+    # @param catalogue_revision by changes of those
+    # @param supply_revision see catalogue_revision
+    # @param names_months after how many held classes lose the names of who came, nil for never
+    # @param copies_kept of those taken by themselves
+    # @param fade_months after so many a class counts half in what is learnt, nil: always the same
     Settings = Core::Value.define(:name, :unit, :open_rings, :currency, :calibration, :revision, :catalogue_revision, :supply_revision,
       names_months: nil, copies_kept: Backups::KEEP, fade_months: nil)
 
     # Asked for by every request, so past all that builds queries.
     REVISION = 'SELECT revision FROM studio'
 
-    attr_reader :database, :catalogue, :projects, :classes, :drafts, :ledger, :market, :packing, :orders, :taken, :answers, :shipped,
-      :worked_out, :live_events, :lessons, :accounts, :trail
+    # What keeps each kind of row, by the name it is asked for.
+    KEEPERS = {
+      catalogue: Catalogue, projects: Projects, classes: Classes, drafts: Drafts, ledger: Ledger, market: Market, packing: Packing,
+      orders: Orders, seat_costs: FrozenSeatCosts, idempotency_keys: IdempotencyKeys, seeded: SeededItems, result_cache: ResultCache,
+      live_events: LiveEvents, lessons: Lessons, accounts: Accounts, audit_log: AuditLog
+    }.freeze
+
+    attr_reader :database, *KEEPERS.keys
 
     # @param path [String] see Database.open @yield see there
     def initialize(path, &outdated)
       @database = Database.open(path, &outdated)
       @database[:studio].insert_conflict.insert(id: 1, name: 'My studio', unit: 'mm')
-      @catalogue, @projects, @classes, @drafts, @ledger, @market, @packing, @orders, @taken, @answers, @shipped, @worked_out, @live_events,
-        @lessons, @accounts, @trail =
-        [Catalogue, Projects, Classes, Drafts, Ledger, Market, Packing, Orders, Taken, Answers, Shipped, WorkedOut, LiveEvents,
-         Lessons, Accounts, Trail].map { |keeper| keeper.new(@database) }
+      KEEPERS.each { |name, keeper| instance_variable_set(:"@#{name}", keeper.new(@database)) }
     rescue Sequel::DatabaseError => e
       @database.disconnect
-      raise Unusable.of(e, path)
+      raise UnusableDatabase.of(e, path)
     end
 
     # @return [Settings]

@@ -27,7 +27,7 @@ module Web
         @studio = studio
         perform(words, given)
       end
-    rescue Store::Unusable => e
+    rescue Store::UnusableDatabase => e
       @refuse.call(e.message)
     end
 

@@ -52,19 +52,19 @@ module Web
     # Looked through in this order: what is asked for most comes first.
     register Routes::Errors
     register Routes::Classes
-    register Routes::Bench
+    register Routes::Home
     register Routes::Exchange
     register Routes::Sessions
     register Routes::Prints
     register Routes::Kits
-    register Routes::Choosing
+    register Routes::ProjectComparison
     register Routes::Courses
     register Routes::Live
     register Routes::Phones
     register Routes::Accounts
     register Routes::Register
     register Routes::People
-    register Routes::Gauge
+    register Routes::FitCheck
     register Routes::Supplies
     register Routes::Learning
     register Routes::Stockroom
@@ -73,8 +73,8 @@ module Web
     register Routes::Projects
     register Routes::Composer
     register Routes::Settings
-    register Routes::Carrying
-    register Routes::Keeping
+    register Routes::StudioExchange
+    register Routes::Backups
     register Routes::Jobs
 
     # @param studio [Store::Studio] @param secret [String] signs the cookie, at least 64 bytes
@@ -108,7 +108,7 @@ module Web
     end
 
     def self.serving(studio, runner, folder, stages, today)
-      forecasts = Application::Forecasts.new(runner, studio.worked_out, stages: stages)
+      forecasts = Application::Forecasts.new(runner, studio.result_cache, stages: stages)
       searches = Application::Searches.new(runner)
       results = Application::Results.new(studio, forecasts, searches, today: today)
       Class.new(self) do
@@ -126,7 +126,7 @@ module Web
         set :courses, Application::Courses.new(studio, runner, results, comparisons)
         set :kits, Application::KitStock.new(studio, results)
         set :project_times, Application::ProjectTimes.new(runner)
-        set :drawn, Application::Kept.new(MOST_DRAWN)
+        set :drawn, Application::LruCache.new(MOST_DRAWN)
         set :people, Application::People.new(studio)
         set :fragments, Fragments.new
         sheets = KeptFolder.new(File.join(folder, 'label printer'), most: Standins::LabelPrinter::MOST)
@@ -143,7 +143,7 @@ module Web
       app.set :host_authorization, { permitted_hosts: hosts }
       # Built when it is needed: most studios never write an invitation.
       sign_in = Core::Lazy.new do
-        gate = RoleGate.new(app, App.routes, studio.trail, at_hand: -> { app.results.now.at_hand.map(&:id) })
+        gate = RoleGate.new(app, App.routes, studio.audit_log, at_hand: -> { app.results.now.at_hand.map(&:id) })
         SignIn.new(gate, app, studio, secret: secret, mailbox: SignIn.mailbox(folder))
       end
       app.set :sign_in, sign_in

@@ -36,7 +36,7 @@ module Web
     def answer(id, place, notice: nil)
       return show_draft(id, place: place, notice: notice) if redraw?
 
-      tell(notice, kind: :wrong) if notice
+      flash(notice, kind: :wrong) if notice
 
       redirect to("/drafts/#{id}?#{Rack::Utils.build_query('at' => (place || text(:at)).to_s[0, 200], 'size' => text(:size)[0, 20])}"), 303
     end

@@ -46,7 +46,7 @@ module Web
       ask_forecast(id)
       return show_class(id, notice: notice) if redraw?
 
-      tell(notice) if notice
+      flash(notice) if notice
       redirect to(class_address(id)), 303
     end
 

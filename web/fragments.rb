@@ -35,10 +35,10 @@ module Web
     end
 
     def initialize
-      @kept = Application::Kept.new(MOST)
+      @kept = Application::LruCache.new(MOST)
     end
 
-    # @param key [Array] what it belongs to @param reading [Application::Reading] fresh
+    # @param key [Array] what it belongs to @param reading [Application::TrackedResult] fresh
     # @return [Object, nil] what was made before, when nothing that was read for it is different
     def known(key, reading)
       _, found = @kept[key]&.find { |notes, _| reading.same?(notes) }

@@ -22,7 +22,7 @@ module Web
     end
 
     # A page shows one moment, however much it asks for; what changes something sees each of its changes.
-    # @return [Application::Moment]
+    # @return [Application::StudioSnapshot]
     def moment
       request.get? ? (@moment ||= settings.results.now) : settings.results.now
     end
@@ -122,7 +122,7 @@ module Web
     # @yieldreturn [String] where the answer is @return [String] that of the first time
     def once(&block)
       key = text(:once)
-      Store::Answers::KEY.match?(key) ? studio.answers.once(key, &block) : block.call
+      Store::IdempotencyKeys::KEY.match?(key) ? studio.idempotency_keys.once(key, &block) : block.call
     end
 
     # @return [Boolean] whether a script asked for the changed sections only
@@ -202,7 +202,7 @@ module Web
     end
 
     # Keeps a message for the page after a redirect.
-    def tell(text, kind: :done, undo: nil)
+    def flash(text, kind: :done, undo: nil)
       env['rack.session']['notice'] =
         { 'text' => text.length > MOST_TOLD ? "#{text[0, MOST_TOLD]}…" : text, 'kind' => kind.to_s, 'undo' => undo }
     end

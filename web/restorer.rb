@@ -11,7 +11,7 @@ module Web
     # @return [Done, nil]
     attr_reader :last
 
-    # @param backups [Store::Backups] @param swap [Swap] @param close [#call] closes the studio @param open [#call] @return [#call] the
+    # @param backups [Store::Backups] @param swap [AppSwitcher] @param close [#call] closes the studio @param open [#call] @return [#call] the
     #   application on the studio that lies there
     def initialize(backups, swap, close:, open:)
       @backups = backups
@@ -38,7 +38,7 @@ module Web
       app = @open.call
       done(path, kept, nil)
       app
-    rescue Store::Unusable, Server::CannotStart, SQLite3::Exception, SystemCallError => e
+    rescue Store::UnusableDatabase, Server::CannotStart, SQLite3::Exception, SystemCallError => e
       @backups.restore(kept) unless kept.to_s.empty?
       done(path, '', e.message)
       @open.call

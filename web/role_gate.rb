@@ -7,7 +7,7 @@ module Web
 
     # @param app [#call] the pages
     # @param routes [Hash{String=>Array}] Sinatra's, by verb
-    # @param trail [Store::Trail]
+    # @param trail [Store::AuditLog]
     # @param at_hand [#call] @return [Array<Integer>] ids of the classes that a helper may reach now
     def initialize(app, routes, trail, at_hand: -> { [] })
       @at_hand = at_hand

@@ -39,7 +39,7 @@ module Web
       serve(server)
     rescue Errno::EADDRINUSE
       abort "Port #{@port} is taken. Stop what runs there, or choose another: bin/start --port #{@port + 1}"
-    rescue CannotStart, Store::Unusable => e
+    rescue CannotStart, Store::UnusableDatabase => e
       abort e.message
     end
 
@@ -48,7 +48,7 @@ module Web
     # The port is taken first, so that nothing is written where it cannot be served.
     def serve(server)
       Zeitwerk::Loader.eager_load_all
-      swap = Swap.new(nil)
+      swap = AppSwitcher.new(nil)
       @restorer = Restorer.new(backups, swap, close: method(:close_studio), open: method(:open_app))
       swap.exchange { open_app }
       @app = swap
@@ -75,7 +75,7 @@ module Web
 
     def close_studio
       @runner.close
-      @studio.worked_out.settle
+      @studio.result_cache.settle
       @studio.close
     end
 
@@ -93,7 +93,7 @@ module Web
           sleep LOOK_SECONDS
         rescue StandardError => e
           # The next look may go well; none must end them all.
-          @output.puts e.is_a?(Store::Unusable) ? e.message : "Looking after the studio failed: #{e.class}"
+          @output.puts e.is_a?(Store::UnusableDatabase) ? e.message : "Looking after the studio failed: #{e.class}"
           sleep LOOK_SECONDS
         end
       end

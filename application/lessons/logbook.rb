@@ -22,7 +22,7 @@ module Application
 
       # @return [Tasks::Learn]
       def task
-        known = keys.to_h { |id, key| [id, read(@studio.worked_out[key])] }
+        known = keys.to_h { |id, key| [id, read(@studio.result_cache[key])] }
         unknown = @studio.classes.some(known.select { |_, held| held.nil? }.keys).map { |stored|
           [stored.id, inputs(stored), @studio.live_events.of(stored.id)]
         }
@@ -31,7 +31,7 @@ module Application
 
       # @param fresh [Hash{Integer=>Core::Logbook::HeldClass}] what was worked out now
       def keep(fresh)
-        fresh.each { |id, held| @studio.worked_out.put(keys.fetch(id), Core::Data::Records::HELD_CLASS.write(held)) if keys.key?(id) }
+        fresh.each { |id, held| @studio.result_cache.put(keys.fetch(id), Core::Data::Records::HELD_CLASS.write(held)) if keys.key?(id) }
       end
 
       private
@@ -57,9 +57,9 @@ module Application
       end
 
       def techniques
-        @techniques ||= @library.table.techniques.transform_values do |skill|
-          seconds = before["time/#{skill.key}"]
-          seconds ? skill.with(seconds: seconds) : skill
+        @techniques ||= @library.table.techniques.transform_values do |technique|
+          seconds = before["time/#{technique.key}"]
+          seconds ? technique.with(seconds: seconds) : technique
         end
       end
 
@@ -74,7 +74,7 @@ module Application
 
       def fading
         months = @library.settings.fade_months
-        Core::Logbook::Fading.new(today: months ? @today : nil, half_months: months)
+        Core::Logbook::Decay.new(today: months ? @today : nil, half_months: months)
       end
 
       def read(data)

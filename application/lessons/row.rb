@@ -2,9 +2,18 @@
 
 module Application
   class Lessons
-    # One value that classes teach about. about: "time/stringing" · subject: the skill, kind of part or name of the setting
-    # lesson: Core::Logbook::Lesson · before: from memory · learnt, low, high: what classes taught · now: planned with
-    # used: whether now comes from classes · fixed: whether it is to stay as it is
+    # One value that classes teach about.
+    #
+    # @param about "time/stringing"
+    # @param subject the technique, kind of part or name of the setting
+    # @param lesson Core::Logbook::LearnedValue
+    # @param before from memory
+    # @param learnt what classes taught
+    # @param low see learnt
+    # @param high see learnt
+    # @param now planned with
+    # @param used whether now comes from classes
+    # @param fixed whether it is to stay as it is
     Row = Core::Value.define(:about, :subject, :lesson, :before, :learnt, :low, :high, :now, :used, :fixed) do
       # @return [Boolean] whether using it would change anything, and may
       def news?

@@ -15,10 +15,10 @@ module Application
       # @param learnt [Core::Logbook::Learnt] @param before [Hash{String=>Float}] by key @yieldparam key [String] @yieldreturn [Row]
       def rows(learnt, before)
         learnt.times.filter_map do |lesson|
-          skill = @techniques[lesson.about] or next
-          first = before.fetch(skill.key, skill.seconds)
+          technique = @techniques[lesson.about] or next
+          first = before.fetch(technique.key, technique.seconds)
           values = [lesson.value, lesson.low, lesson.high].map { |factor| rounded(first * factor) }
-          yield skill.key, skill, lesson, first, values, skill.seconds
+          yield technique.key, technique, lesson, first, values, technique.seconds
         end
       end
 

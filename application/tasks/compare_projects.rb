@@ -3,7 +3,9 @@
 module Application
   module Tasks
     # Works out how well each project suits one class; reports what is known so far, a project at a time.
-    # designs: [Core::Project::Design] · stock: Core::Supply::Stock free for the class
+    #
+    # @param designs [Core::Project::Design]
+    # @param stock Core::Supply::Stock free for the class
     CompareProjects = Core::Value.define(:inputs, :designs, :market, :stock) do
       # @return [Array<Core::Comparison::Suitability>]
       def call(report)

@@ -3,7 +3,9 @@
 module Application
   module Tasks
     # Works out each evening of a course for a group that learns from one to the next; reports what is known so far.
-    # designs: [Core::Project::Design] in order · stock: Core::Supply::Stock free for the first
+    #
+    # @param designs [Core::Project::Design] in order
+    # @param stock Core::Supply::Stock free for the first
     ForecastCourse = Core::Value.define(:inputs, :designs, :market, :stock, :dates) do
       # @return [Array<Core::Comparison::Suitability>]
       def call(report)

@@ -2,8 +2,12 @@
 
 module Application
   module Tasks
-    # Works out what held classes teach. known: {class id => Core::Logbook::HeldClass} · unknown: [[class id, Core::Planning::Inputs,
-    # [Core::Live::Event]]] · calibration: from before anything was learnt · fading: Core::Logbook::Fading
+    # Works out what held classes teach.
+    #
+    # @param known {class id => Core::Logbook::HeldClass}
+    # @param unknown [[class id, Core::Planning::Inputs, [Core::Live::Event]]]
+    # @param calibration from before anything was learnt
+    # @param fading Core::Logbook::Decay
     Learn = Core::Value.define(:known, :unknown, :calibration, :fading) do
       # @return [Found]
       def call(report)
@@ -27,8 +31,9 @@ module Application
     end
 
     class Learn
-      # learnt: Core::Logbook::Learnt · fresh: {class id => Core::Logbook::HeldClass} worked out now
-      # classes: {class id => Core::Logbook::HeldClass::Summary}, the oldest first
+      # @param learnt Core::Logbook::Learnt
+      # @param fresh {class id => Core::Logbook::HeldClass} worked out now
+      # @param classes {class id => Core::Logbook::HeldClass::Summary}, the oldest first
       Found = Core::Value.define(:learnt, :fresh, :classes)
     end
   end

@@ -2,7 +2,11 @@
 
 module Application
   module Tasks
-    # Prints of a class as PDF. kind: one of KINDS · span: the ruler all drawings share, in millimetres · seat: Core::Price::Seat or nil
+    # Prints of a class as PDF.
+    #
+    # @param kind one of KINDS
+    # @param span the ruler all drawings share, in millimetres
+    # @param seat Core::Price::Seat or nil
     PrintPdf = Core::Value.define(:kind, :plan, :supply, :market, :seat, :unit, :paper, :grid, :skip, :span) do
       # @return [String] the file's bytes
       def call(report)

@@ -2,7 +2,10 @@
 
 module Application
   module Tasks
-    # Reads a supplier's price list. bytes: as it was sent · supplier: Core::Supply::Supplier
+    # Reads a supplier's price list.
+    #
+    # @param bytes as it was sent
+    # @param supplier Core::Supply::Supplier
     ReadPriceList = Core::Value.define(:bytes, :table, :market, :supplier) do
       # @return [Formats::PriceList] read
       def call(report)

@@ -2,7 +2,10 @@
 
 module Application
   module Tasks
-    # Looks for what would help a class. target: chance to be reached, 0..1 · seat: minor units a seat pays
+    # Looks for what would help a class.
+    #
+    # @param target chance to be reached, 0..1
+    # @param seat minor units a seat pays
     SearchLevers = Core::Value.define(:inputs, :target, :seat) do
       # @return [Core::Levers::LeverSearch::Found, Core::Session::Impossible]
       def call(report)

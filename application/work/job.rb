@@ -8,7 +8,9 @@ module Application
     # about the same takes its place · found: the newest thing it reported · result: what it came to
     class Job
       # How a job stands at one moment, for a page whose parts must agree.
-      # found: what it came to, or the newest thing it reported; nil before · error: nil or what went wrong
+      #
+      # @param found what it came to, or the newest thing it reported; nil before
+      # @param error nil or what went wrong
       State = Core::Value.define(id: nil, found: nil, percent: 0, running: false, error: nil) do
         def running?
           running

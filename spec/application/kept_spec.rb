@@ -2,7 +2,7 @@
 
 require_relative '../studio_helper'
 
-RSpec.describe Application::Kept do
+RSpec.describe Application::LruCache do
   subject(:kept) { described_class.new(2) }
 
   it 'forgets what was asked for longest ago' do

@@ -4,7 +4,7 @@ require 'json'
 
 RSpec.describe Core::Sizing::ClosedLine do
   def element(along, height, profile, width: 2 * height)
-    Core::Making::Element.new(along: mm(along), height: mm(height), width: mm(width), profile: profile)
+    Core::Making::ThreadedElement.new(along: mm(along), height: mm(height), width: mm(width), profile: profile)
   end
 
   def closed(row, **options)

@@ -96,7 +96,7 @@ RSpec.describe Core::Construction do
         keys = work_up.steps.map(&:key)
         expect(work_up.steps.flat_map(&:after) - keys).to be_empty
         expect(work_up.steps.map(&:technique) - sample_table.techniques.keys).to be_empty
-        expect(Core::Steps::Order.of(work_up.steps, sample_table).steps.size).to eq(keys.size)
+        expect(Core::Steps::StepOrder.of(work_up.steps, sample_table).steps.size).to eq(keys.size)
       end
 
       it 'breaks every cut down, and meets its neighbours with something' do
@@ -709,7 +709,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
   it 'puts what hangs on before the step that closes' do
     hung = component('charm', :findings, hung_at: 'centre', parts: pattern('open_ring'))
-    order = Core::Steps::Order.of(fit(design(strung, hung), 180).steps, sample_table).steps.map(&:key)
+    order = Core::Steps::StepOrder.of(fit(design(strung, hung), 180).steps, sample_table).steps.map(&:key)
     expect(order.index('charm/join')).to be < order.index('front/second_end')
   end
 end

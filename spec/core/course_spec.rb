@@ -1,32 +1,32 @@
 # frozen_string_literal: true
 
 RSpec.describe Core::Course::Sequence do
-  def skill(key, *needs)
-    Core::Catalogue::Skill.new(key: key, name: key, level: 1, seconds: 1, prerequisites: needs)
+  def technique(key, *needs)
+    Core::Catalogue::Technique.new(key: key, name: key, level: 1, seconds: 1, prerequisites: needs)
   end
 
   def lesson(key, *techniques)
     Core::Course::Lesson.new(key: key, name: key, techniques: techniques)
   end
 
-  let(:skills) {
-    [skill('ring'), skill('crimp'), skill('fold', 'crimp'), skill('loop'), skill('wrap', 'loop'),
-      skill('braid')].to_h { |one| [one.key, one] } }
+  let(:techniques) {
+    [technique('ring'), technique('crimp'), technique('fold', 'crimp'), technique('loop'), technique('wrap', 'loop'),
+      technique('braid')].to_h { |one| [one.key, one] } }
 
   it 'teaches what others stand on first, and spreads what is new' do
     lessons = [lesson('c', 'ring', 'fold'), lesson('a', 'ring'), lesson('b', 'ring', 'crimp')]
-    sequence = described_class.new(lessons, skills, [])
+    sequence = described_class.new(lessons, techniques, [])
     expect(sequence.order.map(&:key)).to eq(%w[a b c])
     expect(sequence.wanting(lessons.first, [])).to eq([%w[fold crimp]])
-    expect(described_class.new([lessons.first], skills, %w[ring crimp]).cost).to eq(1)
+    expect(described_class.new([lessons.first], techniques, %w[ring crimp]).cost).to eq(1)
   end
 
   # Exhaustive search over all orders of random courses.
   it 'costs no more than the best of all orders' do
     random = Random.new(11)
     12.times do
-      lessons = (0...6).map { |i| lesson("p#{i}", *skills.keys.sample(random.rand(1..4), random: random)) }
-      sequence = described_class.new(lessons, skills, skills.keys.sample(random.rand(0..2), random: random))
+      lessons = (0...6).map { |i| lesson("p#{i}", *techniques.keys.sample(random.rand(1..4), random: random)) }
+      sequence = described_class.new(lessons, techniques, techniques.keys.sample(random.rand(0..2), random: random))
       costs = lessons.permutation.map { |order| sequence.cost_of(order) }
       expect([sequence.cost, sequence.cost_of(sequence.order), sequence.proven?]).to eq([costs.min, costs.min, true])
     end
@@ -34,17 +34,17 @@ RSpec.describe Core::Course::Sequence do
 
   it 'orders sixteen with a beam, and does not call that proven' do
     random = Random.new(4)
-    lessons = (0...16).map { |i| lesson("p#{i}", *skills.keys.sample(random.rand(1..3), random: random)) }
-    sequence = described_class.new(lessons, skills, [])
+    lessons = (0...16).map { |i| lesson("p#{i}", *techniques.keys.sample(random.rand(1..3), random: random)) }
+    sequence = described_class.new(lessons, techniques, [])
     expect([sequence.order.sort_by(&:key), sequence.proven?]).to eq([lessons.sort_by(&:key), false])
     expect(sequence.cost).to be <= 100.times.map { sequence.cost_of(lessons.shuffle(random: random)) }.min
   end
 
   it 'dates the evenings, and says what fades until it comes again' do
     lessons = [lesson('a', 'ring'), lesson('b', 'crimp'), lesson('c', 'ring', 'crimp', 'fold')]
-    sequence = described_class.new(lessons, skills, [])
+    sequence = described_class.new(lessons, techniques, [])
     told = ->(gap) {
-      Core::Course::Timetable.of(lessons, sequence, skills, Date.new(2027, 1, 7), gap).map { |evening|
+      Core::Course::CourseDates.of(lessons, sequence, techniques, Date.new(2027, 1, 7), gap).map { |evening|
         [evening.date, evening.fresh.map(&:key), evening.revise.map(&:key)] }
     }
     expect(told.(7)).to eq([[Date.new(2027, 1, 7), ['ring'], []], [Date.new(2027, 1, 14), ['crimp'], []],

@@ -147,7 +147,7 @@ RSpec.describe Core::Cutting::Reels do
 
   it 'leaves tails as the person, the line or the project says, in this order' do
     cut = lambda do |own, by_line|
-      supply = Core::Setup::Provision.new(tails_by_line: by_line)
+      supply = Core::Setup::SupplySettings.new(tails_by_line: by_line)
       Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170, tails: own)],
         table: sample_table).people.first.cuts.first.tails.to_mm
     end
@@ -155,7 +155,7 @@ RSpec.describe Core::Cutting::Reels do
   end
 
   it 'saves one of two tails when the reel itself is held' do
-    tails = [false, true].map { |off| Core::Planning::Plan.for(workshop: workshop.with(supply: Core::Setup::Provision.new(off_reel: off)),
+    tails = [false, true].map { |off| Core::Planning::Plan.for(workshop: workshop.with(supply: Core::Setup::SupplySettings.new(off_reel: off)),
       design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
     expect(tails.last * 2).to eq(tails.first)
   end
@@ -164,7 +164,7 @@ RSpec.describe Core::Cutting::Reels do
   { [false, {}] => false, [true, {}] => true, [true, { 'cable' => :cut_first }] => false, [false, { 'cable' => :off_reel }] => true,
     [false, { 'other' => :off_reel }] => false }.each do |(all, by_line), off|
     it("works the cable #{off ? 'off the reel' : 'cut first'} with #{all}, #{by_line}") do
-      expect(Core::Setup::Provision.new(off_reel: all, cut_by_line: by_line).off_reel?(sample_table.line('cable'))).to be(off)
+      expect(Core::Setup::SupplySettings.new(off_reel: all, cut_by_line: by_line).off_reel?(sample_table.line('cable'))).to be(off)
     end
   end
 

@@ -256,8 +256,8 @@ RSpec.describe Core::Fit do
     end
 
     it 'says at which work a minor is watched' do
-      table = sample_table.with(techniques: sample_table.techniques.transform_values { |skill|
-        skill.with(cautions: [:flame])
+      table = sample_table.with(techniques: sample_table.techniques.transform_values { |technique|
+        technique.with(cautions: [:flame])
       })
       expect(findings('age 9', table: table).map { |f|
         [f.code, f.values[:work]]
@@ -422,7 +422,7 @@ RSpec.describe Core::Fit do
     end
   end
 
-  describe Core::Measure::Gauge do
+  describe Core::Measure::WireGauge do
     # ASTM B258, as printed in its table to two places; BS 3737 for the British.
     {
       [18, :awg] => 1.02,

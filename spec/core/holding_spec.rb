@@ -27,10 +27,10 @@ RSpec.describe Core::Steps::Holding do
 
   it 'counts what is kept as in use, and waits in the sum only for what must be dry' do
     dry = step('c').with(after: %w[a])
-    skill = Core::Catalogue::Skill.new(key: 'x', name: 'x', level: 1, seconds: 60)
+    technique = Core::Catalogue::Technique.new(key: 'x', name: 'x', level: 1, seconds: 60)
     holdings = described_class.along([[step('a', { 'mat' => 'c' }), %w[mat]], [step('b'), []], [dry, %w[mat]]])
     tasks = [step('a').with(waits: 10), step('b'), dry].zip(holdings).map { |one, holding|
-      Core::Steps::Task.new(step: one, technique: skill, minutes: 4.0, demonstration_minutes: 0, holding: holding)
+      Core::Steps::Task.new(step: one, technique: technique, minutes: 4.0, demonstration_minutes: 0, holding: holding)
     }
     table = Core::Steps::Sum.timetable({ '1' => tasks, '2' => tasks }, 60, Core::Setup::Calibration.new)
     expect(table.rows['1'].map { |segment| [segment.kind, segment.minutes] }).to eq([[:welcome, 10.0], [:work, 4.0], [:work, 4.0],

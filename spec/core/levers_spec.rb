@@ -60,7 +60,7 @@ RSpec.describe Core::Levers::Kinds do
   it 'has no tool to borrow where there are enough, and no extra to drop where there is none' do
     studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
       state.with(workshop: state.workshop.with(tool_sets: 60,
-        teaching: state.workshop.teaching.with(extra: Core::Setup::Teaching::EXTRA.end)))
+        teaching: state.workshop.teaching.with(extra: Core::Setup::TeachingSettings::EXTRA.end)))
     end
     codes = described_class.offers(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
     expect(codes & %i[more_tool drop_extra]).to eq([])

@@ -18,7 +18,7 @@ RSpec.describe Core::Live do
   end
 
   def evening(*lines)
-    described_class::Evening.new(plan, events(*lines))
+    described_class::LiveState.new(plan, events(*lines))
   end
 
   def places(evening)
@@ -47,12 +47,12 @@ RSpec.describe Core::Live do
     }
     taps = [*events('0 kit 1', '1 absent 2', '2 kits', '3 start'), said.(4, :table_next, table.to_s), said.(5, :tool_out, 'cutter:3'),
             said.(6, :tool_out, 'cutter:many')]
-    now = described_class::Evening.new(plan, taps)
+    now = described_class::LiveState.new(plan, taps)
     expect(now.people.transform_values(&:kit)).to eq('1' => true, '2' => false, '3' => true)
     expect(now.people.select { |_, person| person.place == 1 }.keys).to eq(seated - ['2'])
     expect(now.tools_out).to eq('cutter' => 3)
     undo = described_class::Event.new(key: 'u', kind: :undo, at: start + 500, undoes: 'table_next4')
-    expect(described_class::Evening.new(plan, [*taps, undo]).people.values.map(&:place)).to eq([0, 0, 0])
+    expect(described_class::LiveState.new(plan, [*taps, undo]).people.values.map(&:place)).to eq([0, 0, 0])
   end
 
   it 'does not count as work what was shown meanwhile, and shows it once' do
@@ -62,19 +62,19 @@ RSpec.describe Core::Live do
     show = described_class::Event.new(key: 's', kind: :show, at: start + 300, detail: key)
     lines = events('0 start', *(['1 next 1'] * before))
     shown = described_class::Event.new(key: 't', kind: :shown, at: start + 600)
-    during = described_class::Evening.new(plan, [*lines, show])
-    after = described_class::Evening.new(plan, [*lines, show, shown])
+    during = described_class::LiveState.new(plan, [*lines, show])
+    after = described_class::LiveState.new(plan, [*lines, show, shown])
     expect([during.showing.technique, after.showing, after.shown]).to eq([key, nil, [key]])
     expect(during.people['1'].minutes(start + 660) - after.people['1'].minutes(start + 660)).to eq(5.0)
-    left = ->(one) { described_class::Rest.new(model, one, start + 660).model.people.first.tasks.first }
+    left = ->(one) { described_class::RemainingModel.new(model, one, start + 660).model.people.first.tasks.first }
     expect([left.(during).demonstration, left.(after).demonstration]).to eq([nil, nil])
   end
 
   # Two devices: the result is the same in any order of taps, and with repeats.
   it 'comes to the same in every order of arrival, and however often it is sent' do
     taps = events('0 start', '1 next 1', '2 hand 2', '3 next 1', '4 helped 2')
-    expected = places(described_class::Evening.new(plan, taps))
-    taps.permutation.each { |order| expect(places(described_class::Evening.new(plan, order + order.first(2)))).to eq(expected) }
+    expected = places(described_class::LiveState.new(plan, taps))
+    taps.permutation.each { |order| expect(places(described_class::LiveState.new(plan, order + order.first(2)))).to eq(expected) }
   end
 
   it 'puts a minor at a cutter before who called, who called before who waits for a look, and these before who is stuck' do
@@ -104,7 +104,7 @@ RSpec.describe Core::Live do
 
     def leave_out(*lines, step: 'front/covers')
       taps = events(*lines) + [described_class::Event.new(key: 'out', kind: :leave_out, at: start + 60, detail: step)]
-      described_class::Evening.new(plan, taps)
+      described_class::LiveState.new(plan, taps)
     end
 
     it 'steps over it on the way on and back, for all who still have it before them, and can take that back' do
@@ -114,32 +114,32 @@ RSpec.describe Core::Live do
       expect(leave_out('0 start', step: 'front/string').people['1'].left_out).to eq([])
       left_out = described_class::Event.new(key: 'out', kind: :leave_out, at: start + 60, detail: 'front/covers')
       undo = described_class::Event.new(key: 'u', kind: :undo, at: start + 90, undoes: 'out')
-      undone = described_class::Evening.new(plan, [*events('0 start'), left_out, undo])
+      undone = described_class::LiveState.new(plan, [*events('0 start'), left_out, undo])
       expect(undone.people['1'].left_out).to eq([])
     end
 
     it 'offers it with the minutes it saves, and forecasts that they are saved' do
       standing = evening('0 start')
-      lever = described_class::Levers.of(standing, start).first
+      lever = described_class::LastChanges.of(standing, start).first
       tasks = plan.people.map { |person| person.tasks[covers] }
       expect([lever.step.key, lever.people, lever.minutes]).to eq(['front/covers', 3, tasks.sum(&:minutes)])
       now = start + 60
-      work = ->(one) { described_class::Rest.new(model, one, now).model.people.sum { |person| person.tasks.sum(&:minutes) } }
-      saved = work.(standing) - work.(standing.with(described_class::Levers.event(lever, 'x', now)))
+      work = ->(one) { described_class::RemainingModel.new(model, one, now).model.people.sum { |person| person.tasks.sum(&:minutes) } }
+      saved = work.(standing) - work.(standing.with(described_class::LastChanges.event(lever, 'x', now)))
       expect(saved).to be_within(1e-6).of(model.people.sum { |person| person.tasks[covers].minutes })
     end
 
     it 'offers to show at once what some wait for while others are not there yet, which spares them the wait' do
       shown = plan.people.first.tasks.index { |task| task.demonstration_minutes.positive? && task != plan.people.first.tasks.first }
       standing = evening('0 start', *%w[1 2].flat_map { |key| ["12 next #{key}"] * shown })
-      lever = described_class::Levers.of(standing, start + 1200).find { |one| one.kind == :show }
+      lever = described_class::LastChanges.of(standing, start + 1200).find { |one| one.kind == :show }
       expect([lever.technique, lever.people, lever.minutes]).to eq([plan.people.first.tasks[shown].technique, 2, 16.0])
-      before, after = [standing, standing.with(described_class::Levers.event(lever, 'x', start + 1200))].map { |one|
-        described_class::Rest.new(model, one, start + 1200).model.people.map { |person| person.tasks.first.demonstration }
+      before, after = [standing, standing.with(described_class::LastChanges.event(lever, 'x', start + 1200))].map { |one|
+        described_class::RemainingModel.new(model, one, start + 1200).model.people.map { |person| person.tasks.first.demonstration }
       }
       index = model.demonstrations.index { |one| one.label == lever.technique.key }
       expect([before.first(2), after.first(2)]).to eq([[index, index], [nil, nil]])
-      expect(described_class::Levers.of(evening('0 start'), start + 60).map(&:kind)).to eq([:leave_out])
+      expect(described_class::LastChanges.of(evening('0 start'), start + 60).map(&:kind)).to eq([:leave_out])
     end
 
     it 'names the one whose finish is most at risk last, when nothing else is the matter with them' do
@@ -160,7 +160,7 @@ RSpec.describe Core::Live do
     it 'tells until when a piece must be left alone' do
       drying = plan.people.first.tasks.first.then { |task| task.with(step: task.step.with(waits: 30)) }
       people = plan.people.map { |person| person.with(tasks: [drying, *person.tasks.drop(1)]) }
-      standing = described_class::Evening.new(plan.with(people: people), events('0 start', '5 next 1'))
+      standing = described_class::LiveState.new(plan.with(people: people), events('0 start', '5 next 1'))
       expect(described_class::Drying.of(standing, start + 600).map(&:to_h)).to eq([{ person: '1', at: start + (35 * 60) }])
       expect(described_class::Drying.of(standing, start + 2101)).to eq([])
     end
@@ -171,7 +171,7 @@ RSpec.describe Core::Live do
       [:tool_in, nil, 'cutters']]
     said = taps.each_with_index.map { |(kind, person, detail), i| described_class::Event.new(key: "s#{i}", kind: kind, at: start + 60 + i,
       person: person, detail: detail) }
-    standing = described_class::Evening.new(plan, events('0 start') + said)
+    standing = described_class::LiveState.new(plan, events('0 start') + said)
     expect([standing.people['1'].measured, standing.people['2'].measured, standing.people['1'].spares,
       standing.tools_in['cutters']]).to eq([mm(171), nil, ['crimp'], 2])
   end
@@ -179,7 +179,7 @@ RSpec.describe Core::Live do
   # The same as the plan's own sizing: what it advises, made, is nearer to what was asked.
   it 'advises what to change from the length that was measured' do
     piece = plan.people.first.piece
-    advice = ->(off) { Core::Sizing::TryOn.advice(piece, plan.people.first.additions(sample_table), piece.worn + mm(off)) }
+    advice = ->(off) { Core::Sizing::SizeAdjustment.advice(piece, plan.people.first.additions(sample_table), piece.worn + mm(off)) }
     expect([advice.(0), advice.(5), advice.(-5)]).to eq([nil, nil, nil])
     expect(advice.(-25).by).to eq(mm(25))
     [25, -25].each { |off| expect(advice.(off).offer.deviation.abs).to be < mm(10) }
@@ -191,7 +191,7 @@ RSpec.describe Core::Live do
     it "comes nearer by what it advises at #{off} mm" do
       piece = plan.people.first.piece
       measured = piece.worn + mm(off)
-      change = Core::Sizing::TryOn.advice(piece, plan.people.first.additions(sample_table), measured)
+      change = Core::Sizing::SizeAdjustment.advice(piece, plan.people.first.additions(sample_table), measured)
       next expect(off.abs).to be <= Core::Sizing::Piece::NEAR.to_mm if change.nil?
 
       # Repeats of 22 mm: a wish of 8 or 12 is not half met by one of them, and rings only add.
@@ -211,9 +211,9 @@ RSpec.describe Core::Live do
 
   it 'holds an evening against its plan: work alone, where 8 of 10 planned times lie, who was ahead and who behind' do
     forecast = Core::Session::Forecast.for(plan, Core::Setup::Calibration.new, runs: 40)
-    events = described_class::Pretended.events(plan, model, start)
+    events = described_class::SimulatedTaps.events(plan, model, start)
     slow = events.map { |event| event.person == '2' && event.kind == :next ? event.with(at: event.at + 3600) : event }
-    record = described_class::Record.new(described_class::Evening.new(plan, slow.reject { |event| event.kind == :end }), model, forecast)
+    record = described_class::Record.new(described_class::LiveState.new(plan, slow.reject { |event| event.kind == :end }), model, forecast)
     expect(record.finishes.map { |one| [one.person, one.behind > 30] }).to include(['2', true], ['1', false])
     expect(record.finishes.map { |one| one.early < one.late }.uniq).to eq([true])
     row = record.rows.find { |one| one.range.last > one.range.first }
@@ -226,7 +226,7 @@ RSpec.describe Core::Live do
 
   describe 'the forecast from here' do
     def rest(*lines, now: 0)
-      described_class::Rest.new(model, evening(*lines), start + (now * 60)).model
+      described_class::RemainingModel.new(model, evening(*lines), start + (now * 60)).model
     end
 
     it 'leaves what is still to be done, from now on, with the tools that are held' do
@@ -245,24 +245,24 @@ RSpec.describe Core::Live do
         tools: { 'mat' => 1 }, demonstrations: [Core::Session::Model::Demonstration.new(minutes: 3.0, quorum: 2)], helpers: 1, minutes: 60,
         sigmas: [0.3], between: 0.3)
       person = ->(key, place, since, times) {
-        described_class::Evening::Person.new(key: key, tasks: tasks, place: place, since: since * 60, times: times) }
+        described_class::LiveState::Person.new(key: key, tasks: tasks, place: place, since: since * 60, times: times) }
       at = ->(*people) {
-        instance_double(described_class::Evening, people: people.to_h { |one| [one.key, one] }, started: 0, minute: 20.0, showing: nil,
+        instance_double(described_class::LiveState, people: people.to_h { |one| [one.key, one] }, started: 0, minute: 20.0, showing: nil,
           shown: [])
       }
       evening = at.(person.('1', 2, 15, { 0 => [540], 1 => [360] }), person.('2', 1, 10, { 0 => [600] }))
-      starts = described_class::Starts.new(whole, evening)
+      starts = described_class::WorkStarts.new(whole, evening)
       minutes = ->(key) { starts.of(key).map { |step| [step.ready, step.began].map { |second| second && (second / 60) } } }
       expect([minutes.('1'), minutes.('2')]).to eq([[[3, 3], [9, 9], [15, 15]], [[3, 3], [10, nil]]])
-      left = described_class::Rest.new(whole, evening, 1200).model
+      left = described_class::RemainingModel.new(whole, evening, 1200).model
       first = left.people.map { |one| one.tasks.first }
       expect([left.tools, left.people.map(&:begins), first.map(&:demonstration)]).to eq([{ 'mat' => 0 }, [19.999, 20.0], [nil, nil]])
       paces = left.people.map { |one| described_class::Pace.new(whole, starts).of(one) }
       expect(first.last.minutes).to be_within(1e-9).of(4.0 * paces.last)
       # Planned 8 and taken 12 minutes: 1.5, drawn in by 0.3² / (0.3² + 2·4²·(exp(0.3²) - 1) / 8²).
       expect(paces.first).to be_within(1e-9).of(1.5**(0.09 / (0.09 + ((Math.exp(0.09) - 1) / 2))))
-      expect(described_class::Starts.new(whole, at.(person.('1', 0, 0, {}))).current('1').ready).to eq(180)
-      expect(described_class::Starts.new(whole, at.(person.('1', 1, 9, { 0 => [540] }), person.('2', 0, 0, {}))).of('2').first.ready)
+      expect(described_class::WorkStarts.new(whole, at.(person.('1', 0, 0, {}))).current('1').ready).to eq(180)
+      expect(described_class::WorkStarts.new(whole, at.(person.('1', 1, 9, { 0 => [540] }), person.('2', 0, 0, {}))).of('2').first.ready)
         .to eq(180)
     end
 
@@ -294,17 +294,17 @@ RSpec.describe Core::Live do
         sigmas: [0.4], between: 0.2)
       standing = Array.new(12) { |p|
         done = 5 + (p % 4)
-        [p.to_s, described_class::Evening::Person.new(key: p.to_s, tasks: Array.new(25), place: done, since: -48.0 * minutes.(p, done))]
+        [p.to_s, described_class::LiveState::Person.new(key: p.to_s, tasks: Array.new(25), place: done, since: -48.0 * minutes.(p, done))]
       }.to_h
-      now = instance_double(described_class::Evening, people: standing, started: -100_000, minute: 0.0, showing: nil, shown: [])
-      ends = Core::Session::Simulation.new(described_class::Rest.new(whole, now, 0).model).run(0...2000).ends
+      now = instance_double(described_class::LiveState, people: standing, started: -100_000, minute: 0.0, showing: nil, shown: [])
+      ends = Core::Session::Simulation.new(described_class::RemainingModel.new(whole, now, 0).model).run(0...2000).ends
       expect([ends.sum / ends.size, ends.sort[1900]]).to match([be_within(112.80 * 0.02).of(112.80), be_within(138.45 * 0.03).of(138.45)])
     end
 
     it 'promises no less the further a class has come in its usual time' do
-      forecast = ->(lines, now) { described_class::Rest.new(model, evening(*lines),
+      forecast = ->(lines, now) { described_class::RemainingModel.new(model, evening(*lines),
         start + (now * 60)).model.then { |left| Core::Session::Simulation.new(left.with(minutes: 40)).run(0...200).ends.sum / 200 } }
-      here = described_class::Rest.new(model, evening('0 start'), start).model
+      here = described_class::RemainingModel.new(model, evening('0 start'), start).model
       expect(here.people.map { |person| [person.begins, person.tasks.map(&:minutes)] }).to eq(model.people.map { |person| [person.begins,
         person.tasks.map(&:minutes)] })
       done = ['0 start'] + people.flat_map { |person| ["8 next #{person.key}"] * 3 }

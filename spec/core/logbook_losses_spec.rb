@@ -44,10 +44,10 @@ RSpec.describe Core::Logbook::LossLearning do
     people = (1..6).map { |key| attendee(key, 160 + key, level: 3) }
     inputs = Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table)
     model = Core::Session::Modelling.new(inputs.plan, calibration).model
-    quiet = Core::Live::Pretended.events(inputs.plan, model, 1_800_000_000)
-    lost = ->(taps) { Core::Logbook::Lost.of(inputs.plan, Core::Live::Evening.new(inputs.plan, taps), 'a') }
+    quiet = Core::Live::SimulatedTaps.events(inputs.plan, model, 1_800_000_000)
+    lost = ->(taps) { Core::Logbook::Lost.of(inputs.plan, Core::Live::LiveState.new(inputs.plan, taps), 'a') }
     expect(lost.(quiet)).to eq([])
-    events = Core::Live::Pretended.events(inputs.plan, model, 1_800_000_000, losses: { 'crimp' => 0.5 })
+    events = Core::Live::SimulatedTaps.events(inputs.plan, model, 1_800_000_000, losses: { 'crimp' => 0.5 })
     found = lost.(events).to_h { |one| [one.kind, one] }
     crimps = inputs.plan.needs.find { |need| need.part.kind == :crimp }.count
     expect([found[:crimp].uses, found[:crimp].lost]).to eq([crimps, events.count { |event| event.kind == :spare }])

@@ -9,7 +9,7 @@ RSpec.describe Core::Logbook::TimeLearning do
 
   def tries(ratio, number, session: 'a', weight: 1.0)
     Array.new(number) { |i|
-      Core::Logbook::Try.new(technique: 'x', log: Math.log(ratio), variance: 0.05, session: session, person: i.to_s, weight: weight)
+      Core::Logbook::TimeObservation.new(technique: 'x', log: Math.log(ratio), variance: 0.05, session: session, person: i.to_s, weight: weight)
     }
   end
 
@@ -43,7 +43,7 @@ RSpec.describe Core::Logbook::SpreadLearning do
       own.each_with_index.filter_map { |log, technique|
         next if without.include?([person, technique])
 
-        Core::Logbook::Try.new(technique: technique.to_s, person: person.to_s, session: session, log: log, variance: 0.05)
+        Core::Logbook::TimeObservation.new(technique: technique.to_s, person: person.to_s, session: session, log: log, variance: 0.05)
       }
     }
   end
@@ -97,7 +97,7 @@ RSpec.describe Core::Logbook::TrackRecord do
   end
 end
 
-RSpec.describe Core::Logbook::Fading do
+RSpec.describe Core::Logbook::Decay do
   it 'counts a class half after so many months, a quarter after twice as many, and alike where nothing is chosen' do
     today = Date.new(2026, 11, 27)
     fading = described_class.new(today: today, half_months: 12)
@@ -113,7 +113,7 @@ RSpec.describe Core::Logbook::Learnt do
 
   def inputs(number)
     people = (1..6).map { |i| attendee(i, 150 + (i * 6), level: 2 + (i % 2)) }
-    slow = sample_table.techniques.transform_values { |skill| skill.with(seconds: skill.key == 'stringing' ? 8 : 90,
+    slow = sample_table.techniques.transform_values { |technique| technique.with(seconds: technique.key == 'stringing' ? 8 : 90,
       demonstration_minutes: 0) }
     Core::Planning::Inputs.new(workshop: workshop.with(key: "class #{number}"), design: bracelet, attendees: people,
       table: sample_table.with(techniques: slow))
@@ -129,7 +129,7 @@ RSpec.describe Core::Logbook::Learnt do
     off = (1..6).flat_map do |seed|
       studio = Demo::HiddenStudio.draw(seed, techniques)
       classes = (1..3).map { |number| held(studio, (seed * 10) + number) }
-      learnt = described_class.of(classes, calibration, Core::Logbook::Fading.new(today: nil))
+      learnt = described_class.of(classes, calibration, Core::Logbook::Decay.new(today: nil))
       learnt.times.map { |lesson|
         truth = studio.paces.fetch(lesson.about)
         [truth.between?(lesson.low, lesson.high), Math.log(lesson.value / truth).abs, Math.log(truth).abs]
@@ -165,7 +165,7 @@ RSpec.describe Core::Logbook::Learnt do
   it 'leaves out a class that is not to teach, also in what was told' do
     studio = Demo::HiddenStudio.new(paces: { 'stringing' => 2.0 })
     all = [held(studio, 1), held(studio, 2).with(teaches: false)]
-    learnt = described_class.of(all, calibration, Core::Logbook::Fading.new(today: nil))
+    learnt = described_class.of(all, calibration, Core::Logbook::Decay.new(today: nil))
     expect([learnt.times.map(&:classes).uniq, learnt.record.size]).to eq([[1], 1])
   end
 end

@@ -14,7 +14,7 @@ RSpec.describe 'Pieces made of pieces' do
   end
 
   def keys(piece)
-    Core::Steps::Order.of(piece.steps, sample_table).steps.map(&:key)
+    Core::Steps::StepOrder.of(piece.steps, sample_table).steps.map(&:key)
   end
 
   # Conservation: what is bought is what is drawn, however the pieces stand in each other, at any size.

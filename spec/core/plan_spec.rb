@@ -67,7 +67,7 @@ RSpec.describe Core::Planning::Plan do
   it 'names the steps that wait for each other' do
     loop_of = [%w[a b], %w[b a]].map { |key, after| Core::Making::StepUse.new(key: key, technique: 'ring', repeats: 1, text: :x,
       after: [after]) }
-    expect { Core::Steps::Order.of(loop_of, sample_table) }.to raise_error(Core::Steps::Order::Cycle, /a, b/)
+    expect { Core::Steps::StepOrder.of(loop_of, sample_table) }.to raise_error(Core::Steps::StepOrder::Cycle, /a, b/)
   end
 
   it 'adds up each clock without gaps: welcome, own work at the pace of the level, demonstrations, clearing up' do
@@ -123,13 +123,13 @@ RSpec.describe Core::Planning::Plan do
 end
 
 RSpec.describe Core::Steps::Ladder do
-  def skills(**needs)
-    needs.to_h { |key, (level, *before)| [key.to_s, Core::Catalogue::Skill.new(key: key.to_s, name: key.to_s, level: level,
+  def techniques(**needs)
+    needs.to_h { |key, (level, *before)| [key.to_s, Core::Catalogue::Technique.new(key: key.to_s, name: key.to_s, level: level,
       seconds: 1, prerequisites: before)] }
   end
 
   it 'stands techniques on their levels, each after what it needs there' do
-    rungs = described_class.new(skills(z: [1], a: [1, 'z'], m: [2, 'a'])).rungs
+    rungs = described_class.new(techniques(z: [1], a: [1, 'z'], m: [2, 'a'])).rungs
     expect(rungs.map { |rung| rung.map(&:key) }).to eq([%w[z a], %w[m], [], [], []])
   end
 
@@ -140,7 +140,7 @@ RSpec.describe Core::Steps::Ladder do
     { a: [3], b: [2, 'a'] } => :prerequisite_above,
     { a: [1, 'gone'] } => nil
   }.each do |needs, code|
-    it("finds #{code.inspect} in #{needs}") { expect(described_class.new(skills(**needs)).trouble&.code).to eq(code) }
+    it("finds #{code.inspect} in #{needs}") { expect(described_class.new(techniques(**needs)).problem&.code).to eq(code) }
   end
 end
 

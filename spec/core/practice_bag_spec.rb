@@ -33,12 +33,12 @@ RSpec.describe Core::Steps::PracticeBag do
         .to match([include([:practice, 200.0]), [[:strand, be > 200]]])
       both = plan(attendee(1, 170, level: 1), attendee(2, 170, level: 5))
       expect(both.needs.find { |need| need.part.key == 'crimp' }.count).to eq(6)
-      expect(Core::Supply::Claim.of(both).parts.find { |wanted| wanted.part.key == 'crimp' }.used).to eq(6)
+      expect(Core::Supply::StockDemand.of(both).parts.find { |wanted| wanted.part.key == 'crimp' }.used).to eq(6)
       expect(both.line_totals.values.first).to eq(Core::Measure::Length.sum(both.people.flat_map(&:cuts).map(&:total)))
     end
 
     it 'takes nothing where nothing is practised' do
-      quiet = Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::Teaching.new(practice: false)),
+      quiet = Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::TeachingSettings.new(practice: false)),
         design: bracelet, attendees: [attendee(1, 170, level: 1)],
         table: table)
       expect([crimps(quiet.people.first), quiet.people.first.practice.parts]).to eq([2, []])

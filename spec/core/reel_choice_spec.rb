@@ -20,7 +20,7 @@ RSpec.describe Core::Supply::ReelChoice do
 
   def supply(cuts, market, by: :price, offcuts: 0)
     pieces = cuts.map { |length| Core::Cutting::WantedCut.new(owner: 'x', length: mm(length)) }
-    claim = Core::Supply::Claim.new(parts: [], lines: { line => pieces }, reels: by, offcuts: offcuts)
+    claim = Core::Supply::StockDemand.new(parts: [], lines: { line => pieces }, reels: by, offcuts: offcuts)
     Core::Supply::Allocation.new(Core::Supply::Stock.new, market).call({ 1 => claim }).fetch(1)
   end
 
@@ -51,7 +51,7 @@ RSpec.describe Core::Supply::ReelChoice do
     it "buys the reel of #{length} where a gram of scrap brings #{price || 'nothing'}" do
       silver = line.with(thickness: mm(1), material: 'silver', scrap_price: price)
       shops = market({ 'a' => [0, 0] }, [['a', 1000, 300], ['a', 950, 270]])
-      claim = Core::Supply::Claim.new(parts: [], lines: { silver => [Core::Cutting::WantedCut.new(owner: 'x', length: mm(900))] },
+      claim = Core::Supply::StockDemand.new(parts: [], lines: { silver => [Core::Cutting::WantedCut.new(owner: 'x', length: mm(900))] },
         reels: :price,
         offcuts: 0)
       found = Core::Supply::Allocation.new(Core::Supply::Stock.new, shops).call({ 1 => claim }).fetch(1)

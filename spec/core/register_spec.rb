@@ -16,12 +16,12 @@ RSpec.describe Core::People::Register do
     expect(known([attendee(1, 150).with(name: 'Kit'), attendee(2, 190).with(name: 'Kit')]).map(&:name)).to eq(['Kit', 'Kit (2)'])
   end
 
-  describe Core::Logbook::Practised do
+  describe Core::Logbook::ExperienceGained do
     let(:plan) { Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: [attendee(1, 165), attendee(2, 175)],
       table: sample_table).plan }
 
     def after(*events)
-      described_class.after(plan, Core::Live::Evening.new(plan, events))
+      described_class.after(plan, Core::Live::LiveState.new(plan, events))
     end
 
     def event(key, kind, **rest)

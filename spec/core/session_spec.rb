@@ -15,7 +15,7 @@ RSpec.describe Core::Session do
   end
 
   def run(model, replication = 0, seed: 1)
-    Core::Session::Engine.new(model).run(Core::Session::Draws.of(model, seed).at(replication))
+    Core::Session::Engine.new(model).run(Core::Session::RandomStreams.of(model, seed).at(replication))
   end
 
   def spent(engine, kind)
@@ -74,11 +74,11 @@ RSpec.describe Core::Session do
     end
 
     it 'take less for who knows the technique, and longer in poor light' do
-      skill = Core::Catalogue::Skill.new(key: 'x', name: 'x', level: 2, seconds: 60)
+      technique = Core::Catalogue::Technique.new(key: 'x', name: 'x', level: 2, seconds: 60)
       step = Core::Making::StepUse.new(key: 's', technique: 'x', repeats: 4, text: :x)
       known = { 'x' => Core::People::Experience.new(times: 20) }
       times = ->(person, **rest) {
-        Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, skill, person)
+        Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3), **rest).minutes(step, technique, person)
       }
       fresh = attendee(1, 170, level: 1)
       expect(times.(attendee(1, 170, level: 1, experience: known))).to be < times.(fresh)
@@ -87,14 +87,14 @@ RSpec.describe Core::Session do
 
     # The pace of a level holds for what is known well, so that a level counts once; from the tenth repeat on nobody gets faster.
     it 'take pace times base time for who knows the technique, however many, and more only for the first ten of others' do
-      skill = Core::Catalogue::Skill.new(key: 'x', name: 'x', level: 5, seconds: 60)
+      technique = Core::Catalogue::Technique.new(key: 'x', name: 'x', level: 5, seconds: 60)
       step = ->(repeats) { Core::Making::StepUse.new(key: 's', technique: 'x', repeats: repeats, text: :x) }
       times = Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3))
       sure = attendee(1, 170, level: 1, experience: { 'x' => Core::People::Experience.new(times: 200) })
       fresh = attendee(2, 170, level: 1)
-      expect([1, 10, 100].map { |repeats| times.minutes(step.(repeats), skill, sure) / repeats }).to all(be_within(1e-6).of(2.2))
-      expect(times.minutes(step.(100), skill, fresh) - times.minutes(step.(10), skill, fresh)).to be_within(1e-9).of(90 * 2.2)
-      first = times.working(step.(1), skill, fresh)
+      expect([1, 10, 100].map { |repeats| times.minutes(step.(repeats), technique, sure) / repeats }).to all(be_within(1e-6).of(2.2))
+      expect(times.minutes(step.(100), technique, fresh) - times.minutes(step.(10), technique, fresh)).to be_within(1e-9).of(90 * 2.2)
+      first = times.working(step.(1), technique, fresh)
       expect([first.learning, first.minutes]).to match([be_within(1e-9).of(10**-Math.log2(0.88)), be_within(1e-9).of(2.2 * first.learning)])
     end
   end
@@ -276,7 +276,7 @@ RSpec.describe Core::Session do
       alone = model([tasks], **spread)
       beside = model([tasks, tasks.reverse], **spread)
       expect(run(beside).finished.first).to eq(run(alone).finished.first)
-      without = [alone, model([tasks.drop(1)], **spread)].map { |variant| Core::Session::Draws.of(variant, 1).at(3).first.first }
+      without = [alone, model([tasks.drop(1)], **spread)].map { |variant| Core::Session::RandomStreams.of(variant, 1).at(3).first.first }
       expect(without.last.drop(1)).to eq(without.first.drop(2))
     end
 
@@ -295,8 +295,8 @@ RSpec.describe Core::Session do
     end
 
     def inputs(people, minutes: 120, teaching: {}, **session)
-      shop = workshop.with(minutes: minutes, session: Core::Setup::Running.new(**session),
-        teaching: Core::Setup::Teaching.new(**teaching))
+      shop = workshop.with(minutes: minutes, session: Core::Setup::SessionSettings.new(**session),
+        teaching: Core::Setup::TeachingSettings.new(**teaching))
       Core::Planning::Inputs.new(workshop: shop, design: bracelet, attendees: people, table: sample_table)
     end
 

@@ -24,7 +24,7 @@ RSpec.describe Core::Catalogue::StandIn do
     let(:people) { (1..6).map { |key| attendee(key, 170 + key) } }
 
     def plan(stand_ins: [], sets: 1)
-      teaching = Core::Setup::Teaching.new(practice: false, stand_ins: stand_ins)
+      teaching = Core::Setup::TeachingSettings.new(practice: false, stand_ins: stand_ins)
       Core::Planning::Plan.for(workshop: workshop.with(tool_sets: sets, teaching: teaching), design: bracelet, attendees: people,
         table: table)
     end
@@ -46,8 +46,8 @@ RSpec.describe Core::Catalogue::StandIn do
     it 'is offered where the tool is missing, and is a lever; what is not known stands in for nothing' do
       usual = plan(sets: 0)
       need = usual.tools.find { |one| one.tool.key == 'special' }
-      skills = usual.order.steps.map { |step| usual.technique_of(step) }.uniq
-      expect(need.standing_in(skills, usual.table).map { |skill, one| [skill.key, one.by] }).to eq([%w[flat_crimp tape]])
+      techniques = usual.order.steps.map { |step| usual.technique_of(step) }.uniq
+      expect(need.standing_in(techniques, usual.table).map { |technique, one| [technique.key, one.by] }).to eq([%w[flat_crimp tape]])
       lever = Core::Levers::Kinds.offers(plan, Core::Setup::Calibration.new).find { |one| one.code == :stand_in }
       expect(lever.apply(usual.workshop).teaching.stand_ins).to eq(['flat_crimp/tape'])
       expect(plan(stand_ins: ['flat_crimp/nothing', 'nothing/tape', 'x']).tools).to eq(plan.tools)

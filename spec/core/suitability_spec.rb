@@ -21,7 +21,7 @@ RSpec.describe Core::Comparison::Suitability do
 
   # The same project as now keeps what was chosen for it, so that it comes out as its plan does.
   it 'keeps order and prepared steps of the project that is planned now, and drops them for another' do
-    prepared = workshop.with(minutes: 240, teaching: Core::Setup::Teaching.new(prepared: { 'front/cut' => :all }))
+    prepared = workshop.with(minutes: 240, teaching: Core::Setup::TeachingSettings.new(prepared: { 'front/cut' => :all }))
     inputs = Core::Planning::Inputs.new(workshop: prepared, design: bracelet, attendees: people, table: sample_table)
     asked = []
     allow(Core::Session::Forecast).to(receive(:for).and_wrap_original do |own, plan, *rest, **more|

@@ -96,7 +96,7 @@ RSpec.describe Core::Supply do
   it 'mixes pack sizes' do
     packs = [[50, 450], [100, 800], [250, 2000]].map { |size, price| [offer('a', 'x', size, price), size] }
     expect({ 200 => 1600, 150 => 1250, 240 => 2000, 1 => 450 }.map { |units, cost|
-      Core::Supply::Cover.of(units, packs).cost - cost
+      Core::Supply::PackCover.of(units, packs).cost - cost
     }).to all(eq(0))
   end
 
@@ -111,7 +111,7 @@ RSpec.describe Core::Supply do
     }
 
     def allocated(stock, **rest)
-      Core::Supply::Allocation.new(stock, market, **rest).call(%w[first second].to_h { |key| [key, Core::Supply::Claim.of(plan)] })
+      Core::Supply::Allocation.new(stock, market, **rest).call(%w[first second].to_h { |key| [key, Core::Supply::StockDemand.of(plan)] })
     end
 
     def row(supply, key)
@@ -192,7 +192,7 @@ RSpec.describe Core::Supply do
   it 'keeps kits for late sign-ups in every sum, at the size asked for' do
     people = [150, 170, 210].each_with_index.map { |wrist, i| attendee(i, wrist) }
     measures = %i[median largest].map do |size|
-      supply = Core::Setup::Provision.new(extra_kits: 2, extra_size: size)
+      supply = Core::Setup::SupplySettings.new(extra_kits: 2, extra_size: size)
       plan = Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: people, table: sample_table)
       expect(plan.needs.find { |need| need.part.key == 'clasp' }.count).to eq(5)
       plan.extras.map { |extra| extra.measure.to_mm }

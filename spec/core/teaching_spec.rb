@@ -5,22 +5,22 @@ require 'json'
 # What the shipped techniques know. Core::Data reads them as a studio does.
 RSpec.describe 'Teaching knowledge' do
   library = JSON.parse(File.read(File.join(EagerBench::ROOT, 'demo', 'library.json')))
-  skills = (library['techniques'].map { |data| Core::Data::Records::TECHNIQUE.read(data) } +
-    Core::Construction::Kinds.techniques).to_h { |skill| [skill.key, skill] }
+  techniques = (library['techniques'].map { |data| Core::Data::Records::TECHNIQUE.read(data) } +
+    Core::Construction::Kinds.techniques).to_h { |technique| [technique.key, technique] }
 
   it 'ships at least fifty techniques that stand on known ones, with points and faults, and practice where they are shown' do
-    expect(skills.size).to be >= 50
-    expect(Core::Steps::Ladder.new(skills).trouble).to be_nil
+    expect(techniques.size).to be >= 50
+    expect(Core::Steps::Ladder.new(techniques).problem).to be_nil
     tools = library['tools'].map { |tool| tool['key'] }
-    wanting = skills.values.reject { |skill|
-      skill.points.any? && skill.faults.any? { |fault| !fault.repair.empty? } && (skill.tools - tools).empty? &&
-        (skill.demonstration_minutes < 3 || skill.level == 1 || !skill.practice.empty?)
+    wanting = techniques.values.reject { |technique|
+      technique.points.any? && technique.faults.any? { |fault| !fault.repair.empty? } && (technique.tools - tools).empty? &&
+        (technique.demonstration_minutes < 3 || technique.level == 1 || !technique.practice.empty?)
     }
     expect(wanting.map(&:key)).to eq([])
   end
 
   it 'says of each fault why, how it is put right and until when that is cheap, and what it costs' do
-    faults = skills.values.flat_map(&:faults)
+    faults = techniques.values.flat_map(&:faults)
     expect(faults.size).to be >= 60
     expect(faults.select { |fault| fault.cause.empty? || fault.cheap_until.empty? || fault.minutes.nil? }.map(&:sign)).to eq([])
   end
@@ -31,7 +31,7 @@ RSpec.describe 'Teaching knowledge' do
    'kinks', 'snaps', 'closed before its charm', 'Pulled open', 'knot sits away', 'knot loosens', 'seed bead breaks', 'hole is small',
    'main line is cut',
    'Glue runs', 'not stretched'].each do |sign|
-    it("knows: #{sign}") { expect(skills.values.flat_map(&:goes_wrong).any? { |line| line.include?(sign) }).to be(true) }
+    it("knows: #{sign}") { expect(techniques.values.flat_map(&:goes_wrong).any? { |line| line.include?(sign) }).to be(true) }
   end
 
   it 'reads a line with a sign alone, and takes what is no number for none' do
@@ -50,8 +50,8 @@ RSpec.describe 'Teaching knowledge' do
       step = Core::Making::StepUse.new(key: 'a', technique: key, repeats: 1, effort: effort, text: :a)
       known = { key => Core::People::Experience.new(times: 20, last: Date.new(2026, 11, 1)) }
       times = Core::Steps::StepTime.new(Core::Setup::Calibration.new, on: Date.new(2026, 12, 3))
-      maker = times.minutes(step, skills.fetch(key), attendee(1, nil, level: 4, experience: known))
-      beginner = times.minutes(step, skills.fetch(key), attendee(2, nil, level: 1))
+      maker = times.minutes(step, techniques.fetch(key), attendee(1, nil, level: 4, experience: known))
+      beginner = times.minutes(step, techniques.fetch(key), attendee(2, nil, level: 1))
       expect(maker).to be_between(heard.begin / 2, heard.end * 2)
       expect(beginner / maker).to be_between(2, 4.5)
     end
@@ -69,11 +69,11 @@ RSpec.describe 'Teaching knowledge' do
     expect(tasks.(date + 1).map(&:on).uniq).to eq([date])
   end
 
-  it 'takes what is left out for a level out of the bag, the needs and the missing skills' do
+  it 'takes what is left out for a level out of the bag, the needs and the missing techniques' do
     covered = bracelet(school: 'covered', cover: 'cover')
     people = [attendee(1, 170, level: 1), attendee(2, 170, level: 4)]
     plan = lambda do |shorter|
-      Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::Teaching.new(shorter: shorter)), design: covered,
+      Core::Planning::Plan.for(workshop: workshop.with(teaching: Core::Setup::TeachingSettings.new(shorter: shorter)), design: covered,
         attendees: people,
         table: sample_table)
     end
@@ -81,7 +81,7 @@ RSpec.describe 'Teaching knowledge' do
     whole, short = plan.(0), plan.(2)
     expect([whole, short].map { |one| [covers.(one.needs), *one.people.map { |person| covers.(person.needs) }] }).to eq([[4, 2, 2],
       [2, 0, 2]])
-    lacking = ->(one) { one.readiness.people.flat_map { |person| person.lacking.map { |lack| [person.attendee.key, lack.skill.key] } } }
+    lacking = ->(one) { one.readiness.people.flat_map { |person| person.lacking.map { |lack| [person.attendee.key, lack.technique.key] } } }
     expect([lacking.(whole), lacking.(short)].map { |all| all.include?(%w[1 crimp_cover]) }).to eq([true, false])
   end
 
@@ -100,7 +100,7 @@ RSpec.describe 'Teaching knowledge' do
     expect(more.to_h { |need| [need.part.key, need.count] }).to eq('round_8' => 23, 'disc_2' => 2)
   end
 
-  describe Core::Sizing::TryOn do
+  describe Core::Sizing::SizeAdjustment do
     it 'says what comes nearest to each change, from the person’s own piece, and nothing that does not help' do
       piece = fit(design(strung(pattern: pattern({ fill: %w[round_8 disc_2] }), mirror: false)), 180)
       changes = described_class.changes(piece, [])

@@ -10,8 +10,8 @@ RSpec.describe Core::Steps do
     Core::Making::StepUse.new(key: key, technique: technique, repeats: 1, text: :x, after: after, **rest)
   end
 
-  def skill(key, level, **rest)
-    Core::Catalogue::Skill.new(key: key, name: key.tr('_', ' '), level: level, seconds: 60, **rest)
+  def technique(key, level, **rest)
+    Core::Catalogue::Technique.new(key: key, name: key.tr('_', ' '), level: level, seconds: 60, **rest)
   end
 
   # Any set of steps, each needing only earlier ones.
@@ -37,13 +37,13 @@ RSpec.describe Core::Steps do
   end
 
   describe 'the order' do
-    Core::Setup::Teaching::SCHOOLS.each do |school|
+    Core::Setup::TeachingSettings::SCHOOLS.each do |school|
       it "is as good as the best of all linear extensions, on small graphs, #{school}" do
         rng = Random.new(3)
         8.times do
           steps = random_steps(rng, rng.rand(3..6)).each_with_index.map { |step, i| i.even? ? step : step.with(adds: %i[crimp]) }
-          best = Core::Steps::Order.of(steps, table, school: school)
-          all = extensions(steps).map { |order| points(Core::Steps::Order.of(steps, table, by_hand: order.map(&:key),
+          best = Core::Steps::StepOrder.of(steps, table, school: school)
+          all = extensions(steps).map { |order| points(Core::Steps::StepOrder.of(steps, table, by_hand: order.map(&:key),
             school: school).cost) }
           expect([points(best.cost), best.exact]).to eq([all.min, true])
         end
@@ -56,7 +56,7 @@ RSpec.describe Core::Steps do
       beyond = Array.new(10) { random_steps(rng, 12) }.product(%i[gentle ends_late]).map do |steps, school|
         wide, narrow = [1 << 30, 0].map do |most|
           stub_const("#{described_class}::OrderSearch::MOST_WAYS", most)
-          Core::Steps::Order.of(steps, table, school: school)
+          Core::Steps::StepOrder.of(steps, table, school: school)
         end
         expect([wide.exact, narrow.exact]).to eq([true, false])
         points(narrow.cost) - points(wide.cost)
@@ -73,7 +73,7 @@ RSpec.describe Core::Steps do
         easy, hard = table.techniques.values.minmax_by(&:level).map(&:key)
         steps = { 'a' => [easy, [:crimp]], 'b' => [hard, [:crimp]], 'c' => [easy, []], 'd' => [hard, []] }
           .map { |key, (technique, adds)| step(key, technique).with(adds: adds) }
-        order = Core::Steps::Order.of(steps, table, school: school)
+        order = Core::Steps::StepOrder.of(steps, table, school: school)
         expect(order.steps.map(&:key)).to eq(expected)
         expect(order.reasons.map(&:code)).to include(reason)
       end
@@ -84,7 +84,7 @@ RSpec.describe Core::Steps do
       stub_const("#{described_class}::OrderSearch::MOST_WAYS", 1)
       stub_const("#{described_class}::OrderSearch::BEAM", 1)
       stub_const("#{described_class}::OrderSearch::MOST_FOLLOWED", 1)
-      order = Core::Steps::Order.of(steps, table).steps.map(&:key)
+      order = Core::Steps::StepOrder.of(steps, table).steps.map(&:key)
       expect(order.sort).to eq(steps.map(&:key).sort)
       expect(steps.reject { |one| one.after.all? { |before| order.index(before) < order.index(one.key) } }).to be_empty
     end
@@ -92,7 +92,7 @@ RSpec.describe Core::Steps do
     # TSort is Ruby's own.
     it 'keeps every precedence, of forty steps too' do
       steps = random_steps(Random.new(9), 40)
-      order = Core::Steps::Order.of(steps, table).steps.map(&:key)
+      order = Core::Steps::StepOrder.of(steps, table).steps.map(&:key)
       sorted = TSort.tsort(->(&block) { steps.map(&:key).each(&block) }, ->(key, &block) {
         steps.find { |s|
           s.key == key
@@ -114,18 +114,18 @@ RSpec.describe Core::Steps do
     }.each do |rule, (declared, keys, reasons)|
       it "puts #{rule}, and says so" do
         steps = declared.map { |key, technique, rest| step(key, technique, **(rest || {})) }
-        order = Core::Steps::Order.of(steps, table)
+        order = Core::Steps::StepOrder.of(steps, table)
         expect([order.steps.map(&:key), order.reasons.map(&:code)]).to eq([keys, reasons])
       end
     end
 
     it 'keeps an order made by hand, says what it breaks and what it costs, and finds room for what is new' do
       steps = [step('a', 'stringing'), step('b', 'measuring', after: %w[a]), step('c', 'folded_crimp', after: %w[b])]
-      turned = Core::Steps::Order.of(steps, table, by_hand: %w[c a gone])
+      turned = Core::Steps::StepOrder.of(steps, table, by_hand: %w[c a gone])
       expect(turned.steps.map(&:key)).to eq(%w[c a b])
       expect(turned.broken.map { |pair| pair.map(&:key) }).to eq([%w[b c]])
       expect([turned.beyond[:harder_first], turned.by_hand?]).to eq([4, true])
-      expect(Core::Steps::Order.of(steps, table).moved('b', -1)).to eq(%w[b a c])
+      expect(Core::Steps::StepOrder.of(steps, table).moved('b', -1)).to eq(%w[b a c])
     end
 
     {
@@ -135,7 +135,7 @@ RSpec.describe Core::Steps do
     }.each do |name, needs|
       it "names #{name}" do
         steps = needs.map { |key, after| step(key, 'ring', after: [after]) }
-        expect { Core::Steps::Order.of(steps, table) }.to raise_error(Core::Steps::Order::Cycle) { |error|
+        expect { Core::Steps::StepOrder.of(steps, table) }.to raise_error(Core::Steps::StepOrder::Cycle) { |error|
           expect(error.cycle).to eq((needs.map(&:first) - ['d']).sort) }
       end
     end
@@ -143,11 +143,11 @@ RSpec.describe Core::Steps do
     # The hardest should not fall into the last fifth of the time: what is the last fifth depends on who works.
     it 'weighs the times of the class' do
       steps = [step('a', 'folded_crimp'), step('b', 'stringing'), step('c', 'stringing', after: %w[a b])]
-      late = ->(minutes) { Core::Steps::Order.of(steps, table, by_hand: %w[b a c], minutes: minutes).cost.late }
+      late = ->(minutes) { Core::Steps::StepOrder.of(steps, table, by_hand: %w[b a c], minutes: minutes).cost.late }
       expect([late.(->(one) { one.key == 'b' ? 90.0 : 1.0 }), late.(->(one) { one.key == 'c' ? 90.0 : 1.0 })]).to eq([1, 0])
     end
 
-    it('orders two hundred steps') { expect(Core::Steps::Order.of(random_steps(Random.new(2), 200), table).steps.size).to eq(200) }
+    it('orders two hundred steps') { expect(Core::Steps::StepOrder.of(random_steps(Random.new(2), 200), table).steps.size).to eq(200) }
   end
 
   # From memory: expected by level, grown by doing, faded by time.
@@ -166,7 +166,7 @@ RSpec.describe Core::Steps do
     it "reckons a level #{level} person at #{expected.round(2)} of a level #{of} technique#{" done #{done}" if done}" do
       on = Date.new(2026, 12, 3)
       experience = done ? { 'x' => Core::People::Experience.new(times: done[0], last: on - done[1]) } : {}
-      expect(Core::People::Familiarity.of(attendee(1, 170, level: level, experience: experience), skill('x', of),
+      expect(Core::People::Familiarity.of(attendee(1, 170, level: level, experience: experience), technique('x', of),
         on)).to be_within(1e-9).of(expected)
     end
   end
@@ -184,7 +184,7 @@ RSpec.describe Core::Steps do
     }
 
     def list(level, **choices)
-      Core::Steps::Lists.new(table, Core::Setup::Teaching.new(**choices), Date.new(2026, 12, 3)).for(attendee(1, 170, level: level),
+      Core::Steps::Lists.new(table, Core::Setup::TeachingSettings.new(**choices), Date.new(2026, 12, 3)).for(attendee(1, 170, level: level),
         steps)
     end
 
@@ -204,7 +204,7 @@ RSpec.describe Core::Steps do
 
     it('works the easier school with its own technique') {
       expect(list(1, easier: { 'folded_crimp' => 5 }).items.map { |item|
-        [item.skill.key, item.reason]
+        [item.technique.key, item.reason]
       }).to include(['flat_crimp', :easier])
     }
 
@@ -214,7 +214,7 @@ RSpec.describe Core::Steps do
       expect(readiness.people.map { |person|
         [person.attendee.key,
          person.lacking.map { |lack|
-           [lack.skill.key, lack.far, lack.ways.map(&:code)]
+           [lack.technique.key, lack.far, lack.ways.map(&:code)]
          }]
       })
         .to eq(%w[1 3].map { |key|
@@ -229,14 +229,14 @@ RSpec.describe Core::Steps do
       crossed = table.technique('crossover_loop').with(prerequisites: ['continuous_loop'], practice_minutes: 10)
       readiness = Core::Steps::Readiness.new([attendee(1, 170, level: 1)], [step('x', 'crossover_loop')],
         table.with(techniques: table.techniques.merge('crossover_loop' => crossed)), nil)
-      expect(readiness.out_of_reach.map { |skill, people| [skill.key, people.size] }).to eq([['crossover_loop', 1]])
+      expect(readiness.out_of_reach.map { |technique, people| [technique.key, people.size] }).to eq([['crossover_loop', 1]])
       expect(readiness.people.first.lacking.first.ways.map { |way| [way.code, way.name] }).to eq([[:first_learn, 'continuous_loop']])
     end
   end
 
   it 'prepares what saves most for a minute, on a day that leaves glue time to cure' do
     people = (1..4).map { |i| attendee(i, 170, level: 1) }
-    teaching = Core::Setup::Teaching.new(prepared: { 'front/cut_line' => 2 })
+    teaching = Core::Setup::TeachingSettings.new(prepared: { 'front/cut_line' => 2 })
     plan = Core::Planning::Plan.for(workshop: workshop.with(teaching: teaching), design: bracelet, attendees: people, table: table)
     preparation = Core::Session::Preparation.new(plan, Core::Setup::Calibration.new(learning: 1.0), short: 3)
     # Pace by level, from memory: 2.2 against the instructor's 0.8, where nothing gets faster with repeats.
@@ -273,7 +273,7 @@ RSpec.describe Core::Steps do
   it 'says what helps where tools are short' do
     need = Core::Steps::ToolNeed.new(tool: table.tool('pliers').with(substitutable: false), users: 6, each: 1, needed: 6, brought: 1,
       on_hand: 2, at_once: 5)
-    fold = skill('fold', 3, tools: ['pliers'], easier: 'flat_crimp')
+    fold = technique('fold', 3, tools: ['pliers'], easier: 'flat_crimp')
     expect(need.ways([fold], table).map(&:first)).to eq(%i[borrow stagger change_school nothing_else])
   end
 

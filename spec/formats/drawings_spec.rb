@@ -12,10 +12,10 @@ RSpec.describe 'Drawings of how it goes' do
     drawn = Formats::TechniqueSvg::DRAWINGS.keys + Formats::TechniqueSvg::ALIKE.keys
     expect(drawn - techniques).to eq([])
     drawn.each do |key|
-      skill = Core::Catalogue::Skill.new(key: key, name: 'A <technique>', level: 1, seconds: 1)
-      right, left = [false, true].map { |mirrored| Formats::TechniqueSvg.new(skill, mirrored: mirrored).to_s }
+      technique = Core::Catalogue::Technique.new(key: key, name: 'A <technique>', level: 1, seconds: 1)
+      right, left = [false, true].map { |mirrored| Formats::TechniqueSvg.new(technique, mirrored: mirrored).to_s }
       expect([key, REXML::Document.new(right).root.name]).to eq([key, 'svg'])
-      expect([key, left.scan('scale(-1 1)').size]).to eq([key, Formats::TechniqueSvg.new(skill).number])
+      expect([key, left.scan('scale(-1 1)').size]).to eq([key, Formats::TechniqueSvg.new(technique).number])
       expect(right).not_to match(/class="(line|thin|ring|solid)"/)
     end
     expect(techniques.count { |key| Formats::TechniqueSvg.drawn?(key) }).to be >= 30
@@ -50,10 +50,10 @@ RSpec.describe 'Drawings of how it goes' do
     names = { 'Cross weave' => [nil, 'Cross weave'],
       'Braid of twelve with beads, by chart' => ['194', 'Braid of twelve with beads, by chart'],
               'x' * 120 => ['194', "#{'x' * 39}…"] }
-    skills = names.keys.each_with_index.to_h { |name, i|
-      [i.to_s, Core::Catalogue::Skill.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]
+    techniques = names.keys.each_with_index.to_h { |name, i|
+      [i.to_s, Core::Catalogue::Technique.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]
     }
-    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Steps::Ladder.new(skills), {}).to_s)
+    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Steps::Ladder.new(techniques), {}).to_s)
     drawn = REXML::XPath.match(svg, '//a/text[1]').map { |text| [text.attributes['textLength'], text.text] }
     expect(drawn).to match_array(names.values)
   end

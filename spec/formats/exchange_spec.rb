@@ -154,7 +154,7 @@ RSpec.describe Formats do
                }
     expect(said.grep(/no words|translation missing|%\{/i)).to eq([])
     codes = Dir[File.join(EagerBench::ROOT, 'core', '**', '*.rb')].flat_map { |path|
-      File.read(path).scan(/(?:trouble\([^,]+, |problem\(|report\([^,]+, |problem\.\()(:\w+)/).flatten }
+      File.read(path).scan(/(?:problem\([^,]+, |problem\(|report\([^,]+, |problem\.\()(:\w+)/).flatten }
     expect(codes.uniq.reject { |code| Formats::Wording.words?("problems.#{code.delete(':')}") }).to eq([])
   end
 

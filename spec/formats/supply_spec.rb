@@ -23,8 +23,8 @@ RSpec.describe Formats do
     "name,price,cost,unit,content\nx,1,1,g,1\n" => [:column_twice, { column: 'price', headings: 'price, cost' }],
     '' => [:column_missing, { columns: 'name, unit, amount, price', headings: '' }],
     "#{head}\"a,b" => [:bad_quotes, { line: 2 }]
-  }.each do |text, trouble|
-    it("refuses #{text[0, 40].inspect} as #{trouble.first}") { expect(prices(text).trouble).to eq(trouble) }
+  }.each do |text, problem|
+    it("refuses #{text[0, 40].inspect} as #{problem.first}") { expect(prices(text).problem).to eq(problem) }
   end
 
   {
@@ -72,7 +72,7 @@ RSpec.describe Formats do
 
   it 'reads the made-up list whole, with some rows in doubt' do
     list = prices(File.read(File.join(EagerBench::ROOT, 'standins', 'price_list.csv')))
-    expect([list.trouble, list.wrong, list.of(:doubtful).any?, list.of(:sure).size > 50]).to eq([nil, [], true, true])
+    expect([list.problem, list.wrong, list.of(:doubtful).any?, list.of(:sure).size > 50]).to eq([nil, [], true, true])
   end
 
   it 'writes an order that a spreadsheet opens, without formulas' do

@@ -39,35 +39,35 @@ RSpec.describe Store::Orders do
   end
 end
 
-RSpec.describe Store::Answers do
+RSpec.describe Store::IdempotencyKeys do
   let(:studio) { new_studio(demo: false) }
 
   it 'leads a form that is sent again where it led first, and does its work once' do
     worked = 0
-    again = Array.new(3) { studio.answers.once('k' * 32) { "/classes/#{worked += 1}" } }
+    again = Array.new(3) { studio.idempotency_keys.once('k' * 32) { "/classes/#{worked += 1}" } }
     expect([again.uniq, worked]).to eq([['/classes/1'], 1])
-    expect(studio.answers.once('l' * 32) { '/other' }).to eq('/other')
+    expect(studio.idempotency_keys.once('l' * 32) { '/other' }).to eq('/other')
   end
 
   it 'remembers nothing of work that failed' do
-    expect { studio.answers.once('k' * 32) { raise 'no' } }.to raise_error('no')
-    expect(studio.answers.once('k' * 32) { '/yes' }).to eq('/yes')
+    expect { studio.idempotency_keys.once('k' * 32) { raise 'no' } }.to raise_error('no')
+    expect(studio.idempotency_keys.once('k' * 32) { '/yes' }).to eq('/yes')
   end
 end
 
-RSpec.describe Store::WorkedOut do
+RSpec.describe Store::ResultCache do
   let(:path) { File.join(Dir.mktmpdir, 'studio.sqlite3') }
 
   it 'gives back what was put, in another run as well, and may be emptied at any time' do
     studio = Store::Studio.new(path)
     revision = studio.revision
-    studio.worked_out.put('x', { 'chance' => 0.5 })
-    expect(studio.worked_out['x']).to eq('chance' => 0.5)
-    studio.worked_out.settle
+    studio.result_cache.put('x', { 'chance' => 0.5 })
+    expect(studio.result_cache['x']).to eq('chance' => 0.5)
+    studio.result_cache.settle
     expect(studio.revision).to eq(revision)
     studio.close
     again = Store::Studio.new(path)
-    expect([again.worked_out['x'], again.worked_out['y'], described_class.new(again.database, rules: 'others')['x']])
+    expect([again.result_cache['x'], again.result_cache['y'], described_class.new(again.database, rules: 'others')['x']])
       .to eq([{ 'chance' => 0.5 }, nil, nil])
     again.close
   end

@@ -72,14 +72,14 @@ module Samples
     }.merge(construction_techniques).to_h do |key, level|
       tools = { 'ring' => %w[pliers pliers], 'cutting_line' => %w[cutters] }.fetch(key, [])
       [key,
-       Core::Catalogue::Skill.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools,
+       Core::Catalogue::Technique.new(key: key, name: key, level: level, seconds: 10 * level, tools: tools,
          demonstration_minutes: level)]
     end
   end
 
   # What constructions bring along, without the tools of a studio.
   def construction_techniques
-    Core::Construction::Kinds.techniques.to_h { |skill| [skill.key, skill.level] }
+    Core::Construction::Kinds.techniques.to_h { |technique| [technique.key, technique.level] }
   end
 
   # @param items [Array] parts, or [part, count], or {fill: [...]}

@@ -60,7 +60,7 @@ RSpec.describe Web::SignIn, type: :request do
   Store::Accounts::ROLES.each do |role|
     it "opens to the #{role} what that role may ask for, and nothing else" do
       id = account(role)
-      gate = Rack::MockRequest.new(Web::RoleGate.new(->(env) { [200, {}, [env['PATH_INFO']]] }, Web::App.routes, studio.trail,
+      gate = Rack::MockRequest.new(Web::RoleGate.new(->(env) { [200, {}, [env['PATH_INFO']]] }, Web::App.routes, studio.audit_log,
         at_hand: -> { [1] }))
       env = { Web::SignedIn::ACCOUNT => studio.accounts.find(id) }
       answers = routes.to_h do |route|

@@ -2,7 +2,7 @@
 
 require_relative '../web_helper'
 
-RSpec.describe Web::Routes::Carrying, type: :request do
+RSpec.describe Web::Routes::StudioExchange, type: :request do
   let(:app) { @app ||= Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: Dir.mktmpdir) }
   let(:studio) { @studio ||= new_studio(demo: false) }
 

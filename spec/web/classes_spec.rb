@@ -3,7 +3,7 @@
 require 'nokogiri'
 require_relative '../web_helper'
 
-RSpec.describe Web::Routes::Bench, type: :request do
+RSpec.describe Web::Routes::Home, type: :request do
   let(:list) { get('/') && Nokogiri::HTML(page) }
 
   def classes(number)

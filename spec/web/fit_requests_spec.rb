@@ -2,7 +2,7 @@
 
 require_relative '../web_helper'
 
-RSpec.describe Web::Routes::Gauge, type: :request do
+RSpec.describe Web::Routes::FitCheck, type: :request do
   def ask(**question)
     get '/fit-check', question
     page
@@ -69,7 +69,7 @@ RSpec.describe Web::Routes::Gauge, type: :request do
   it 'names the pliers for each crimp that takes the lines, and what to look at' do
     get '/fit-check', purpose: 'crimp', line: '0.38 mm', passes: '2', hole: '1.2 mm'
     sizes = studio.catalogue.table.parts.values.select { |part| part.kind == :crimp }.to_h { |part| [part.outer.to_mm,
-      Core::Fit::Gauge.pliers(part)] }
+      Core::Fit::QuickCheck.pliers(part)] }
     expect(sizes.sort.map(&:last).chunk_while { |a, b| a == b }.map(&:first)).to eq(%i[small middle large].first(sizes.values.uniq.size))
     expect(page).to include('small crimping pliers', 'no lines crossed under it')
     get '/fit-check', purpose: 'hole', line: '0.38 mm', passes: '2', hole: '1.2 mm'

@@ -3,7 +3,7 @@
 require 'json'
 require_relative '../web_helper'
 
-RSpec.describe Web::Routes::Keeping, type: :request do
+RSpec.describe Web::Routes::Backups, type: :request do
   it 'shows where all is kept, and says what is wrong' do
     get '/safe-keeping'
     expect(page).to include('Safe keeping', 'What is kept about people', 'There is no copy yet')

@@ -39,7 +39,7 @@ RSpec.describe Web::Routes::Register, type: :request do
     studio.classes.edit(ids[0], 1, 'person_removed') { |now| now.with(attendees: []) }
     studio.classes.remove(ids[1])
     app = Web::App.for_studio(studio, secret: Requests::SECRET, runner: Studios::RUNNER, folder: folder, today: -> { Studios::TODAY })
-    studio.worked_out.put('x', 'last' => words[0])
+    studio.result_cache.put('x', 'last' => words[0])
     copy = Store::Backups.new(studio.database.opts[:database]).take(:asked)
     Web::SignIn.mailbox(folder).deliver(to: 'a@example.org', subject: 'x', text: "#{words[0]} is coming")
     Web::KeptFolder.new(File.join(folder, 'brought'), most: 5).put('a' * 24,
@@ -205,7 +205,7 @@ RSpec.describe Web::Routes::Courses, type: :request do
   end
 
   it 'works each evening out for a group that learns from one to the next' do
-    inputs = Application::Results.new(studio, Application::Forecasts.new(nil, studio.worked_out),
+    inputs = Application::Results.new(studio, Application::Forecasts.new(nil, studio.result_cache),
       Application::Searches.new(nil)).of(1).inputs
     designs = Array.new(2) { studio.projects.find('comet_tail').design }
     told = []

@@ -6,7 +6,7 @@ require_relative '../web_helper'
 RSpec.describe Web::Restorer, type: :request do
   let(:file) { File.join(Dir.mktmpdir, 'studio.sqlite3') }
   let(:backups) { Store::Backups.new(file) }
-  let(:app) { Web::Swap.new(nil) }
+  let(:app) { Web::AppSwitcher.new(nil) }
   let(:restorer) { described_class.new(backups, app, close: -> { @studio.close }, open: method(:open_app)) }
 
   before do

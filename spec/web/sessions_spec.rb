@@ -33,7 +33,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     get '/classes/1'
     expect(page).to match(/Undo: [^"]* and \d more/)
     send_form('/classes/1/undo')
-    expect(session).to eq(Core::Setup::Running.new)
+    expect(session).to eq(Core::Setup::SessionSettings.new)
   end
 
   it 'switches off what people do beside their work, each by itself' do
@@ -84,7 +84,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     workshop = studio.classes.find(1).state.workshop
     expect([workshop.session.assistants, workshop.minutes, workshop.teaching.extra]).to eq([1, 135, 6])
     send_form('/classes/1/undo')
-    expect(studio.classes.find(1).state.workshop).to have_attributes(minutes: 120, session: Core::Setup::Running.new)
+    expect(studio.classes.find(1).state.workshop).to have_attributes(minutes: 120, session: Core::Setup::SessionSettings.new)
     choose('levers/apply', levers: 'fewer-2 nonsense')
     expect(page).to include('no longer possible')
   end

@@ -11,7 +11,7 @@ module Web
 
       # @return [MonthsContract] after how many months a class counts half in what is learnt
       def self.of_fading
-        new(range: Core::Logbook::Fading::MONTHS, empty: 'count all classes alike')
+        new(range: Core::Logbook::Decay::MONTHS, empty: 'count all classes alike')
       end
 
       # @return [MonthsContract] after how many months held classes lose their names

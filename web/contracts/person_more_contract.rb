@@ -15,11 +15,11 @@ module Web
       rule(:ease).validate(:own_ease)
       rule(:times) do
         wrong = value.reject { |_, text| text.empty? || (text.match?(WHOLE) && TIMES.cover?(text.to_i)) }
-        wrong.each_key { |skill| key(:"times_#{skill}").failure("Give how often, a whole number up to #{TIMES.end}.") }
+        wrong.each_key { |technique| key(:"times_#{technique}").failure("Give how often, a whole number up to #{TIMES.end}.") }
       end
       rule(:last) do
         wrong = value.reject { |_, text| text.empty? || Contract.date(text) }
-        wrong.each_key { |skill| key(:"last_#{skill}").failure('Give a date that exists, as year-month-day.') }
+        wrong.each_key { |technique| key(:"last_#{technique}").failure('Give a date that exists, as year-month-day.') }
       end
     end
   end

@@ -10,7 +10,7 @@ module Web
       option :currency
       option :class_minutes
 
-      RUNNING = Core::Setup::Running
+      RUNNING = Core::Setup::SessionSettings
       # Whole numbers, with their ranges.
       WHOLE_FIELDS = {
         assistants: RUNNING::ASSISTANTS,

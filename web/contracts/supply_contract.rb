@@ -4,7 +4,7 @@ module Web
   module Contracts
     # What may be chosen for one class about materials and money.
     class SupplyContract < Contract
-      PROVISION = Core::Setup::Provision
+      PROVISION = Core::Setup::SupplySettings
       CHOICES = {
         spares: PROVISION::SPARES,
         extra_size: PROVISION::SIZES,

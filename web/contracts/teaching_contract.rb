@@ -6,7 +6,7 @@ module Web
     class TeachingContract < Contract
       texts :practice, :shorter, :extra, :extra_text, :extra_minutes, :school
 
-      TEACHING = Core::Setup::Teaching
+      TEACHING = Core::Setup::TeachingSettings
 
       rule(:shorter).validate(whole: TEACHING::LEVELS)
       rule(:extra).validate(whole: TEACHING::EXTRA)

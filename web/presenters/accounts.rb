@@ -41,7 +41,7 @@ module Web
 
       # @return [ChangesMade] the newest of the whole studio
       def changes
-        ChangesMade.new(@studio.trail.newest(limit: 50))
+        ChangesMade.new(@studio.audit_log.newest(limit: 50))
       end
 
       private

@@ -6,7 +6,7 @@ module Web
     class ChangesMade
       Row = Core::Value.define(:at, :by, :what)
 
-      # @param entries [Array<Store::Trail::Entry>]
+      # @param entries [Array<Store::AuditLog::Entry>]
       def initialize(entries)
         @entries = entries
       end

@@ -65,7 +65,7 @@ module Web
       end
 
       # @param name [String] @return [Sections::Section]
-      def presenter(name, reading = Application::Reading.new(@result, @view))
+      def presenter(name, reading = Application::TrackedResult.new(@result, @view))
         Sections.const_get(name.split('_').map(&:capitalize).join).new(reading, place: place, notice: @notice, drafts: @drafts)
       end
 
@@ -77,7 +77,7 @@ module Web
 
       # What was refused, or is told once, is not kept.
       def section(name)
-        reading = Application::Reading.new(@result, @view)
+        reading = Application::TrackedResult.new(@result, @view)
         return Fragments.build(name, @render.call(name, presenter(name, reading))) if @drafts.any? || (name == 'notice' && @notice)
 
         @fragments.section(name, [@result.id, place], reading) { @render.call(name, presenter(name, reading)) }

@@ -6,7 +6,7 @@ module Web
     class ClassRow
       include Printing
 
-      # @param reading [Application::Reading] @param design_name [String] of its project
+      # @param reading [Application::TrackedResult] @param design_name [String] of its project
       def initialize(reading, design_name)
         @reading = reading
         @design_name = design_name

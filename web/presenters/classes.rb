@@ -70,7 +70,7 @@ module Web
 
       def row(stored)
         result = @results.of(stored.id, @moment)
-        reading = Application::Reading.new(result, @view)
+        reading = Application::TrackedResult.new(result, @view)
         return @fragments.known([:class_row, stored.id], reading) || later(stored) if late?
 
         @fragments.kept([:class_row, stored.id], reading) do

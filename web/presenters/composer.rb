@@ -132,7 +132,7 @@ module Web
         !built.nil?
       end
 
-      # @return [Array<Core::Making::Problem>]
+      # @return [Array<Core::Making::DesignProblem>]
       def problems
         built
         @problems
@@ -230,7 +230,7 @@ module Web
         Core::Project::Design::TAILS
       end
 
-      # @return [Array<Core::Fit::Finding>] joins worth a look
+      # @return [Array<Core::Fit::Result>] joins worth a look
       def findings
         @findings ||= Core::Fit::Check.new(table, open_rings: @library.settings.open_rings).piece(piece).select(&:worth_a_look?)
       end

@@ -106,7 +106,7 @@ module Web
       end
 
       def timetable
-        @timetable ||= Core::Course::Timetable.of(lessons_in_order, sequence, @result.library.table.techniques,
+        @timetable ||= Core::Course::CourseDates.of(lessons_in_order, sequence, @result.library.table.techniques,
           @result.workshop.date, gap.to_i)
       end
 
@@ -125,7 +125,7 @@ module Web
       def row(evening, place, suits)
         Row.new(key: evening.lesson.key, place: place, name: evening.lesson.name, date: evening.date.strftime('%a %-d %b %Y'),
           fresh: evening.fresh.map(&:name).join(', '), revise: evening.revise.map(&:name).join(', '),
-          wanting: evening.wanting.map { |skill, on| say('course.wanting', skill: skill.name, on: on ? on.name : '') },
+          wanting: evening.wanting.map { |technique, on| say('course.wanting', technique: technique.name, on: on ? on.name : '') },
           chance: suits&.chance && hundredths(suits.chance), status: suits ? suits.status : :awaited, price: suits&.seat,
           words: suits ? suits_words(suits) : '')
       end

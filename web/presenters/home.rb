@@ -9,7 +9,7 @@ module Web
 
       MOST_CODES = 6
 
-      # @param evening [Core::Live::Evening] @param person [String] key of the only one to show, '' for all
+      # @param evening [Core::Live::LiveState] @param person [String] key of the only one to show, '' for all
       def initialize(result, evening, unit:, person: '')
         super(result, unit: unit, seat: '')
         @evening = evening

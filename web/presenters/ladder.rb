@@ -16,7 +16,7 @@ module Web
       end
 
       def techniques
-        @table.techniques.values.sort_by { |skill| [skill.level, skill.name] }
+        @table.techniques.values.sort_by { |technique| [technique.level, technique.name] }
       end
 
       def name_of(key)

@@ -164,7 +164,7 @@ module Web
       def levers
         return [] unless @evening.running?
 
-        Core::Live::Levers.of(@evening, @now).map do |lever|
+        Core::Live::LastChanges.of(@evening, @now).map do |lever|
           then_ = @forecasts.with(id, lever)
           Lever.new(kind: lever.kind.to_s, detail: lever.detail, words: lever_words(lever), action: say("live.levers.#{lever.kind}.action"),
             chance: then_ && hundredths(then_.chance))
@@ -226,14 +226,15 @@ module Web
       # @return [Array<(String, String)>] key and name of the techniques that can be shown now: those that someone is at or comes to next
       def to_show
         next_up = @evening.working.flat_map { |person| person.left.first(2) }.select { |task| task.demonstration_minutes.positive? }
-        next_up.map(&:technique).uniq.reject { |skill| @evening.shown.include?(skill.key) }.map { |skill| [skill.key, skill.name] }
+        unshown = next_up.map(&:technique).uniq.reject { |technique| @evening.shown.include?(technique.key) }
+        unshown.map { |technique| [technique.key, technique.name] }
       end
 
       # @return [String, nil] what is being shown, and for how long
       def showing
         now = @evening.showing or return
-        skill = @plan.table.techniques[now.technique]
-        "Showing: #{skill ? skill.name : now.technique}, #{[(@now - now.since) / 60, 0].max} min"
+        technique = @plan.table.techniques[now.technique]
+        "Showing: #{technique ? technique.name : now.technique}, #{[(@now - now.since) / 60, 0].max} min"
       end
 
       # @return [Array<String>] who takes work home
@@ -309,7 +310,7 @@ module Web
       # @return [String, nil] what to do about the length that was measured
       def advice(one, person)
         measured = person.measured or return
-        change = Core::Sizing::TryOn.advice(one.piece, one.additions(@plan.table), measured)
+        change = Core::Sizing::SizeAdjustment.advice(one.piece, one.additions(@plan.table), measured)
         return say('live.fits', measured: measured) if change.nil?
 
         change.offer ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.as_near', measured: measured)

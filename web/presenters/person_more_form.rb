@@ -6,8 +6,8 @@ module Web
     class PersonMoreForm < Form
       def initialize(studio, params)
         table = studio.catalogue.table
-        skills = table.techniques.keys
-        done = %w[times last].to_h { |name| [name, beside(params[name], skills)] }
+        techniques = table.techniques.keys
+        done = %w[times last].to_h { |name| [name, beside(params[name], techniques)] }
         super({ 'ease' => clean(params['ease'])[0, 40], **done }, Contracts::PersonMoreContract.new)
         @brings = table.tools.keys & (params['brings'].is_a?(Array) ? params['brings'].grep(String) : [])
         @tails = Core::Ends::Tails::POLICIES.find { |policy| policy.to_s == params['tails'] }
@@ -20,7 +20,7 @@ module Web
 
       # @return [Draft]
       def draft
-        done = %w[times last].flat_map { |name| value(name).map { |skill, text| ["#{name}_#{skill}", text] } }.to_h
+        done = %w[times last].flat_map { |name| value(name).map { |technique, text| ["#{name}_#{technique}", text] } }.to_h
         Draft.new(values: { 'ease' => value(:ease), 'brings' => @brings.join(' '), 'tails' => @tails.to_s, **done }, errors: errors)
       end
 
@@ -35,10 +35,11 @@ module Web
 
       # Nothing typed, or no times, takes it out again.
       def experience(before)
-        value(:times).reduce(before) do |all, (skill, times)|
-          next all.except(skill) if times.to_i.zero?
+        value(:times).reduce(before) do |all, (technique, times)|
+          next all.except(technique) if times.to_i.zero?
 
-          all.merge(skill => Core::People::Experience.new(times: times.to_i, last: Contracts::Contract.date(value(:last).fetch(skill, ''))))
+          all.merge(technique => Core::People::Experience.new(times: times.to_i,
+            last: Contracts::Contract.date(value(:last).fetch(technique, ''))))
         end
       end
     end

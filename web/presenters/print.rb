@@ -11,7 +11,7 @@ module Web
       def initialize(result, unit:, seat:, large: false)
         @large = large
         @page = ClassPage.new(result, nil, unit: unit, seat: seat, place: ClassPage::PLACES.keys.first)
-        @own = Application::Reading.new(result, { unit: unit, seat: seat.empty? ? result.state.attendees.first&.key : seat })
+        @own = Application::TrackedResult.new(result, { unit: unit, seat: seat.empty? ? result.state.attendees.first&.key : seat })
         super(@own)
       end
 

@@ -37,7 +37,7 @@ module Web
         Formats::Wording.fault(fault)
       end
 
-      # @param change [Core::Sizing::TryOn::Change]
+      # @param change [Core::Sizing::SizeAdjustment::Change]
       def try_on_words(change)
         Formats::Wording.try_on(change, unit: unit)
       end
@@ -51,7 +51,7 @@ module Web
         Formats::Wording.short(verdict, unit: unit)
       end
 
-      # @param finding [Core::Fit::Finding]
+      # @param finding [Core::Fit::Result]
       def finding_words(finding)
         Formats::Wording.finding(finding, unit: unit)
       end

@@ -5,7 +5,7 @@ module Web
     # How one class runs, as typed. Only the fields that were sent are changed.
     class SessionForm < Form
       C = Contracts::SessionContract
-      MORE = Core::Setup::Running::MORE
+      MORE = Core::Setup::SessionSettings::MORE
       FIELDS = [*C::WHOLE_FIELDS.keys, *C::MONEY, :demonstrations, *C::CHOICES].freeze
 
       # @param minutes [Integer] of the class

@@ -9,7 +9,7 @@ module Web
       # What each table holds, and what is usual where something new is entered.
       TABLES = {
         tools: [Core::Catalogue::Tool, { 'people_per_tool' => '1', 'substitutable' => '1' }],
-        techniques: [Core::Catalogue::Skill, { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' }],
+        techniques: [Core::Catalogue::Technique, { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' }],
         parts: [
           Core::Catalogue::Part,
           { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '' }

@@ -6,7 +6,7 @@ module Web
     class TeachingForm < Form
       FIELDS = %i[practice shorter extra extra_text extra_minutes school].freeze
 
-      # @param steps [Array<Making::StepUse>] of the class @param techniques [Hash{String=>Skill}]
+      # @param steps [Array<Making::StepUse>] of the class @param techniques [Hash{String=>Technique}]
       def initialize(params, steps, techniques)
         super(sent(params, FIELDS), Contracts::TeachingContract.new)
         @prepared = levels(params['prepared'], steps.select(&:preparable).map(&:key))

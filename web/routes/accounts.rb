@@ -17,7 +17,7 @@ module Web
         app.get('/classes/:id/changes') do
           title = studio.classes.title(id)
           page(:changes, title: "Changes: #{title}", class_id: id, class_title: title,
-            changes: Presenters::ChangesMade.new(studio.trail.of(id)))
+            changes: Presenters::ChangesMade.new(studio.audit_log.of(id)))
         end
       end
 
@@ -84,7 +84,7 @@ module Web
           yield
           redirect to('/accounts'), 303
         rescue Store::Accounts::LastOwner
-          tell('This is the only owner. Make someone else an owner first.', kind: :wrong)
+          flash('This is the only owner. Make someone else an owner first.', kind: :wrong)
           redirect to('/accounts'), 303
         end
 
@@ -92,7 +92,7 @@ module Web
         def invite(account_id)
           one = studio.accounts.find(account_id) or raise Store::NotFound.new(:account, account_id)
           link = settings.sign_in.value.invite(one, request.base_url)
-          tell("#{one.name} can set a password with this link, for a day: #{link}")
+          flash("#{one.name} can set a password with this link, for a day: #{link}")
         end
 
         # @return [Array<(Integer, String, String)>] id, title and date

@@ -96,7 +96,7 @@ module Web
           title = studio.classes.title(id)
           studio.classes.remove(id)
           [settings.forecasts, settings.searches, settings.comparisons, settings.live_forecasts].each { |work| work.drop(id) }
-          tell("“#{title}” is removed.", undo: "/classes/#{id}/restore")
+          flash("“#{title}” is removed.", undo: "/classes/#{id}/restore")
           redirect to('/'), 303
         end
         app.post('/classes/:id/restore') do

@@ -54,7 +54,7 @@ module Web
 
           saved = studio.projects.save(composer.design)
           studio.drafts.saved_as(id('draft'), saved.id)
-          tell("#{saved.design.name} is saved as version #{saved.design.version}. Classes already planned keep theirs.")
+          flash("#{saved.design.name} is saved as version #{saved.design.version}. Classes already planned keep theirs.")
           redirect to('/projects'), 303
         end
         app.post('/drafts/:id/discard') do

@@ -26,18 +26,18 @@ module Web
             placed = settings.kits.order(id, text(:supplier))
             kits_address(id, 'materials')
           end
-          tell("#{count_of(placed.size, 'thing')} from #{supplier_name} #{placed.size == 1 ? 'is' : 'are'} on order.") if placed.any?
+          flash("#{count_of(placed.size, 'thing')} from #{supplier_name} #{placed.size == 1 ? 'is' : 'are'} on order.") if placed.any?
           redirect to(address), 303
         end
         app.post('/classes/:id/order/cancel') do
           studio.orders.cancel(id, text(:supplier))
-          tell("What had not come from #{supplier_name} is off the order.")
+          flash("What had not come from #{supplier_name} is off the order.")
           redirect to(kits_address(id, 'materials')), 303
         end
         app.post('/classes/:id/receive') do
           form = Presenters::ArrivalForm.new(studio.orders.of(id).select { |ordered| ordered.supplier == text(:supplier) }, params)
           unless form.valid?
-            tell(form.problem, kind: :wrong)
+            flash(form.problem, kind: :wrong)
             redirect to(kits_address(id, 'materials')), 303
           end
           came = 0
@@ -50,7 +50,7 @@ module Web
         end
         app.post('/classes/:id/reserve-first') do
           studio.classes.reserve_first(id)
-          tell("“#{studio.classes.title(id)}” now takes from the stock first.")
+          flash("“#{studio.classes.title(id)}” now takes from the stock first.")
           redirect to(kits_address(id, 'materials')), 303
         end
       end
@@ -70,20 +70,20 @@ module Web
         app.post('/classes/:id/take') do
           taken = settings.kits.take(id)
           done = 'The kits have left the stock. What is left of each reel is back on the shelf. “Put the kits back” undoes this.'
-          tell(taken ? done : 'The kits have left the stock already.')
+          flash(taken ? done : 'The kits have left the stock already.')
           redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
           why = "#{e.held} on the shelf, #{-e.entry.quantity} in the kits"
-          tell("Not taken: #{stock_name(e.entry)} would go below zero (#{why}). Receive or count it first.", kind: :wrong)
+          flash("Not taken: #{stock_name(e.entry)} would go below zero (#{why}). Receive or count it first.", kind: :wrong)
           redirect to(kits_address(id, 'packing')), 303
         end
         app.post('/classes/:id/put-back') do
           settings.kits.put_back(id)
-          tell('The kits are back in the stock.')
+          flash('The kits are back in the stock.')
           redirect to(kits_address(id, 'packing')), 303
         rescue Store::Shortfall => e
-          tell("Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. " \
-               'Count what is there in the stockroom first.', kind: :wrong)
+          flash("Not put back: an offcut of #{stock_name(e.entry)} from these kits is no longer on the shelf. " \
+                'Count what is there in the stockroom first.', kind: :wrong)
           redirect to(kits_address(id, 'packing')), 303
         end
       end
@@ -104,8 +104,8 @@ module Web
       module Showing
         # @param came [Integer] things
         def tell_arrival(came)
-          tell("#{count_of(came, 'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. " \
-               'This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.')
+          flash("#{count_of(came, 'thing')} from #{supplier_name} #{came == 1 ? 'is' : 'are'} on the shelf, for this class. " \
+                'This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.')
         end
 
         def kits_address(id, anchor)

@@ -53,7 +53,7 @@ module Web
         end
 
         def to_lessons(words)
-          tell(words)
+          flash(words)
           redirect to(ADDRESS), 303
         end
 

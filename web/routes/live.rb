@@ -89,13 +89,14 @@ module Web
         end
 
         def evening(found)
-          Core::Live::Evening.new(found.plan, found.live_events)
+          Core::Live::LiveState.new(found.plan, found.live_events)
         end
 
         def refuse_tap(id)
           status 422
           measured = text(:kind) == 'measured'
-          tell(measured ? 'Write a length from 2 cm to 2 m, such as 171 mm.' : 'That tap could not be read. Reload the page and tap again.',
+          flash(measured ? 'Write a length from 2 cm to 2 m, such as 171 mm.' :
+            'That tap could not be read. Reload the page and tap again.',
             kind: :wrong)
           show_live(id)
         end

@@ -7,8 +7,8 @@ module Web
       def self.registered(app)
         app.post('/measures') do
           form = Presenters::MeasureForm.new(studio, params)
-          form.valid? ? form.save : tell(form.problem, kind: :wrong)
-          tell("#{form.item.name}: entered.") if form.valid?
+          form.valid? ? form.save : flash(form.problem, kind: :wrong)
+          flash("#{form.item.name}: entered.") if form.valid?
           redirect to(Settings.back(text(:back))), 303
         end
       end

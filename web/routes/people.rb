@@ -69,7 +69,7 @@ module Web
           studio.classes.erase(id, params['key'])
           erasure.finish([name])
           forget_results
-          tell("#{name} is erased from every state of this class. This cannot be undone.")
+          flash("#{name} is erased from every state of this class. This cannot be undone.")
           redirect to(class_address(id)), 303
         end
       end

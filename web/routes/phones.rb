@@ -25,9 +25,9 @@ module Web
         def let_phones_in(id)
           settings.phones.open(id, settings.whole)
         rescue PhoneAccess::NoNetwork
-          tell('This computer is in no network. Join the network of the venue, or open a hotspot, then try again.', kind: :wrong)
+          flash('This computer is in no network. Join the network of the venue, or open a hotspot, then try again.', kind: :wrong)
         rescue SystemCallError => e
-          tell("Phones could not be let in: #{e.message.sub(/ - .*/, '')}. Is another program using the network port?", kind: :wrong)
+          flash("Phones could not be let in: #{e.message.sub(/ - .*/, '')}. Is another program using the network port?", kind: :wrong)
         end
       end
     end

@@ -14,7 +14,7 @@ module Web
           next refuse(id, :by_hand, form.draft) unless form.valid?
 
           studio.live_events.append_all(id, form.events(result(id).live_events))
-          tell('Written down. Send it again to correct it.')
+          flash('Written down. Send it again to correct it.')
           redirect to("/classes/#{id}/afterwards#afterwards"), 303
         end
         app.post('/classes/:id/note') do
@@ -36,7 +36,7 @@ module Web
         end
         app.post('/people/merge') do
           number = settings.people.merge(text(:name), text(:into))
-          tell("One person now, in #{count_of(number, 'more class', 'more classes')}. Each class can undo it.")
+          flash("One person now, in #{count_of(number, 'more class', 'more classes')}. Each class can undo it.")
           redirect to('/people'), 303
         rescue Application::People::NotOne => e
           draft = Presenters::Draft.new(values: { 'name' => text(:name), 'into' => text(:into) },
@@ -62,10 +62,10 @@ module Web
           drop = text(:do) == 'drop'
           drop ? erasure.drop_copies(copies) : erasure.from_copies(text(:person), copies, number)
           left = erasure.copies_with(text(:person)).size
-          tell([say("erased.#{drop ? 'dropped' : 'from_copies'}", count: copies.size), say('erased.left', count: left)].join(' '))
+          flash([say("erased.#{drop ? 'dropped' : 'from_copies'}", count: copies.size), say('erased.left', count: left)].join(' '))
           redirect to('/people'), 303
-        rescue Store::Unusable => e
-          tell(e.message, kind: :wrong)
+        rescue Store::UnusableDatabase => e
+          flash(e.message, kind: :wrong)
           redirect to('/people'), 303
         end
       end
@@ -122,10 +122,10 @@ module Web
           found = result(id)
           raise Store::NotFound.new(:plan, id) if found.plan.nil?
 
-          evening = Core::Live::Evening.new(found.plan, found.live_events)
+          evening = Core::Live::LiveState.new(found.plan, found.live_events)
           workshop = found.workshop
           state = found.state.with(workshop: workshop.with(date: workshop.date + 7, note: Core::Setup::Note.new),
-            attendees: Core::Logbook::Practised.after(found.plan, evening))
+            attendees: Core::Logbook::ExperienceGained.after(found.plan, evening))
           "/classes/#{studio.classes.create(state)}"
         end
       end

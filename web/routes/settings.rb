@@ -22,8 +22,8 @@ module Web
           chosen = Core::Money::DIGITS.keys.find { |known| known == text(:currency) }
           if chosen && chosen != library.settings.currency
             studio.market.change_currency(chosen)
-            tell("All prices are now in #{chosen}, with the same figures as before: 4.50 stays 4.50. " \
-                 'Choosing the old currency again undoes this.')
+            flash("All prices are now in #{chosen}, with the same figures as before: 4.50 stays 4.50. " \
+                  'Choosing the old currency again undoes this.')
           end
           redirect to('/stockroom/suppliers'), 303
         end

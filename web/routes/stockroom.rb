@@ -14,14 +14,14 @@ module Web
           halt 422, techniques_page(form) unless form.valid?
 
           studio.calibrate(form.calibration)
-          tell('The paces are saved. Every class is worked out with them. To undo this, set the old numbers again.')
+          flash('The paces are saved. Every class is worked out with them. To undo this, set the old numbers again.')
           redirect to('/techniques'), 303
         end
         app.get('/stockroom') { page(:stockroom, title: 'Stockroom', list: stock_list) }
         app.get('/stockroom/metals') { page(:metals, title: 'Metals and allergies', form: Presenters::MetalsForm.show(library.table)) }
         app.post('/stockroom/metals') do
           studio.catalogue.save_alloys(Presenters::MetalsForm.new(library.table, params).alloys)
-          tell('Saved. Allergy checks now use these metals.')
+          flash('Saved. Allergy checks now use these metals.')
           redirect to('/stockroom/metals'), 303
         end
         app.get('/stockroom/:table/new') { stock_page(Presenters::StockForm.show(studio, stock_table, nil)) }
@@ -37,7 +37,7 @@ module Web
           found = item_of(stock_table, params['key'])
           studio.catalogue.hide(stock_table, params['key'], text(:away) == '1')
           hidden = "#{found.name} is hidden: what uses it keeps it; it is offered for nothing new."
-          tell(text(:away) == '1' ? hidden : "#{found.name} is offered again.")
+          flash(text(:away) == '1' ? hidden : "#{found.name} is offered again.")
           redirect to("/stockroom/#{stock_table}/#{params['key']}"), 303
         end
         app.helpers Keeping
@@ -74,7 +74,7 @@ module Web
         def removed(table, key)
           found = item_of(table, key)
           gone = Application::Removal.new(studio).call(table, key)
-          tell(gone ? "#{found.name} is removed." : "#{found.name} is in use and stays.", kind: gone ? :done : :wrong)
+          flash(gone ? "#{found.name} is removed." : "#{found.name} is in use and stays.", kind: gone ? :done : :wrong)
           back = table == :techniques ? '/techniques' : '/stockroom'
           redirect to(gone ? back : "/stockroom/#{table}/#{key}"), 303
         end
@@ -87,7 +87,7 @@ module Web
             form.save
             address
           end
-          tell("#{form.item.name} is saved.")
+          flash("#{form.item.name} is saved.")
           redirect to(address), 303
         end
       end

@@ -29,7 +29,7 @@ module Web
             "#{stock_item.path}/stock"
           end
           entered = "#{stock_item.item.name}: entered. A wrong entry is corrected with “Adjust”."
-          tell(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : entered) if entry
+          flash(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : entered) if entry
           redirect to(address), 303
         rescue Store::Shortfall => e
           halt 422, show_stock(stock_item(form: form.refuse(e)))
@@ -42,14 +42,14 @@ module Web
           halt 422, show_stock(stock_item(offer_form: form)) unless form.valid?
 
           studio.market.save([form.offer])
-          tell("#{stock_item.item.name}: the offer is saved.")
+          flash("#{stock_item.item.name}: the offer is saved.")
           redirect to("#{stock_item.path}/stock"), 303
         end
         app.post('/stockroom/:table/:key/offers/remove') do
           item = stock_item
           offer = item.offers.find { |known| item.offer_key(known) == text(:offer) }
           studio.market.remove(offer) if offer
-          tell("#{item.item.name}: the offer is removed.") if offer
+          flash("#{item.item.name}: the offer is removed.") if offer
           redirect to("#{item.path}/stock"), 303
         end
       end
@@ -62,7 +62,7 @@ module Web
           uses = removal.uses(:suppliers, supplier.key)
           gone = removal.call(:suppliers, supplier.key)
           stays = "#{supplier.name} stays, because of #{uses.map { |use| Formats::Wording.use(use) }.join(' and ')}."
-          tell(gone ? "#{supplier.name} is removed." : stays, kind: gone ? :done : :wrong)
+          flash(gone ? "#{supplier.name} is removed." : stays, kind: gone ? :done : :wrong)
           redirect to('/stockroom/suppliers'), 303
         end
         app.post('/stockroom/suppliers') do
@@ -71,7 +71,7 @@ module Web
           halt 422, suppliers_page(form) unless form.valid?
 
           once { studio.market.save_supplier(form.supplier) && '/stockroom/suppliers' }
-          tell("#{form.supplier.name} is saved.")
+          flash("#{form.supplier.name} is saved.")
           redirect to('/stockroom/suppliers'), 303
         end
       end
@@ -98,7 +98,7 @@ module Web
           import = price_import(job)
           offers = import.offers(params['item'].is_a?(Hash) ? params['item'] : {})
           studio.market.save(offers)
-          tell("#{count_of(offers.size, 'price')} of #{import.supplier.name} #{offers.size == 1 ? 'is' : 'are'} entered.")
+          flash("#{count_of(offers.size, 'price')} of #{import.supplier.name} #{offers.size == 1 ? 'is' : 'are'} entered.")
           redirect to('/stockroom/suppliers'), 303
         end
       end

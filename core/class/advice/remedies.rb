@@ -13,7 +13,7 @@ module Core
         @fittings = fittings
       end
 
-      # @param finding [Finding] @param attendee [People::Attendee] whose piece it is of
+      # @param finding [Fit::Result] @param attendee [People::Attendee] whose piece it is of
       # @return [Array<Effect>] of its cures that put it right and nothing else wrong, least change first
       def offered(finding, attendee)
         tried = finding.cures.filter_map { |cure| effect(cure, attendee) }

@@ -38,7 +38,7 @@ module Core
       # Sum of independent steps by the central limit theorem, with the spread between people on top.
       def alone
         mean, deviation = Session::Spread.pert(@calibration.quick, 1.0, @calibration.slow)
-        plan(Catalogue::Skill::LEVELS.to_a).people.select(&:fitted?).map do |person|
+        plan(Catalogue::Technique::LEVELS.to_a).people.select(&:fitted?).map do |person|
           usual = person.tasks.sum(&:minutes)
           expected = usual * mean
           within = person.tasks.sum { |task| (task.minutes * deviation)**2 }

@@ -3,11 +3,24 @@
 module Core
   module Comparison
     # How well one project suits a group on a date: what an instructor weighs before choosing it.
-    # key, name: of the project · body · level: of its hardest technique · techniques: [name] · chance: that everyone finishes in time, nil
-    # where it cannot be simulated · late_end: minute by which nine of ten classes have ended · target: chance wanted · problem: why it
-    # cannot be built, or nil · unfitted: [name] for whom no size comes out · harmed: {name => [finding code]} of allergies and the like ·
-    # unsure: the same, of what is not known · wrong: joins that will not go together · unmeasured: how many are planned at an assumed size
-    # · lacking: {name => [technique]} · new_to_most: [technique] · short: things to buy · seat: Money or nil
+    #
+    # @param key of the project
+    # @param name see key
+    # @param level of its hardest technique
+    # @param techniques [name]
+    # @param chance that everyone finishes in time, nil where it cannot be simulated
+    # @param late_end minute by which nine of ten classes have ended
+    # @param target chance wanted
+    # @param problem why it cannot be built, or nil
+    # @param unfitted [name] for whom no size comes out
+    # @param harmed {name => [finding code]} of allergies and the like
+    # @param unsure the same, of what is not known
+    # @param wrong joins that will not go together
+    # @param unmeasured how many are planned at an assumed size
+    # @param lacking {name => [technique]}
+    # @param new_to_most [technique]
+    # @param short things to buy
+    # @param seat Money or nil
     Suitability = Value.define(:key, :name, :body, :level, :techniques, :target, problem: nil, chance: nil, late_end: nil,
       unfitted: [].freeze,
       harmed: {}.freeze, unsure: {}.freeze, wrong: 0, unmeasured: 0, lacking: {}.freeze, new_to_most: [].freeze, short: 0, seat: nil) do
@@ -55,7 +68,7 @@ module Core
         asked = inputs.with(design: design, attendees: inputs.attendees.map { |one| in_colours_of(one, design) },
           workshop: planned_now?(inputs, design) ? inputs.workshop : unordered(inputs.workshop))
         plan = asked.plan
-        supply = Supply::Allocation.new(stock, market).call({ design.key => Supply::Claim.of(plan) })[design.key]
+        supply = Supply::Allocation.new(stock, market).call({ design.key => Supply::StockDemand.of(plan) })[design.key]
         forecast = Session::Forecast.for(plan, inputs.calibration, runs: RUNS)
         bill = Price::Seat.of(plan, supply, market)
         found = plain(design, inputs).with(**people(plan), **work(plan), short: supply.short, seat: bill.unpriced.empty? ? bill.price : nil)
@@ -100,10 +113,10 @@ module Core
       end
 
       def self.work(plan)
-        skills = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+        techniques = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
         {
-          level: skills.map(&:level).max.to_i, techniques: skills.map(&:name),
-          lacking: plan.readiness.people.to_h { |one| [one.attendee.name, one.lacking.map { |lack| lack.skill.name }] },
+          level: techniques.map(&:level).max.to_i, techniques: techniques.map(&:name),
+          lacking: plan.readiness.people.to_h { |one| [one.attendee.name, one.lacking.map { |lack| lack.technique.name }] },
           new_to_most: plan.readiness.new_to_most.map(&:name)
         }
       end

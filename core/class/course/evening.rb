@@ -2,8 +2,12 @@
 
 module Core
   module Course
-    # One evening of a course. date: Date · fresh: [Catalogue::Skill] new to the group · wanting: [(Catalogue::Skill, Catalogue::Skill)],
-    # new ones with what they stand on and nobody was taught · revise: [Catalogue::Skill] that were taught so long ago that they fade
+    # One evening of a course.
+    #
+    # @param date Date
+    # @param fresh [Catalogue::Technique] new to the group
+    # @param wanting [(Catalogue::Technique, Catalogue::Technique)], new ones with what they stand on and nobody was taught
+    # @param revise [Catalogue::Technique] that were taught so long ago that they fade
     Evening = Value.define(:lesson, :date, :fresh, :wanting, :revise)
   end
 end

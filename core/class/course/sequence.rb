@@ -14,7 +14,7 @@ module Core
 
       attr_reader :order, :cost
 
-      # @param lessons [Array<Lesson>] @param techniques [Hash{String=>Catalogue::Skill}] @param known [Array<String>] to the group
+      # @param lessons [Array<Lesson>] @param techniques [Hash{String=>Catalogue::Technique}] @param known [Array<String>] to the group
       def initialize(lessons, techniques, known)
         @lessons = lessons
         @techniques = techniques

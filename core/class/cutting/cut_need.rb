@@ -2,7 +2,10 @@
 
 module Core
   module Cutting
-    # So many equal cuts of one line. exact: as worked out · length: as cut, rounded up to a length one can measure
+    # So many equal cuts of one line.
+    #
+    # @param exact as worked out
+    # @param length as cut, rounded up to a length one can measure
     CutNeed = Value.define(:line, :role, :count, :exact, :length, :body, :slack, :consumption, :tails)
 
     class CutNeed

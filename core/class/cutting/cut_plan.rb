@@ -2,9 +2,13 @@
 
 module Core
   module Cutting
-    # How pieces of one line are cut. bars: [Bar], those on hand first · bound: no plan can do with fewer new reels
-    # too_long: pieces longer than anything there is or can be bought · unplaced: pieces for which no reel's length is known
-    # usable: what is left of a bar is kept from this length on, below it is scrap
+    # How pieces of one line are cut.
+    #
+    # @param bars [Bar], those on hand first
+    # @param bound no plan can do with fewer new reels
+    # @param too_long pieces longer than anything there is or can be bought
+    # @param unplaced pieces for which no reel's length is known
+    # @param usable what is left of a bar is kept from this length on, below it is scrap
     CutPlan = Value.define(:bars, :bound, :too_long, :unplaced, :usable) do
       def new_reels
         bars.select(&:fresh?)

@@ -6,7 +6,8 @@ module Core
     # Gilmore and Gomory, Operations Research 9 (1961); each mix of the patterns known so far by LinearProgram.
     # Bars on hand are free but few, new reels cost one each.
     class PatternProgram
-      # value: new reels, not whole · patterns: [(bar length, on hand, {length => count}, times)]
+      # @param value new reels, not whole
+      # @param patterns [(bar length, on hand, {length => count}, times)]
       Relaxed = Value.define(:value, :patterns)
 
       MOST_COLUMNS = 2000

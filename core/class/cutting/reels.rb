@@ -25,8 +25,10 @@ module Core
       end
 
       # The same cuts from other new reels: every choice of them from which none can be left out.
-      # plans: [CutPlan], the one with the fewest new reels first · doubtful: [[Measure::Length]] choices for which no way to cut was
-      # found, nor that there is none · all: whether no choice was left out for want of time
+      #
+      # @param plans [CutPlan], the one with the fewest new reels first
+      # @param doubtful [[Measure::Length]] choices for which no way to cut was found, nor that there is none
+      # @param all whether no choice was left out for want of time
       Choice = Value.define(:plans, :doubtful, :all)
 
       # @return [Choice] see .plan for the rest

@@ -7,10 +7,15 @@ module Core
     module Merge
       BRANCH = 2
 
-      # One place that both changed, differently. path: keys from the top · mine, theirs: values, nil when taken out
+      # One place that both changed, differently.
+      #
+      # @param path keys from the top
+      # @param mine values, nil when taken out
+      # @param theirs see mine
       Conflict = Value.define(:path, :base, :mine, :theirs)
-      # merged: theirs with my changes · conflicts: where both changed, theirs stands in merged
-      # theirs_changed: [path] what the other side changed since base
+      # @param merged theirs with my changes
+      # @param conflicts where both changed, theirs stands in merged
+      # @param theirs_changed [path] what the other side changed since base
       Result = Value.define(:merged, :conflicts, :theirs_changed)
 
       module_function

@@ -14,7 +14,7 @@ module Core
         reel_length: :length, material: :text, give: :integer, scrap_price: :integer)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
         cautions: :symbols)
-      TECHNIQUE = Record.new(Catalogue::Skill, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
+      TECHNIQUE = Record.new(Catalogue::Technique, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
         tools: :texts,
         demonstration_minutes: :number, cautions: :symbols, easier: :text, practice: :text,
         practice_minutes: :number, practice_takes: :texts, points: :texts, goes_wrong: :texts, left_hand: :text, stand_ins: :texts)
@@ -35,14 +35,14 @@ module Core
         article: :text, also: :counts)
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
         class_id: :integer)
-      SUPPLY = Record.new(Setup::Provision, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
+      SUPPLY = Record.new(Setup::SupplySettings, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
         tails_by_line: :policies, cut_by_line: :policies,
         off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
         rounding: :integer, fill_up: :boolean, reels: :symbol, offcuts: :integer)
-      TEACHING = Record.new(Setup::Teaching, order: :texts, prepared: :counts, easier: :counts, practice: :boolean, shorter: :integer,
-        extra: :integer,
+      TEACHING = Record.new(Setup::TeachingSettings, order: :texts, prepared: :counts, easier: :counts, practice: :boolean,
+        shorter: :integer, extra: :integer,
         extra_text: :text, extra_minutes: :integer, school: :symbol, stand_ins: :texts)
-      SESSION = Record.new(Setup::Running, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
+      SESSION = Record.new(Setup::SessionSettings, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
         break_at: :integer, break_minutes: :integer,
         late: :integer, late_minutes: :integer, poor_light: :boolean, tires: :boolean, walks: :boolean, neighbours: :boolean,
         own_piece: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
@@ -53,10 +53,10 @@ module Core
         supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING),
         session: Record::One.new(SESSION), note: Record::One.new(NOTE))
       EVENT = Record.new(Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
-      TRY = Record.new(Logbook::Try, technique: :text, session: :text, person: :text, log: :number, variance: :number)
+      TRY = Record.new(Logbook::TimeObservation, technique: :text, session: :text, person: :text, log: :number, variance: :number)
       LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
       CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)
-      CAME_OUT = Record.new(Logbook::CameOut, project: :text, by: :number, session: :text)
+      CAME_OUT = Record.new(Logbook::LengthObservation, project: :text, by: :number, session: :text)
       HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, lost: LOST, calls: CALLS,
         came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean)
 

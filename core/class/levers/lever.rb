@@ -10,7 +10,7 @@ module Core
     class Lever
       attr_reader :values, :cost, :preparation, :missed, :people
 
-      extend Declared
+      extend ClassAttribute
 
       declares :key
       declares :rank

@@ -6,9 +6,12 @@ module Core
     # not to be needed. All variants are tried on the same random numbers. What is found is confirmed on other ones, since the best of many
     # looks better than it is: on those that the class's own forecast uses, so that its chance is the one the page shows afterwards.
     class LeverSearch
-      # base: the class as it is · singles: [Trial] that help, most gain first · steps: [Trial] on the way to the combination
-      # combination: confirmed Trial, nil when none is needed or none helps · reaches: whether the target is met with it · trials: how
-      # many variants
+      # @param base the class as it is
+      # @param singles [Trial] that help, most gain first
+      # @param steps [Trial] on the way to the combination
+      # @param combination confirmed Trial, nil when none is needed or none helps
+      # @param reaches whether the target is met with it
+      # @param trials how many variants
       Found = Value.define(:base, :singles, :steps, :combination, :reaches, :trials)
 
       # Runs for a first trial, from replications that no forecast uses.

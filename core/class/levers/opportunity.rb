@@ -33,8 +33,8 @@ module Core
         people.select { |person| person.attendee.level <= level }
       end
 
-      # @return [Array<Catalogue::Skill>] of the class's steps
-      def skills
+      # @return [Array<Catalogue::Technique>] of the class's steps
+      def techniques
         plan.order.steps.map { |step| plan.technique_of(step) }.uniq
       end
 

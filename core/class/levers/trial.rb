@@ -2,9 +2,13 @@
 
 module Core
   module Levers
-    # A combination of levers that was simulated. met: for each run, whether everyone had finished by the end
-    # chance · gain, gain_error: against the class as it is, on the same random numbers · impossible: Impossible or nil
-    # coefficient: of the control variate, see #chance_given
+    # A combination of levers that was simulated.
+    #
+    # @param met for each run, whether everyone had finished by the end chance
+    # @param gain against the class as it is, on the same random numbers
+    # @param gain_error see gain
+    # @param impossible Impossible or nil
+    # @param coefficient of the control variate, see #chance_given
     Trial = Value.define(:levers, :chance, :gain, :gain_error, :met, coefficient: 1.0, impossible: nil) do
       def cost
         levers.sum(&:cost)

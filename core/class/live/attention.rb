@@ -4,7 +4,9 @@ module Core
   module Live
     # Who needs the instructor, the most pressing first.
     class Attention
-      # person: attendee key · code: why, one of CODES · minutes: at the step, or since they called
+      # @param person attendee key
+      # @param code why, one of CODES
+      # @param minutes at the step, or since they called
       Need = Value.define(:person, :code, :minutes)
 
       # A minor where it is sharp or hot comes before everyone; then who called; then who cannot go on before someone looked; then who
@@ -16,7 +18,7 @@ module Core
       STUCK = Session::Modelling::STUCK
       SHARP = %i[cutting sharp_tails flame needles].freeze
 
-      # @param plan [Plan] @param evening [Evening] @param now [Numeric] seconds @param welcome [Numeric] minutes before anyone begins
+      # @param plan [Plan] @param evening [LiveState] @param now [Numeric] seconds @param welcome [Numeric] minutes before anyone begins
       # @param chances [Hash{String=>Float}] that each finishes, from here
       def initialize(plan, evening, now, welcome: 0, chances: {})
         @chances = chances

@@ -2,8 +2,11 @@
 
 module Core
   module Live
-    # Two taps that moved someone on almost at once, as when two devices tap for the same person. person: attendee key · seconds between
-    # them · tap: key of the second
+    # Two taps that moved someone on almost at once, as when two devices tap for the same person.
+    #
+    # @param person attendee key
+    # @param seconds between them
+    # @param tap key of the second
     DoubleTap = Value.define(:person, :seconds, :tap)
 
     class DoubleTap
@@ -11,7 +14,7 @@ module Core
       # Told for so long.
       TOLD_SECONDS = 120
 
-      # @param evening [Evening] @param now [Numeric] seconds @return [Array<DoubleTap>] the last of each person
+      # @param evening [LiveState] @param now [Numeric] seconds @return [Array<DoubleTap>] the last of each person
       def self.of(evening, now)
         recent = evening.taken.select { |event| event.kind == :next && now - event.at < TOLD_SECONDS }
         recent.group_by(&:person).filter_map do |person, taps|

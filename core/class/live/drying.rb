@@ -4,12 +4,13 @@ module Core
   module Live
     # Pieces that must be left alone until they are dry.
     module Drying
-      # person: attendee key · at: seconds at which it is dry
+      # @param person attendee key
+      # @param at seconds at which it is dry
       Piece = Value.define(:person, :at)
 
       module_function
 
-      # @param evening [Evening] @param now [Numeric] seconds @return [Array<Piece>] not dry yet, the first first
+      # @param evening [LiveState] @param now [Numeric] seconds @return [Array<Piece>] not dry yet, the first first
       def of(evening, now)
         return [] unless evening.started
 

@@ -2,10 +2,15 @@
 
 module Core
   module Live
-    # Something that happened in a class, as it was tapped. key: its own name, so that what is sent twice counts once · kind: one of KINDS
-    # at: seconds since 1970 · person: attendee key, nil where it is about all · undoes: key of the event that an :undo takes back
-    # detail: what it says: a length inside as text for :measured, a part's key for :spare, a step's for :leave_out, a tool's for :tool_in
-    # and :tool_out (with how many, "key:6"), a technique's for :show, a table's number from 1 for :table_next
+    # Something that happened in a class, as it was tapped.
+    #
+    # @param key its own name, so that what is sent twice counts once
+    # @param kind one of KINDS
+    # @param at seconds since 1970
+    # @param person attendee key, nil where it is about all
+    # @param undoes key of the event that an :undo takes back
+    # @param detail what it says: a length inside as text for :measured, a part's key for :spare, a step's for :leave_out, a tool's for
+    #   :tool_in and :tool_out (with how many, "key:6"), a technique's for :show, a table's number from 1 for :table_next
     Event = Value.define(:key, :kind, :at, person: nil, undoes: nil, detail: nil)
 
     class Event

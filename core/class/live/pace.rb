@@ -9,7 +9,7 @@ module Core
       # Someone seen this far from the plan waited for something that no tap tells.
       MOST = 2.0
 
-      # @param model [Session::Model] @param starts [Starts]
+      # @param model [Session::Model] @param starts [WorkStarts]
       def initialize(model, starts)
         @model = model
         @starts = starts

@@ -5,19 +5,27 @@ module Core
     # What a class took against what was planned. When work at a step began is told by Starts, where the class can be simulated; else the
     # time from one tap to the next counts, with watching and waiting.
     class Record
-      # step: Making::StepUse, the first of its kind · planned, taken: minutes on average over those who did it · people: how many did
-      # spread: least and most minutes taken · range: in which 8 of 10 planned times lie, nil where that is not known
+      # @param step Making::StepUse, the first of its kind
+      # @param planned minutes on average over those who did it
+      # @param taken see planned
+      # @param people how many did
+      # @param spread least and most minutes taken
+      # @param range in which 8 of 10 planned times lie, nil where that is not known
       Row = Value.define(:step, :planned, :taken, :people, :spread, :range)
-      # When one finished. minute: from the start · early, late: 8 of 10 planned finishes lie between · behind: minutes after the middle of
-      # those, negative for ahead
+      # When one finished.
+      #
+      # @param minute from the start
+      # @param early 8 of 10 planned finishes lie between
+      # @param late see early
+      # @param behind minutes after the middle of those, negative for ahead
       Finish = Value.define(:person, :minute, :early, :late, :behind)
 
-      # @param evening [Evening] @param model [Session::Model, nil] of its plan @param forecast [Session::Forecast, nil]
+      # @param evening [LiveState] @param model [Session::Model, nil] of its plan @param forecast [Session::Forecast, nil]
       def initialize(evening, model = nil, forecast = nil)
         @evening = evening
         @forecast = forecast
         @clearing = model ? model.clearing : 0
-        @starts = Starts.new(model, evening) if model && evening.started
+        @starts = WorkStarts.new(model, evening) if model && evening.started
       end
 
       # @return [Boolean] whether waiting and watching are taken out of what was taken

@@ -2,12 +2,16 @@
 
 module Core
   module Logbook
-    # Calls for help in a class. expected: so many, by the chances it was planned with, at the steps that were finished · called: at so many
-    # of them someone called · session: names the class · weight: how much it counts
+    # Calls for help in a class.
+    #
+    # @param expected so many, by the chances it was planned with, at the steps that were finished
+    # @param called at so many of them someone called
+    # @param session names the class
+    # @param weight how much it counts
     Calls = Value.define(:expected, :called, :session, weight: 1.0)
 
     class Calls
-      # @param model [Session::Model] @param evening [Live::Evening]
+      # @param model [Session::Model] @param evening [Live::LiveState]
       # @return [Calls, nil] nil where no call was tapped, since then nobody may have tapped any
       def self.of(model, evening, session)
         counted = model.people.flat_map { |person| steps(person, evening) }

@@ -2,9 +2,17 @@
 
 module Core
   module Logbook
-    # What one held class says, by what was tapped in it. session: names it · date · people: how many came · tries: [Try] · lost: [Lost]
-    # calls: [Calls] · came_out: [CameOut] · told: the chance that all would finish, by its plan, nil where it cannot be simulated
-    # came_true: whether they did, nil where that is not known · teaches: whether plans may learn from it
+    # What one held class says, by what was tapped in it.
+    #
+    # @param session names it
+    # @param people how many came
+    # @param tries [TimeObservation]
+    # @param lost [Lost]
+    # @param calls [Calls]
+    # @param came_out [LengthObservation]
+    # @param told the chance that all would finish, by its plan, nil where it cannot be simulated
+    # @param came_true whether they did, nil where that is not known
+    # @param teaches whether plans may learn from it
     HeldClass = Value.define(:session, :date, :people, tries: [].freeze, lost: [].freeze, calls: [].freeze, came_out: [].freeze, told: nil,
       came_true: nil, teaches: true)
 
@@ -18,7 +26,7 @@ module Core
       # @param inputs [Inputs] @param events [Array<Live::Event>] @return [HeldClass]
       def self.of(inputs, events)
         plan = inputs.plan
-        evening = Live::Evening.new(plan, events)
+        evening = Live::LiveState.new(plan, events)
         blank = blank(inputs.workshop, evening.people.values.count(&:here))
         model = Session::Modelling.new(plan, inputs.calibration).model
         return blank if model.is_a?(Session::Impossible)
@@ -27,8 +35,8 @@ module Core
         return blank.with(told: told(simulation)) if evening.started.nil?
 
         session = inputs.workshop.key
-        blank.with(tries: Try.of(evening, simulation, session), lost: Lost.of(plan, evening, session),
-          calls: [Calls.of(model, evening, session)].compact, came_out: CameOut.of(plan, evening, session),
+        blank.with(tries: TimeObservation.of(evening, simulation, session), lost: Lost.of(plan, evening, session),
+          calls: [Calls.of(model, evening, session)].compact, came_out: LengthObservation.of(plan, evening, session),
           told: told(simulation), came_true: came_true(model, evening).then { |tapped| tapped.nil? ? blank.came_true : tapped })
       end
 

@@ -14,16 +14,16 @@ module Core
         @help = calibration.help
       end
 
-      # @param calls [Array<Calls>] @return [Lesson, nil] its value is the chance of a call where all is new
+      # @param calls [Array<Calls>] @return [LearnedValue, nil] its value is the chance of a call where all is new
       def lesson(calls)
         return if calls.empty?
 
         shape = BEFORE + calls.sum { |one| one.called * one.weight }
         weight = BEFORE + calls.sum { |one| one.expected * one.weight }
-        low, middle, high = [Gamma.quantile(shape, -Lesson::REACH), shape, Gamma.quantile(shape, Lesson::REACH)].map { |factor|
+        low, middle, high = [Gamma.quantile(shape, -LearnedValue::REACH), shape, Gamma.quantile(shape, LearnedValue::REACH)].map { |factor|
           [@help * factor / weight, MOST].min
         }
-        Lesson.new(about: :help, number: calls.sum(&:expected), seen: calls.sum(&:called), classes: calls.map(&:session).uniq.size,
+        LearnedValue.new(about: :help, number: calls.sum(&:expected), seen: calls.sum(&:called), classes: calls.map(&:session).uniq.size,
           value: middle, low: low, high: high)
       end
     end

@@ -2,11 +2,18 @@
 
 module Core
   module Logbook
-    # All that held classes teach. times, losses, lengths: [Lesson] · between, help: Lesson or nil · record: TrackRecord
+    # All that held classes teach.
+    #
+    # @param times [LearnedValue]
+    # @param losses see times
+    # @param lengths see times
+    # @param between Lesson or nil
+    # @param help see between
+    # @param record TrackRecord
     Learnt = Value.define(:times, :losses, :lengths, :between, :help, :record)
 
     class Learnt
-      # @param held [Array<HeldClass>] @param calibration [Setup::Calibration] @param fading [Fading]
+      # @param held [Array<HeldClass>] @param calibration [Setup::Calibration] @param fading [Decay]
       def self.of(held, calibration, fading)
         chosen = held.select(&:teaches)
         teaching = chosen.map { |one| one.weighing(fading.weight(one.date)) }

@@ -10,7 +10,7 @@ module Core
       IN_A_CLASS = 1.5
       WITHIN = 4.0
 
-      # @param pieces [Array<CameOut>] @return [Array<Lesson>] of each project, most pieces first
+      # @param pieces [Array<LengthObservation>] @return [Array<LearnedValue>] of each project, most pieces first
       def lessons(pieces)
         pieces.group_by(&:project).map { |project, same| lesson(project, same) }.sort_by { |lesson| [-lesson.number, lesson.about] }
       end
@@ -22,8 +22,9 @@ module Core
         weights = by_class.map { |same| same.first.weight / ((IN_A_CLASS**2) + ((WITHIN**2) / same.size)) }
         precision = (1 / (BEFORE**2)) + weights.sum
         middle = by_class.zip(weights).sum { |same, weight| weight * same.sum(&:by) / same.size } / precision
-        reach = Lesson::REACH / Math.sqrt(precision)
-        Lesson.new(about: project, number: pieces.size, classes: by_class.size, value: middle, low: middle - reach, high: middle + reach)
+        reach = LearnedValue::REACH / Math.sqrt(precision)
+        LearnedValue.new(about: project, number: pieces.size, classes: by_class.size, value: middle, low: middle - reach,
+          high: middle + reach)
       end
     end
   end

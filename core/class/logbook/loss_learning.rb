@@ -9,7 +9,7 @@ module Core
       # So many uses count as much as the value from memory (from memory).
       BEFORE = 60.0
 
-      # @param tallies [Array<Lost>] @return [Array<Lesson>] of each kind, most uses first; values are shares of uses
+      # @param tallies [Array<Lost>] @return [Array<LearnedValue>] of each kind, most uses first; values are shares of uses
       def lessons(tallies)
         tallies.group_by(&:kind).map { |kind, same| lesson(kind, same) }.sort_by { |lesson| [-lesson.number, lesson.about] }
       end
@@ -19,8 +19,8 @@ module Core
       def lesson(kind, tallies)
         shape = (Materials::Loss.usual(kind) * BEFORE) + tallies.sum { |tally| tally.lost * tally.weight }
         weight = BEFORE + tallies.sum { |tally| tally.uses * tally.weight }
-        low, high = [-1, 1].map { |side| Gamma.quantile(shape, side * Lesson::REACH) / weight }
-        Lesson.new(about: kind, number: tallies.sum(&:uses), seen: tallies.sum(&:lost), classes: tallies.map(&:session).uniq.size,
+        low, high = [-1, 1].map { |side| Gamma.quantile(shape, side * LearnedValue::REACH) / weight }
+        LearnedValue.new(about: kind, number: tallies.sum(&:uses), seen: tallies.sum(&:lost), classes: tallies.map(&:session).uniq.size,
           value: shape / weight, low: low, high: high)
       end
     end

@@ -2,12 +2,16 @@
 
 module Core
   module Logbook
-    # Parts of one kind that were used in a class, and how many spares went. kind: of part · uses: as if all had been of level 3, whose
-    # losses are the usual ones · lost · session: names the class · weight: how much it counts
+    # Parts of one kind that were used in a class, and how many spares went.
+    #
+    # @param kind of part
+    # @param uses as if all had been of level 3, whose losses are the usual ones
+    # @param session names the class
+    # @param weight how much it counts
     Lost = Value.define(:kind, :uses, :lost, :session, weight: 1.0)
 
     class Lost
-      # @param plan [Plan] of a class that was held @param evening [Live::Evening]
+      # @param plan [Plan] of a class that was held @param evening [Live::LiveState]
       # @return [Array<Lost>] one for each kind; none where no spare was written down, since then nobody may have looked
       def self.of(plan, evening, session)
         there = evening.people.values.select { |person| person.here && person.place.positive? }

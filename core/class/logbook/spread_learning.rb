@@ -19,7 +19,7 @@ module Core
         @before = Session::Spread.sigma(1.0, calibration.between)
       end
 
-      # @param tries [Array<Try>] @return [Lesson, nil] its value is a coefficient of variation; nil where nobody can be compared
+      # @param tries [Array<TimeObservation>] @return [LearnedValue, nil] its value is a coefficient of variation; nil where nobody can be compared
       def lesson(tries)
         classes = tries.group_by(&:session).values.filter_map { |same| sums(same) }
         return if classes.empty?
@@ -37,7 +37,7 @@ module Core
         classes.sum { |one| one.tries * one.people_free } / classes.sum(&:people_free)
       end
 
-      # @param tries [Array<Try>] of one class @return [Sums, nil]
+      # @param tries [Array<TimeObservation>] of one class @return [Sums, nil]
       def sums(tries)
         cells = cells(tries)
         people = cells.group_by { |person, _, _| person }
@@ -59,8 +59,8 @@ module Core
         variance = [((BEFORE * (@before**2)) + (classes.sum(&:people_free) * seen)) / free, LEAST**2].max
         tries = SpreadLearning.tries(classes)
         whole = (tries * variance) + left
-        low, high = [1, -1].map { |side| ((whole * free / (2 * Gamma.quantile(free / 2, side * Lesson::REACH))) - left) / tries }
-        Lesson.new(about: :between, number: people, classes: classes.size, value: variation(variance), low: variation(low),
+        low, high = [1, -1].map { |side| ((whole * free / (2 * Gamma.quantile(free / 2, side * LearnedValue::REACH))) - left) / tries }
+        LearnedValue.new(about: :between, number: people, classes: classes.size, value: variation(variance), low: variation(low),
           high: variation(high))
       end
 

@@ -16,7 +16,7 @@ module Core
         @between = Session::Spread.sigma(1.0, between)**2
       end
 
-      # @param tries [Array<Try>] @return [Array<Lesson>] of each technique that was tried, most tries first; values are factors of the time
+      # @param tries [Array<TimeObservation>] @return [Array<LearnedValue>] of each technique that was tried, most tries first; values are factors of the time
       #   that is reckoned with now
       def lessons(tries)
         tries.group_by(&:technique).map { |technique, same| lesson(technique, same) }.sort_by { |lesson| [-lesson.number, lesson.about] }
@@ -28,8 +28,8 @@ module Core
         classes = pulled_in(tries).group_by(&:session).values.map { |same| of_class(same) }
         precision = (1 / (BEFORE**2)) + classes.sum(&:last)
         middle = classes.sum { |value, weight| value * weight } / precision
-        reach = Lesson::REACH / Math.sqrt(precision)
-        Lesson.new(about: technique, number: tries.size, classes: classes.size, value: Math.exp(middle),
+        reach = LearnedValue::REACH / Math.sqrt(precision)
+        LearnedValue.new(about: technique, number: tries.size, classes: classes.size, value: Math.exp(middle),
           low: Math.exp(middle - reach), high: Math.exp(middle + reach))
       end
 
@@ -38,7 +38,7 @@ module Core
         tries.zip(Outliers.pulled_in(tries.map(&:log), usual)).map { |try, log| try.with(log: log) }
       end
 
-      # @param tries [Array<Try>] of one technique in one class @return [(Float, Float)] its value and how precise that is
+      # @param tries [Array<TimeObservation>] of one technique in one class @return [(Float, Float)] its value and how precise that is
       def of_class(tries)
         people = tries.group_by(&:person).values.map { |own|
           [own.sum(&:log) / own.size, 1 / (@between + (own.sum(&:variance) / (own.size**2)))]

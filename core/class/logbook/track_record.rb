@@ -9,8 +9,13 @@ module Core
       # Bounds of the groups in which chances are counted.
       BOUNDS = [0.0, 0.25, 0.5, 0.75, 0.9, 1.0].freeze
 
-      # Classes that were told about the same. told: chance on average · classes: how many · came: in how many all finished in time
-      # low, high: where the share that comes true lies with a chance of 8 in 10
+      # Classes that were told about the same.
+      #
+      # @param told chance on average
+      # @param classes how many
+      # @param came in how many all finished in time
+      # @param low where the share that comes true lies with a chance of 8 in 10
+      # @param high see low
       Row = Value.define(:told, :classes, :came, :low, :high) do
         def share
           came.fdiv(classes)
@@ -58,9 +63,9 @@ module Core
 
       # E. B. Wilson, Journal of the American Statistical Association 22, 1927.
       def interval(came, number)
-        square = Lesson::REACH**2
+        square = LearnedValue::REACH**2
         middle = (came + (square / 2)) / (number + square)
-        reach = Lesson::REACH * Math.sqrt((came * (number - came).fdiv(number)) + (square / 4)) / (number + square)
+        reach = LearnedValue::REACH * Math.sqrt((came * (number - came).fdiv(number)) + (square / 4)) / (number + square)
         [middle - reach, middle + reach].map { |share| share.clamp(0.0, 1.0) }
       end
     end

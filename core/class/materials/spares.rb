@@ -2,7 +2,10 @@
 
 module Core
   module Materials
-    # What is held back so that nobody is short. shared: in one dish for all · bagged: in each bag, added up
+    # What is held back so that nobody is short.
+    #
+    # @param shared in one dish for all
+    # @param bagged in each bag, added up
     Spares = Value.define(:part, :needed, :shared, :bagged) do
       # @param mode [Symbol] :shared or :bagged @return [Integer]
       def held(mode)

@@ -4,10 +4,15 @@ require 'forwardable'
 
 module Core
   module Planning
-    # One attendee's part of a plan: own: OwnPiece, what they make · needs: [Materials::Need] · cuts: [Cutting::CutNeed], both with what
-    # they practise with · practice: Steps::PracticeBag, what of needs and cuts is for that
-    # tools: {tool key => held at once} · tasks: [Steps::Task] in order
-    # spared: [(Making::StepUse, reason)], steps of the piece they do not do
+    # One attendee's part of a plan.
+    #
+    # @param own OwnPiece, what they make
+    # @param needs [Materials::Need]
+    # @param cuts [Cutting::CutNeed], both with what they practise with
+    # @param practice Steps::PracticeBag, what of needs and cuts is for that
+    # @param tools {tool key => held at once}
+    # @param tasks [Steps::Task] in order
+    # @param spared [(Making::StepUse, reason)], steps of the piece they do not do
     PersonPlan = Value.define(:own, :needs, :cuts, :tools, :tasks, spared: [].freeze, practice: nil) do
       extend Forwardable
 
@@ -48,9 +53,9 @@ module Core
         piece.work_ups.values.flat_map { |work_up| work_up.loading.value }
       end
 
-      # @param table [Catalogue::Table] @return [Array<Sizing::TryOn::Change>] none for what has a size of its own
+      # @param table [Catalogue::Table] @return [Array<Sizing::SizeAdjustment::Change>] none for what has a size of its own
       def try_on(table)
-        body == :own ? [] : Sizing::TryOn.changes(piece, additions(table))
+        body == :own ? [] : Sizing::SizeAdjustment.changes(piece, additions(table))
       end
 
       # @param table [Catalogue::Table] @return [Array<Catalogue::Part>] what may be added to this piece, for this person

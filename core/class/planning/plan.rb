@@ -4,10 +4,15 @@ module Core
   module Planning
     # The plan of a class: a pure function of the class, its design, its people, the catalogue and the calibration.
     #
-    # people: [PersonPlan] · extras: [PersonPlan], kits for late sign-ups · needs: [Materials::Need], exactly the sum over kits · spares:
-    # {part => Materials::Spares} · order: Steps::Order, of the common steps · steps: [PlannedStep] · tools: [Steps::ToolNeed] · timetable:
-    # Steps::Timetable
-    # usual: Lazy of the PersonPlan at a usual size, for a class without sized people
+    # @param people [PersonPlan]
+    # @param extras [PersonPlan], kits for late sign-ups
+    # @param needs [Materials::Need], exactly the sum over kits
+    # @param spares {part => Materials::Spares}
+    # @param order Steps::StepOrder, of the common steps
+    # @param steps [PlannedStep]
+    # @param tools [Steps::ToolNeed]
+    # @param timetable Steps::Timetable
+    # @param usual Lazy of the PersonPlan at a usual size, for a class without sized people
     Plan = Value.define(:workshop, :design, :people, :usual, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
       table: nil) do
       # @return [PersonPlan] what someone of a usual size makes
@@ -15,7 +20,7 @@ module Core
         usual.value
       end
 
-      # @return [Catalogue::Skill] of a step
+      # @return [Catalogue::Technique] of a step
       def technique_of(step)
         table.technique(step.technique)
       end
@@ -26,7 +31,7 @@ module Core
         Steps::Readiness.new(people.map(&:attendee), order.steps, table, workshop.date, spared: spared)
       end
 
-      # @return [Planning::Seating::Plan]
+      # @return [Planning::Seating::SeatingChart]
       def room
         Seating.new(people.map(&:attendee), tools).plan
       end

@@ -16,7 +16,7 @@ module Core
         # A design that the catalogue cannot build raises at once, before any person is planned.
         fittings.blueprint(nil)
         @orders = {}
-        @takes = Hash.new { |known, skill| known[skill] = Steps::PracticeBag.takes(skill) }.compare_by_identity
+        @takes = Hash.new { |known, technique| known[technique] = Steps::PracticeBag.takes(technique) }.compare_by_identity
         # The steps of pieces that are made alike, in order.
         @ordered = {}.compare_by_identity
         begin_lists
@@ -134,14 +134,14 @@ module Core
       # What they practise with, out of the parts and lines of the piece.
       def practice_bag(list, piece)
         practised = list.items.each_index.select { |i| list.items[i].kind == :practice }
-        Steps::PracticeBag.new(practised.map { |i| [@takes[list.items[i].skill], list.items[i + 1].step] }, piece)
+        Steps::PracticeBag.new(practised.map { |i| [@takes[list.items[i].technique], list.items[i + 1].step] }, piece)
       end
 
       # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
       def ordered(steps)
         keys = steps.map(&:key)
         found = @orders[keys] ||= begin
-          order = Steps::Order.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes), school: teaching.school)
+          order = Steps::StepOrder.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes), school: teaching.school)
           { order: order, places: order.steps.map { |step| keys.index(step.key) } }
         end
         steps.values_at(*found[:places])
@@ -204,17 +204,17 @@ module Core
       def tasks(list, attendee)
         shown = {}
         list.items.map do |item|
-          demonstration = shown[item.skill.key] || item.kind == :extra ? 0 : item.skill.demonstration_minutes
-          shown[item.skill.key] = true
-          working = @times.working(item.step, item.skill, attendee) if item.kind == :step
-          Steps::Task.new(step: item.step, technique: item.skill, kind: item.kind, reason: item.reason,
+          demonstration = shown[item.technique.key] || item.kind == :extra ? 0 : item.technique.demonstration_minutes
+          shown[item.technique.key] = true
+          working = @times.working(item.step, item.technique, attendee) if item.kind == :step
+          Steps::Task.new(step: item.step, technique: item.technique, kind: item.kind, reason: item.reason,
             demonstration_minutes: demonstration,
             minutes: working ? working.minutes * @design.made : set_minutes(item), holding: item.holding, working: working)
         end
       end
 
       def set_minutes(item)
-        item.kind == :practice ? item.skill.practice_minutes : teaching.extra_minutes
+        item.kind == :practice ? item.technique.practice_minutes : teaching.extra_minutes
       end
 
       def planned_steps
@@ -224,11 +224,11 @@ module Core
       end
 
       def planned_step(step, reason, number, levels)
-        skill = @table.technique(step.technique)
-        PlannedStep.new(number: number, step: step, technique: skill, reason: reason,
-          tools: skill.tools.uniq.map { |key| @table.tool(key) },
+        technique = @table.technique(step.technique)
+        PlannedStep.new(number: number, step: step, technique: technique, reason: reason,
+          tools: technique.tools.uniq.map { |key| @table.tool(key) },
           minutes_by_level: levels.to_h { |level| [level, minutes_at(step.key, level)] },
-          cautions: (skill.cautions + step.cautions).uniq, numbers: numbers(step))
+          cautions: (technique.cautions + step.cautions).uniq, numbers: numbers(step))
       end
 
       # @return [Float] the mean of those at this level who are fitted

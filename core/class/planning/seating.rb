@@ -6,11 +6,18 @@ module Core
     # minors within the instructor's reach, left-handers at the left end of a table where no elbow is in their way, and
     # beginners beside someone who knows more.
     class Seating
-      # One place. table, seat: from 0, seat counted from the left · reasons: why just here
+      # One place.
+      #
+      # @param table from 0, seat counted from the left
+      # @param seat see table
+      # @param reasons why just here
       Seat = Value.define(:attendee, :table, :seat, reasons: [].freeze)
-      # A tool that several share. tables: those it stands for · number: how many stand there
+      # A tool that several share.
+      #
+      # @param tables those it stands for
+      # @param number how many stand there
       Station = Value.define(:tool, :number, :tables)
-      Plan = Value.define(:seats, :stations, :own, :per_table)
+      SeatingChart = Value.define(:seats, :stations, :own, :per_table)
 
       PER_TABLE = 4
 
@@ -21,9 +28,9 @@ module Core
         @per_table = per_table
       end
 
-      # @return [Plan]
+      # @return [SeatingChart]
       def plan
-        Plan.new(seats: seats, stations: stations, own: @tools.reject(&:shared?).map(&:tool), per_table: @per_table)
+        SeatingChart.new(seats: seats, stations: stations, own: @tools.reject(&:shared?).map(&:tool), per_table: @per_table)
       end
 
       private

@@ -3,8 +3,16 @@
 module Core
   module Price
     # What a seat in a class costs and should cost. All amounts are Money for the whole class unless said.
-    # materials: in the kits · wastage: spares, and scrap less what it brings · time, venue, tools: as chosen · people: who pay
-    # unpriced: [part or line] without an offer to go by · margin: hundredths of the price · rounding: minor units
+    #
+    # @param materials in the kits
+    # @param wastage spares, and scrap less what it brings
+    # @param time as chosen
+    # @param venue see time
+    # @param tools see time
+    # @param people who pay
+    # @param unpriced [part or line] without an offer to go by
+    # @param margin hundredths of the price
+    # @param rounding minor units
     Seat = Value.define(:materials, :wastage, :time, :venue, :tools, :people, :unpriced, :margin, :rounding) do
       def fixed
         time + venue + tools

@@ -28,25 +28,25 @@ module Core
 
       # @param model [Model]
       def initialize(model)
-        @moments = Moments.new(model.people.size + 1)
+        @moments = EventQueue.new(model.people.size + 1)
         @people = []
         @tools = Tools.new(model.tools)
         @helpers = Helpers.new(model, @people)
-        @showings = Showings.new(model, @helpers, @moments)
+        @showings = Demonstrations.new(model, @helpers, @moments)
         @fatigue = Fatigue.new(model) if model.fatigue.positive?
-        room = Room.new(model: model, moments: @moments, tools: @tools, helpers: @helpers, showings: @showings, fatigue: @fatigue)
+        room = Classroom.new(model: model, moments: @moments, tools: @tools, helpers: @helpers, showings: @showings, fatigue: @fatigue)
         Step.of(model).each_with_index { |steps, number| @people << Person.new(number, steps, room) }
         # By the place of their moment.
         @actors = [*@people, @showings]
       end
 
-      # @param draws [(Array<Array<String>>, Integer)] see Draws#at
+      # @param draws [(Array<Array<String>>, Integer)] see RandomStreams#at
       # @param observer [#turned, #step_begun, #demonstration_begun, #shown_alone, #helped_by_neighbour, nil] told, in ticks
       #   and places, of each change of what someone does, each step begun, each demonstration begun, each time something
       #   is shown to one person alone, and each visit of a neighbour
       # @return [Engine] itself, with what came of it
       def run(draws, observer = nil)
-        begin_again(*draws, observer)
+        reset(*draws, observer)
         pass_all_moments
         pass_all_moments while @showings.begin_held_up(@moments.now) || @tools.share(@moments.now)
         self
@@ -69,13 +69,13 @@ module Core
 
       private
 
-      def begin_again(bytes, first, observer)
-        @moments.begin_again
-        @tools.begin_again
-        @helpers.begin_again
-        @showings.begin_again(observer)
-        @fatigue&.begin_again
-        @people.each { |person| person.begin_again(bytes[person.number], first, observer) }
+      def reset(bytes, first, observer)
+        @moments.reset
+        @tools.reset
+        @helpers.reset
+        @showings.reset(observer)
+        @fatigue&.reset
+        @people.each { |person| person.reset(bytes[person.number], first, observer) }
       end
 
       def pass_all_moments

@@ -4,20 +4,26 @@ module Core
   module Session
     # How a class is expected to go, from many simulated runs. All minutes count from the start; clearing up is in every finish.
     #
-    # runs · minutes: of the class · ends: when the last has finished, sorted · finishes: {attendee key => sorted minutes}
-    # in_time: {number of people who finish by the end => runs} · last: {attendee key => share of runs in which they are the last} · why:
-    # {kind of time => minutes of the last, on average}
-    # typical: WatchedRun whose end lies in the middle · watched: [WatchedRun], only their sums
-    # queues: see Queues
+    # runs
+    #
+    # @param minutes of the class
+    # @param ends when the last has finished, sorted
+    # @param finishes {attendee key => sorted minutes}
+    # @param in_time {number of people who finish by the end => runs}
+    # @param last {attendee key => share of runs in which they are the last}
+    # @param why {kind of time => minutes of the last, on average}
+    # @param typical RunTrace whose end lies in the middle
+    # @param watched [RunTrace], only their sums
+    # @param queues see Queues
     Forecast = Value.define(:runs, :minutes, :ends, :finishes, :in_time, :last, :why, :typical, :watched, :helpers, :tools, :queues) do
       # @return [Float] chance that everyone has finished and cleared up by the end
       def chance
         share(ends, minutes)
       end
 
-      # @return [Outlook]
+      # @return [ForecastSummary]
       def outlook
-        Outlook.new(runs: runs, chance: chance, late_end: end_at(0.9), last: most_often_last)
+        ForecastSummary.new(runs: runs, chance: chance, late_end: end_at(0.9), last: most_often_last)
       end
 
       # Of the chance, with two runs of each kind added, so that none or all of few runs is not taken for certain
@@ -92,7 +98,7 @@ module Core
         runs ? of(simulation, simulation.run(0...runs)) : Refinement.new(simulation, Refinement.stages(model)).call
       end
 
-      # @param simulation [Simulation] @param results [Results] of its runs from 0 on @param watched [Array<WatchedRun>] its first runs
+      # @param simulation [Simulation] @param results [Results] of its runs from 0 on @param watched [Array<RunTrace>] its first runs
       # @return [Forecast]
       def self.of(simulation, results, watched: simulation.watch(0...[WATCHED, results.size].min))
         model = simulation.model

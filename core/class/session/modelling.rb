@@ -96,15 +96,15 @@ module Core
       end
 
       # Less likely each time it is done again.
-      def help(attendee, skill, times)
-        unknown = 1 - familiarity(attendee, skill)
+      def help(attendee, technique, times)
+        unknown = 1 - familiarity(attendee, technique)
         chance = (HELP_LEAST + (@calibration.help * unknown)) / (1 + times)
         [chance * (@choices.demonstrations == :at_start ? FORGOTTEN : 1), MOST_HELP].min
       end
 
-      def familiarity(attendee, skill)
+      def familiarity(attendee, technique)
         @familiarity ||= {}.compare_by_identity
-        (@familiarity[attendee] ||= {})[skill.key] ||= People::Familiarity.of(attendee, skill, @workshop.date)
+        (@familiarity[attendee] ||= {})[technique.key] ||= People::Familiarity.of(attendee, technique, @workshop.date)
       end
 
       # @return [Array<String>] techniques that are demonstrated, in the order of the work
@@ -113,13 +113,13 @@ module Core
           person.tasks.reject { |task|
             task.kind == :extra
           }.map(&:technique)
-        }.uniq.select { |skill| skill.demonstration_minutes.positive? }.map(&:key)
+        }.uniq.select { |technique| technique.demonstration_minutes.positive? }.map(&:key)
       end
 
-      def watches?(attendee, skill)
+      def watches?(attendee, technique)
         case @choices.demonstrations
         when :at_start then false
-        when :carry_on then familiarity(attendee, skill) < People::Familiarity::SURE
+        when :carry_on then familiarity(attendee, technique) < People::Familiarity::SURE
         else true
         end
       end
@@ -128,15 +128,15 @@ module Core
         return [] if @choices.demonstrations == :at_start
 
         shown.map do |key|
-          skill = @plan.table.technique(key)
+          technique = @plan.table.technique(key)
           watching = @people.count { |person|
             person.tasks.any? { |task|
               task.kind != :extra && task.technique.key == key
-            } && watches?(person.attendee, skill)
+            } && watches?(person.attendee, technique)
           }
           quorum = @choices.demonstrations == :carry_on ? (watching / 2.0).ceil : watching
-          Model::Demonstration.new(minutes: skill.demonstration_minutes.to_f, quorum: [quorum, 1].max,
-            alone: skill.demonstration_minutes * ALONE, label: key)
+          Model::Demonstration.new(minutes: technique.demonstration_minutes.to_f, quorum: [quorum, 1].max,
+            alone: technique.demonstration_minutes * ALONE, label: key)
         end
       end
 

@@ -4,9 +4,13 @@ module Core
   module Session
     # What the instructor can do before class, what it saves there, and on which day it is done.
     class Preparation
-      # One step that could be, or is, prepared. saved: minutes in class, added over the people · taken: minutes of the instructor
-      # levels: those it saves · chosen: highest level it is prepared for, 0 for none · people: how many it is prepared for, or would be
-      Candidate = Value.define(:step, :skill, :saved, :taken, :chosen, :people) do
+      # One step that could be, or is, prepared.
+      #
+      # @param saved minutes in class, added over the people
+      # @param taken minutes of the instructor levels: those it saves
+      # @param chosen highest level it is prepared for, 0 for none
+      # @param people how many it is prepared for, or would be
+      Candidate = Value.define(:step, :technique, :saved, :taken, :chosen, :people) do
         # @return [Float] minutes saved for one minute of preparing
         def worth
           taken.zero? ? 0.0 : saved / taken
@@ -14,11 +18,12 @@ module Core
       end
 
       # One thing on the list.
-      # days: before class, as it should be
-      # code: wording key
-      # step: nil for what belongs to no step
-      # on: the day it is done, within what is left
-      # late: whether the day on which it should be done is past
+      #
+      # @param days before class, as it should be
+      # @param code wording key
+      # @param step nil for what belongs to no step
+      # @param on the day it is done, within what is left
+      # @param late whether the day on which it should be done is past
       Task = Value.define(:days, :code, :minutes, step: nil, people: 0, names: '', on: nil, late: false)
 
       # The instructor works like the most practised (from memory).
@@ -71,12 +76,12 @@ module Core
       end
 
       def offer(step)
-        skill = @plan.technique_of(step)
+        technique = @plan.technique_of(step)
         chosen = @plan.workshop.teaching.prepared.fetch(step.key, 0)
         doing = @people.select { |person| chosen.zero? || person.attendee.level <= chosen }
-        each = @times.minutes(step, skill, INSTRUCTOR) * @plan.design.made
-        saved = doing.sum { |person| @times.minutes(step, skill, person.attendee) * @plan.design.made }
-        Candidate.new(step: step, skill: skill, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
+        each = @times.minutes(step, technique, INSTRUCTOR) * @plan.design.made
+        saved = doing.sum { |person| @times.minutes(step, technique, person.attendee) * @plan.design.made }
+        Candidate.new(step: step, technique: technique, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
       end
 
       # @return [Array<Catalogue::Part>] beads that lines pass, of whose lot nothing was tested

@@ -9,7 +9,7 @@ module Core
 
       module_function
 
-      # @param runs [Array<WatchedRun>]
+      # @param runs [Array<RunTrace>]
       # @return [Array<(Float, Float, Float)>] minute at which a stretch begins, waiting for tools, waiting for help
       def of(runs)
         last = runs.flat_map { |run| run.waiting.map(&:first) }.max || 0.0

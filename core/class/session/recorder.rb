@@ -64,10 +64,10 @@ module Core
       end
 
       # @param finished [Array<Float>] minute of work at which each person was done
-      # @return [WatchedRun]
+      # @return [RunTrace]
       def run(finished)
         rows = keyed(@rows.map { |row| tidied_up(row) })
-        WatchedRun.new(rows: rows, begun: keyed(@begun),
+        RunTrace.new(rows: rows, begun: keyed(@begun),
           shown: @showings.to_h { |showing, ticks| [@model.demonstrations[showing].label, @clock.(ticks)] },
           ended: rows.transform_values { |row| ended(row) },
           finished: keyed(finished.map { |minute| @clock.(minute * Engine::TICKS) }),

@@ -4,10 +4,13 @@ module Core
   module Session
     # The plan by the clock, from a forecast: when to begin each demonstration, by when each step must be begun, when to call time.
     class RunSheet
-      # One line. minute: when · code: :welcome, :demonstration, :step, :break, :time_out, :clearing or :end · step: nil where it is about
-      # none · latest: minute after which starting means finishing late; nil where there is none · range: [early,
-      # late] of
-      # when
+      # One line.
+      #
+      # @param minute when
+      # @param code :welcome, :demonstration, :step, :break, :time_out, :clearing or :end
+      # @param step nil where it is about none
+      # @param latest minute after which starting means finishing late; nil where there is none
+      # @param range [early, late] of when
       Line = Value.define(:minute, :code, step: nil, technique: nil, latest: nil, range: nil, minutes: nil)
 
       # Starting by the latest start means finishing in time in this share of runs.
@@ -43,19 +46,20 @@ module Core
         return at_start if @plan.workshop.session.demonstrations == :at_start
 
         @forecast.watched.flat_map { |run| run.shown.to_a }.group_by(&:first).map do |key, pairs|
-          skill = @plan.table.technique(key)
+          technique = @plan.table.technique(key)
           minutes = pairs.map(&:last).sort
-          Line.new(minute: middle(minutes), code: :demonstration, technique: skill, minutes: skill.demonstration_minutes.to_f,
+          Line.new(minute: middle(minutes), code: :demonstration, technique: technique, minutes: technique.demonstration_minutes.to_f,
             range: [Quantile.of(minutes, 0.1), Quantile.of(minutes, 0.9)])
         end
       end
 
       def at_start
         minute = @calibration.welcome_minutes.to_f
-        shown = @plan.order.steps.map { |step| @plan.technique_of(step) }.uniq.select { |skill| skill.demonstration_minutes.positive? }
-        shown.map do |skill|
-          line = Line.new(minute: minute, code: :demonstration, technique: skill, minutes: skill.demonstration_minutes.to_f)
-          minute += skill.demonstration_minutes
+        shown = @plan.order.steps.map { |step|
+ @plan.technique_of(step) }.uniq.select { |technique| technique.demonstration_minutes.positive? }
+        shown.map do |technique|
+          line = Line.new(minute: minute, code: :demonstration, technique: technique, minutes: technique.demonstration_minutes.to_f)
+          minute += technique.demonstration_minutes
           line
         end
       end

@@ -8,11 +8,11 @@ module Core
 
       attr_reader :model
 
-      # @param model [Model] @param drawn [Memo, nil] see Draws.of
+      # @param model [Model] @param drawn [Memo, nil] see RandomStreams.of
       def initialize(model, seed: SEED, drawn: nil)
         @model = model
         @engine = Engine.new(model)
-        @draws = Draws.of(model, seed, drawn: drawn)
+        @draws = RandomStreams.of(model, seed, drawn: drawn)
       end
 
       # @param replications [Range<Integer>] which of them; the same ones always come to the same
@@ -26,7 +26,7 @@ module Core
         results
       end
 
-      # @param replications [Range<Integer>] @return [Array<WatchedRun>] these runs, with all that happened in them
+      # @param replications [Range<Integer>] @return [Array<RunTrace>] these runs, with all that happened in them
       def watch(replications)
         replications.map do |replication|
           recorder = Recorder.new(model, method(:paused))

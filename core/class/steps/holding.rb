@@ -3,8 +3,11 @@
 module Core
   module Steps
     # Which tools someone has while they do each thing on their list. What a step keeps stays with the piece until the step that frees it.
-    # held: {tool key => number} while it is done · takes: what of that is fetched for it · kept: what was there before it began
-    # gives: what is put back when it is done
+    #
+    # @param held {tool key => number} while it is done
+    # @param takes what of that is fetched for it
+    # @param kept what was there before it began
+    # @param gives what is put back when it is done
     Holding = Value.define(:held, :takes, :kept, :gives)
 
     class Holding

@@ -6,32 +6,35 @@ module Core
   module Steps
     # Techniques by level, with what needs what.
     class Ladder
-      # What contradicts itself. code: :cycle or :prerequisite_above · techniques: [Skill] concerned
+      # What contradicts itself.
+      #
+      # @param code :cycle or :prerequisite_above
+      # @param techniques [Technique] concerned
       Trouble = Value.define(:code, :techniques)
 
-      # @param techniques [Hash{String=>Skill}]
+      # @param techniques [Hash{String=>Technique}]
       def initialize(techniques)
         @techniques = techniques
       end
 
-      # @return [Array<Array<Skill>>] for levels 1 to 5: each after what it needs on its own level, then by name
+      # @return [Array<Array<Technique>>] for levels 1 to 5: each after what it needs on its own level, then by name
       def rungs
-        Catalogue::Skill::LEVELS.map do |level|
-          @techniques.values.select { |skill| skill.level == level }.sort_by { |skill| [depth(skill), skill.name] }
+        Catalogue::Technique::LEVELS.map do |level|
+          @techniques.values.select { |technique| technique.level == level }.sort_by { |technique| [depth(technique), technique.name] }
         end
       end
 
-      # @return [Array<(Skill, Skill)>] each prerequisite with what needs it
+      # @return [Array<(Technique, Technique)>] each prerequisite with what needs it
       def needs
-        @techniques.values.flat_map { |skill| known(skill.prerequisites).map { |before| [before, skill] } }
+        @techniques.values.flat_map { |technique| known(technique.prerequisites).map { |before| [before, technique] } }
       end
 
       # @return [Trouble, nil] the first contradiction
-      def trouble
+      def problem
         circle = circles.first
         return Trouble.new(code: :cycle, techniques: known(circle)) if circle
 
-        above = needs.find { |before, skill| before.level > skill.level }
+        above = needs.find { |before, technique| before.level > technique.level }
         Trouble.new(code: :prerequisite_above, techniques: above) if above
       end
 
@@ -50,12 +53,12 @@ module Core
       end
 
       # How many steps of the same level lie below it; a circle counts as none.
-      def depth(skill, seen = [])
-        return 0 if seen.include?(skill.key)
+      def depth(technique, seen = [])
+        return 0 if seen.include?(technique.key)
 
-        known(skill.prerequisites).select { |before|
-          before.level == skill.level
-        }.map { |before| depth(before, [*seen, skill.key]) + 1 }.max || 0
+        known(technique.prerequisites).select { |before|
+          before.level == technique.level
+        }.map { |before| depth(before, [*seen, technique.key]) + 1 }.max || 0
       end
     end
   end

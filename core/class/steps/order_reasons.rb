@@ -12,7 +12,7 @@ module Core
         @path = path
       end
 
-      # @return [Array<Order::Reason>]
+      # @return [Array<StepOrder::Reason>]
       def all
         @path.each_index.map { |place| at(place) }
       end
@@ -56,7 +56,7 @@ module Core
       end
 
       def reason(code, index = nil)
-        Order::Reason.new(code: code, step: index && @rules.steps[index])
+        StepOrder::Reason.new(code: code, step: index && @rules.steps[index])
       end
     end
   end

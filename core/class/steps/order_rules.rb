@@ -20,7 +20,7 @@ module Core
       # levels, held: of each step, and the tools that it takes · tools: by index, equal where they are the same
       attr_reader :steps, :school, :start, :needs, :rather, :bits, :levels, :held, :tools
 
-      # @param minutes [#call, nil] see Order.of @param school [Symbol] one of Teaching::SCHOOLS
+      # @param minutes [#call, nil] see StepOrder.of @param school [Symbol] one of TeachingSettings::SCHOOLS
       def initialize(steps, table, minutes = nil, school: :gentle)
         @steps = steps
         @school = school
@@ -67,10 +67,10 @@ module Core
         last ? @following[last] ||= costs_after(last) : @costs_first
       end
 
-      # @param path [Array<Integer>] @return [Order::Cost]
+      # @param path [Array<Integer>] @return [StepOrder::Cost]
       def cost(path)
         progress, last = @start, nil
-        sums = Order::Cost::FIELDS.to_h { |name| [name, 0] }
+        sums = StepOrder::Cost::FIELDS.to_h { |name| [name, 0] }
         path.each do |index|
           sums[@counted] += misplaced(progress, index)
           sums[:late] += 1 if late?(progress, index)
@@ -79,7 +79,7 @@ module Core
           sums[:against] += against(progress, index)
           progress, last = after(progress, index), index
         end
-        Order::Cost.new(**sums)
+        StepOrder::Cost.new(**sums)
       end
 
       # @param path [Array<Integer>] @return [Array<(Making::StepUse, Making::StepUse)>] the first should come before the second
@@ -93,12 +93,12 @@ module Core
 
       private
 
-      def read_techniques(skills, minutes)
-        @levels = skills.map(&:level)
-        @held = skills.map { |skill| skill.tools.sort }
+      def read_techniques(techniques, minutes)
+        @levels = techniques.map(&:level)
+        @held = techniques.map { |technique| technique.tools.sort }
         @tools = @held.map { |tools| @held.index(tools) }
-        @seconds = @steps.zip(skills).map do |step, skill|
-          minutes ? minutes.call(step) * 60 : (skill.seconds * step.effort * step.repeats).to_f
+        @seconds = @steps.zip(techniques).map do |step, technique|
+          minutes ? minutes.call(step) * 60 : (technique.seconds * step.effort * step.repeats).to_f
         end
         @late_from = @seconds.sum * LAST_PART
       end

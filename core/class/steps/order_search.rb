@@ -39,13 +39,13 @@ module Core
         @steps = rules.steps
       end
 
-      # @return [Order]
+      # @return [StepOrder]
       def best
         reached = [[@rules.start, [Way.new(nil, nil, 0, nil)]]]
         exact = true
         @steps.size.times do |placed|
           found = ways_on(reached, placed)
-          raise Order::Cycle.new(stuck(reached.first.first)) if found.empty?
+          raise StepOrder::Cycle.new(stuck(reached.first.first)) if found.empty?
 
           if found.size > (exact ? MOST_WAYS : MOST_FOLLOWED)
             exact = false
@@ -57,7 +57,7 @@ module Core
       end
 
       # @param keys [Array<String>] those it does not know are left out, those it lacks come where their needs first allow
-      # @return [Order] as wanted, with what it breaks
+      # @return [StepOrder] as wanted, with what it breaks
       def by_hand(keys)
         path = keys.filter_map { |key| @rules.at(key) }.uniq
         found = best
@@ -115,11 +115,11 @@ module Core
         TSort.strongly_connected_components(->(&block) { waiting.each(&block) }, each_child).max_by(&:size).sort.map { |i| @steps[i].key }
       end
 
-      # @param found [Order::Cost, nil] of the best order, for one made by hand
+      # @param found [StepOrder::Cost, nil] of the best order, for one made by hand
       def told(path, exact, found: nil)
-        Order.new(steps: path.map { |i| @steps[i] }, exact: exact, found: found, cost: @rules.cost(path),
+        StepOrder.new(steps: path.map { |i| @steps[i] }, exact: exact, found: found, cost: @rules.cost(path),
           broken: found ? @rules.broken(path) : [],
-          reasons: found ? path.map { Order::Reason.new(code: :by_hand) } : OrderReasons.new(@rules, path).all)
+          reasons: found ? path.map { StepOrder::Reason.new(code: :by_hand) } : OrderReasons.new(@rules, path).all)
       end
     end
   end

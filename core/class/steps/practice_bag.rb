@@ -4,7 +4,8 @@ module Core
   module Steps
     # What someone practises with before a first use, out of the very parts and lines of the piece: "crimp x 2", "line 200 mm".
     class PracticeBag
-      # kind: of part, :line for a length of line · count · length: of line, nil for parts
+      # @param kind of part, :line for a length of line
+      # @param length of line, nil for parts
       Takes = Value.define(:kind, :count, length: nil)
 
       WRITTEN = /\A(?<kind>[a-z_ ]+?)\s*(?:[x×]\s*(?<count>[1-9]\d?)|(?<length>\d.*))\z/i
@@ -20,9 +21,9 @@ module Core
         nil
       end
 
-      # @param skill [Skill] @return [Array<Takes>] what practising it takes, as far as it reads
-      def self.takes(skill)
-        skill.practice_takes.filter_map { |text| read(text) }
+      # @param technique [Technique] @return [Array<Takes>] what practising it takes, as far as it reads
+      def self.takes(technique)
+        technique.practice_takes.filter_map { |text| read(text) }
       end
 
       # @param practised [Array<(Array<Takes>, Making::StepUse)>] what each technique takes, with the first step that uses it

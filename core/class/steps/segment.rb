@@ -2,8 +2,10 @@
 
 module Core
   module Steps
-    # A stretch of someone's session, in minutes from the start. kind: :welcome, :demonstration, :work, :drying, :clearing · tools: keys
-    # held meanwhile
+    # A stretch of someone's session, in minutes from the start.
+    #
+    # @param kind :welcome, :demonstration, :work, :drying, :clearing
+    # @param tools keys held meanwhile
     Segment = Value.define(:kind, :from, :to, step: nil, tools: [].freeze) do
       def minutes
         to - from

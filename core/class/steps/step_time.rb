@@ -22,9 +22,14 @@ module Core
         @starts = {}.compare_by_identity
       end
 
-      # How one person's minutes of a step come about: their product. seconds: base time of one · repeats · effort: of this step ·
-      # learning: how much longer the repeats take than for who knows it well · pace: of the level, for what is known well · light, hand:
-      # what makes it harder
+      # How one person's minutes of a step come about: their product.
+      #
+      # @param seconds base time of one
+      # @param effort of this step
+      # @param learning how much longer the repeats take than for who knows it well
+      # @param pace of the level, for what is known well
+      # @param light how poor light slows it
+      # @param hand how the other hand slows it
       Working = Value.define(:seconds, :repeats, :effort, :learning, :pace, :light, :hand) do
         # @return [Float]
         def minutes
@@ -32,19 +37,24 @@ module Core
         end
       end
 
-      # What one person brings to a technique. done: repeats of it that are behind them · pace: of their level · hand: see Working
+      # What one person brings to a technique.
+      #
+      # @param done repeats of it that are behind them
+      # @param pace of their level
+      # @param hand see Working
       Start = Value.define(:done, :pace, :hand)
 
-      # @param step [Making::StepUse] @param skill [Catalogue::Skill] @param attendee [People::Attendee]
+      # @param step [Making::StepUse] @param technique [Catalogue::Technique] @param attendee [People::Attendee]
       # @return [Float]
-      def minutes(step, skill, attendee)
-        working(step, skill, attendee).minutes
+      def minutes(step, technique, attendee)
+        working(step, technique, attendee).minutes
       end
 
       # @return [Working]
-      def working(step, skill, attendee)
-        start = (@starts[attendee] ||= {}.compare_by_identity)[skill] ||= start(skill, attendee)
-        Working.new(seconds: skill.seconds, repeats: step.repeats, effort: step.effort.to_f, learning: learning(step.repeats, start.done),
+      def working(step, technique, attendee)
+        start = (@starts[attendee] ||= {}.compare_by_identity)[technique] ||= start(technique, attendee)
+        Working.new(seconds: technique.seconds, repeats: step.repeats, effort: step.effort.to_f,
+          learning: learning(step.repeats, start.done),
           pace: start.pace, light: @light, hand: start.hand)
       end
 
@@ -64,9 +74,9 @@ module Core
       private
 
       # A technique is worked in several steps.
-      def start(skill, attendee)
-        knows = People::Familiarity.of(attendee, skill, @on)
-        Start.new(done: (knows * REFERENCE).round(1), pace: @calibration.pace.fetch(attendee.level), hand: hand(skill, attendee, knows))
+      def start(technique, attendee)
+        knows = People::Familiarity.of(attendee, technique, @on)
+        Start.new(done: (knows * REFERENCE).round(1), pace: @calibration.pace.fetch(attendee.level), hand: hand(technique, attendee, knows))
       end
 
       # @param before [Float] repeats done, to a tenth
@@ -78,8 +88,8 @@ module Core
           StepTime.cumulative(count, before, @exponent, flat_from: REFERENCE) / (count * (REFERENCE**@exponent))
       end
 
-      def hand(skill, attendee, knows)
-        !skill.left_hand.empty? && knows < People::Familiarity::KNOWN && attendee.left_handed? ? LEFT_HANDED : 1.0
+      def hand(technique, attendee, knows)
+        !technique.left_hand.empty? && knows < People::Familiarity::KNOWN && attendee.left_handed? ? LEFT_HANDED : 1.0
       end
     end
   end

@@ -2,9 +2,15 @@
 
 module Core
   module Steps
-    # A class's need of one tool. users: people whose steps use it · each: how many one user holds at once
-    # needed: at the usual sharing · brought: by attendees · on_hand: in the class's sets · missing: still to find
-    # at_once: the most in use at one moment, if nobody waits for one
+    # A class's need of one tool.
+    #
+    # @param users people whose steps use it
+    # @param each how many one user holds at once
+    # @param needed at the usual sharing
+    # @param brought by attendees
+    # @param on_hand in the class's sets
+    # @param missing still to find
+    # @param at_once the most in use at one moment, if nobody waits for one
     ToolNeed = Value.define(:tool, :users, :each, :needed, :brought, :on_hand, at_once: 0) do
       def missing
         [needed - brought - on_hand, 0].max
@@ -14,27 +20,28 @@ module Core
         tool.people_per_tool != 1
       end
 
-      # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
-      # @return [Array<(Skill, StandIn)>] other tools that can be used instead
-      def standing_in(skills, table)
-        skills.flat_map do |skill|
-          skill.substitutes.select { |one| one.tool == tool.key && table.tools.key?(one.by) }.map { |one| [skill, one] }
+      # @param techniques [Array<Technique>] of the class's steps @param table [Catalogue::Table]
+      # @return [Array<(Technique, StandIn)>] other tools that can be used instead
+      def standing_in(techniques, table)
+        techniques.flat_map do |technique|
+          technique.substitutes.select { |one| one.tool == tool.key && table.tools.key?(one.by) }.map { |one| [technique, one] }
         end
       end
 
       # What helps where some are missing, beside a tool that stands in.
-      # @param skills [Array<Skill>] of the class's steps @param table [Catalogue::Table]
+      # @param techniques [Array<Technique>] of the class's steps @param table [Catalogue::Table]
       # @return [Array<(Symbol, Hash)>] wording codes with their values
-      def ways(skills, table)
+      def ways(techniques, table)
         return [] unless missing.positive?
 
-        easier = skills.select { |skill|
-          skill.tools.include?(tool.key) && skill.easier && !(table.techniques[skill.easier]&.tools || [tool.key]).include?(tool.key)
+        easier = techniques.select { |technique|
+          technique.tools.include?(tool.key) && technique.easier &&
+            !(table.techniques[technique.easier]&.tools || [tool.key]).include?(tool.key)
         }
         [[:borrow, { count: missing }],
          ([:stagger, { count: on_hand + brought }] if (on_hand + brought).positive? && at_once > on_hand + brought),
-         *easier.map { |skill|
-           [:change_school, { from: skill.name, to: table.technique(skill.easier).name }]
+         *easier.map { |technique|
+           [:change_school, { from: technique.name, to: table.technique(technique.easier).name }]
          },
          ([:nothing_else, {}] unless tool.substitutable)].compact
       end

@@ -20,7 +20,7 @@ module Core
         @kept = kept
       end
 
-      # @param wanted [Hash{Object=>Claim}] by class key, in the order in which they take from the stock
+      # @param wanted [Hash{Object=>StockDemand}] by class key, in the order in which they take from the stock
       # @return [Hash{Object=>ClassSupply}]
       def call(wanted)
         taken = Stock.new
@@ -67,7 +67,7 @@ module Core
         lines = claim.lines.map { |line, pieces| line_supply(line, pieces, free, due, claims) }
         chosen = ReelChoice.new(parts, lines, market, claim.reels, offcuts: claim.offcuts).call
         ClassSupply.new(parts: parts, lines: chosen.lines, ordering: Lazy.new {
-          Order.for(parts, chosen.lines, market).then { |order| chosen.proven ? order : order.with(proven: false) }
+          PurchaseOrder.for(parts, chosen.lines, market).then { |order| chosen.proven ? order : order.with(proven: false) }
         })
       end
 

@@ -3,9 +3,12 @@
 module Core
   module Supply
     # Where the materials of one class come from, and what is to be bought.
-    # parts: [PartSupply] · lines: [LineSupply] · ordering: Lazy of Order, since only the class one looks at needs one
+    #
+    # @param parts [PartSupply]
+    # @param lines [LineSupply]
+    # @param ordering Lazy of Order, since only the class one looks at needs one
     ClassSupply = Value.define(:parts, :lines, :ordering) do
-      # @return [Order]
+      # @return [PurchaseOrder]
       def order
         ordering.value
       end

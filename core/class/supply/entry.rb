@@ -2,8 +2,14 @@
 
 module Core
   module Supply
-    # One entry of the ledger. kind: :part or :line · item: its key · length: of the bars, nil for parts
-    # quantity: pieces or bars, negative when they leave · reason: one of REASONS · at: when, nil before it is written
+    # One entry of the ledger.
+    #
+    # @param kind :part or :line
+    # @param item its key
+    # @param length of the bars, nil for parts
+    # @param quantity pieces or bars, negative when they leave
+    # @param reason one of REASONS
+    # @param at when, nil before it is written
     Entry = Value.define(:kind, :item, :quantity, :reason, length: nil, note: '', class_id: nil, at: nil)
 
     class Entry

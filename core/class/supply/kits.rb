@@ -4,9 +4,18 @@ module Core
   module Supply
     # The kits of a class as they are packed: what goes in each bag, in bagging order, and which bags are alike.
     class Kits
-      # One thing of a kit. key: within the kit · item: part or line · count: pieces or cuts · length: of each cut, nil for a part
+      # One thing of a kit.
+      #
+      # @param key within the kit
+      # @param item part or line
+      # @param count pieces or cuts
+      # @param length of each cut, nil for a part
       Item = Value.define(:key, :item, :count, length: nil)
-      # One bag. letter: the same for kits that hold the same · person: PersonPlan · items: [Item], parts then cuts
+      # One bag.
+      #
+      # @param letter the same for kits that hold the same
+      # @param person PersonPlan
+      # @param items [Item], parts then cuts
       Kit = Value.define(:key, :letter, :person, :items)
 
       # @param plan [Plan]

@@ -2,8 +2,11 @@
 
 module Core
   module Supply
-    # How many more pieces of a class's design the shelf makes at one size. measure: of the body · pieces: how many
-    # first_out: the parts or lines that are too few for one more
+    # How many more pieces of a class's design the shelf makes at one size.
+    #
+    # @param measure of the body
+    # @param pieces how many
+    # @param first_out the parts or lines that are too few for one more
     Leftovers = Value.define(:measure, :pieces, :first_out)
 
     class Leftovers

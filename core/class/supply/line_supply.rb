@@ -2,10 +2,14 @@
 
 module Core
   module Supply
-    # Where one line of a class comes from. cuts: Cutting::CutPlan from what is free or due and from new reels
-    # reserved: {Measure::Length => bars} for other classes · claimed_by: keys of classes that took first
-    # choice: Cutting::Reels::Choice, other ways to buy for the same cuts, nil where there is nothing to choose
-    # free: {Measure::Length => bars} on the shelf for this class · due: the same, ordered for it and still to come
+    # Where one line of a class comes from.
+    #
+    # @param cuts Cutting::CutPlan from what is free or due and from new reels
+    # @param reserved {Measure::Length => bars} for other classes
+    # @param claimed_by keys of classes that took first
+    # @param choice Cutting::Reels::Choice, other ways to buy for the same cuts, nil where there is nothing to choose
+    # @param free {Measure::Length => bars} on the shelf for this class
+    # @param due the same, ordered for it and still to come
     LineSupply = Value.define(:line, :cuts, :reserved, :claimed_by, free: {}.freeze, due: {}.freeze, choice: nil) do
       # @return [Hash{Measure::Length=>Integer}] reels to buy
       def short

@@ -2,7 +2,11 @@
 
 module Core
   module Supply
-    # What can be bought. by_item: {[kind, key] => [Offer]} · suppliers: {key => Supplier} · currency: of all prices
+    # What can be bought.
+    #
+    # @param by_item {[kind, key] => [Offer]}
+    # @param suppliers {key => Supplier}
+    # @param currency of all prices
     Market = Value.define(by_item: {}.freeze, suppliers: {}.freeze, currency: 'EUR') do
       # @return [Array<(Offer, Integer)>] with how many of the part a pack holds; packs whose content is not known are left out
       def packs_of(part)

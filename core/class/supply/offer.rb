@@ -2,9 +2,14 @@
 
 module Core
   module Supply
-    # One pack that one supplier sells. kind: :part or :line · item: its key · price: Money of one pack
-    # unit: :piece (amount: how many), :gram (amount: milligrams), :strand or :reel (amount: nanometres)
-    # article: the supplier's own name for it · also: {part key => pieces} that come in the same pack
+    # One pack that one supplier sells.
+    #
+    # @param kind :part or :line
+    # @param item its key
+    # @param price Money of one pack
+    # @param unit :piece (amount: how many), :gram (amount: milligrams), :strand or :reel (amount: nanometres)
+    # @param article the supplier's own name for it
+    # @param also {part key => pieces} that come in the same pack
     Offer = Value.define(:supplier, :kind, :item, :unit, :amount, :price, article: '', also: {}.freeze) do
       # @param part [Catalogue::Part]
       # @return [Integer] how many of the part one pack holds at the least; 0 when its weight is not known

@@ -19,14 +19,14 @@ module Core
         @offers = @short.keys.to_h { |thing| [thing, offers(thing)] }
       end
 
-      # @return [Order]
+      # @return [PurchaseOrder]
       def order
         offered, unoffered = @short.partition { |thing, _| @offers[thing].any? }.map(&:to_h)
         choice = Packs.new(offered, @offers, @market.suppliers).call
         purchases = choice.packs.map { |offer, number|
           purchase(offer, number)
         }.sort_by { |bought| [bought.offer.supplier, bought.item.name, bought.offer.amount] }
-        Order.new(purchases: purchases, delivery: purchases.map { |bought|
+        PurchaseOrder.new(purchases: purchases, delivery: purchases.map { |bought|
           bought.offer.supplier
         }.uniq.to_h { |key| [key, @market.suppliers.fetch(key).delivery] },
           unoffered: unoffered.map { |thing, count| [thing.item, count] }, currency: @market.currency, proven: choice.proven)

@@ -12,7 +12,10 @@ module Core
       # In minor units: of two answers as cheap, the one with fewer packs.
       TIE = 1e-4
 
-      # One pack to choose. held: {thing => units in it} · most: so many cover all that is wanted of what it holds
+      # One pack to choose.
+      #
+      # @param held {thing => units in it}
+      # @param most so many cover all that is wanted of what it holds
       Column = Value.define(:offer, :held, :most)
 
       # @param wanted [Hash{Object=>Integer}] thing => units short; every one has an offer

@@ -8,7 +8,8 @@ module Core
     # is the answer when its minimum orders are met; only otherwise, and where a pack holds several things, are all things weighed
     # together, by the integer program.
     class Packs
-      # packs: {Offer => number} · proven: no cheaper combination exists
+      # @param packs {Offer => number}
+      # @param proven no cheaper combination exists
       Choice = Value.define(:packs, :proven) do
         # @return [Integer] minor units, without delivery
         def goods
@@ -95,7 +96,7 @@ module Core
         among = @offers.fetch(thing).select { |offer, _| keys.include?(offer.supplier) }
         return if among.empty?
 
-        @covers[among] ||= Cover.of(units, among)
+        @covers[among] ||= PackCover.of(units, among)
       end
 
       def minimums_met?(choice)

@@ -2,8 +2,14 @@
 
 module Core
   module Supply
-    # Where one part of a class comes from. used: in the kits · spares: held back · on_hand: on the shelf
-    # reserved: of it, for other classes · claimed_by: keys of classes that took first · due: ordered for this class and still to come
+    # Where one part of a class comes from.
+    #
+    # @param used in the kits
+    # @param spares held back
+    # @param on_hand on the shelf
+    # @param reserved of it, for other classes
+    # @param claimed_by keys of classes that took first
+    # @param due ordered for this class and still to come
     PartSupply = Value.define(:part, :used, :spares, :on_hand, :reserved, :claimed_by, due: 0) do
       def wanted
         used + spares

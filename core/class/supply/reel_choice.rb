@@ -6,13 +6,14 @@ module Core
     # least over. Reels over patterns by price: Gilmore and Gomory, Operations Research 9 (1961). The deliveries of what the parts need
     # anyway are paid once.
     class ReelChoice
-      # lines: [LineSupply] with the cuts that were chosen · proven: whether no other choice of reels is cheaper
+      # @param lines [LineSupply] with the cuts that were chosen
+      # @param proven whether no other choice of reels is cheaper
       Chosen = Value.define(:lines, :proven)
 
       # Combinations of the choices for several lines that are priced one by one.
       MOST = 300
 
-      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of Provision::REELS
+      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of SupplySettings::REELS
       # @param offcuts [Integer] hundredths of its price that what is kept of a new reel counts for, where reels are chosen by price
       def initialize(parts, lines, market, by, offcuts: 0)
         @kept = Rational(offcuts, 100)
@@ -120,7 +121,7 @@ module Core
       def suppliers
         @suppliers ||= begin
           free = @market.money(0)
-          needed = Order.for(@parts, [], @market).by_supplier.keys
+          needed = PurchaseOrder.for(@parts, [], @market).by_supplier.keys
           @market.suppliers.to_h { |key, supplier| [key, needed.include?(key) ? supplier.with(delivery: free, minimum: free) : supplier] }
         end
       end

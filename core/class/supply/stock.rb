@@ -2,7 +2,10 @@
 
 module Core
   module Supply
-    # What is on the shelves. parts: {part key => pieces} · lines: {line key => {Measure::Length => bars of that length}}
+    # What is on the shelves.
+    #
+    # @param parts {part key => pieces}
+    # @param lines {line key => {Measure::Length => bars of that length}}
     Stock = Value.define(parts: {}.freeze, lines: {}.freeze) do
       # @return [Integer]
       def part(key)

@@ -2,8 +2,11 @@
 
 module Core
   module Supply
-    # How many small beads lie on a scale. grams: the middle reading · count: the nearest whole number of beads
-    # spread: how many beads the readings lie apart
+    # How many small beads lie on a scale.
+    #
+    # @param grams the middle reading
+    # @param count the nearest whole number of beads
+    # @param spread how many beads the readings lie apart
     WeighIn = Value.define(:grams, :count, :spread)
 
     class WeighIn

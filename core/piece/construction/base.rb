@@ -6,7 +6,7 @@ module Core
     #
     # A construction answers #fill (nil when its length is fixed) and #work_up(solution, maker).
     class Base
-      extend Declared
+      extend ClassAttribute
 
       declares :key
       declares :rank
@@ -53,9 +53,9 @@ module Core
         end
 
         # Names a technique its steps use that every studio needs, with its starting values.
-        # @param key [String] @param about [Hash] fields of Catalogue::Skill
+        # @param key [String] @param about [Hash] fields of Catalogue::Technique
         def technique(key, **about)
-          techniques << Catalogue::Skill.new(key: key, **about)
+          techniques << Catalogue::Technique.new(key: key, **about)
         end
 
         # @param step [String] its key @return [Symbol] wording key
@@ -64,7 +64,7 @@ module Core
           @step_texts[step] ||= :"#{key}_#{step}"
         end
 
-        # @return [Array<Catalogue::Skill>] that a studio which lacks them gets
+        # @return [Array<Catalogue::Technique>] that a studio which lacks them gets
         def techniques
           @techniques ||= []
         end
@@ -73,7 +73,7 @@ module Core
         # @param table [Catalogue::Table]
         # @raise [InvalidParameters] with every problem found
         def build(data, table)
-          problems = (data.keys - parameters.keys.map(&:to_s)).map { |name| Making::Problem.new(at: [name], code: :unknown_parameter) }
+          problems = (data.keys - parameters.keys.map(&:to_s)).map { |name| Making::DesignProblem.new(at: [name], code: :unknown_parameter) }
           values = parameters.to_h do |name, declared|
             value, found = declared.read(data[name.to_s], table)
             problems.concat(found)
@@ -119,7 +119,7 @@ module Core
       end
 
       # @return [Measure::Length] how much shorter than asked it lies when it is drawn in, so that what is asked lies within its play
-      def drawn_in
+      def tightened_by
         play / 2
       end
 
@@ -179,8 +179,8 @@ module Core
         Making::OwnMeasure::Use.new(construction: self.class.key, measure: measure, line: line, about: about, usual: usual, own: own)
       end
 
-      def trouble(at, code, **values)
-        Making::Problem.new(at: [at], code: code, values: values)
+      def problem(at, code, **values)
+        Making::DesignProblem.new(at: [at], code: code, values: values)
       end
 
       # What is worn keeps this height: the tallest of these parts carries the line there.
@@ -218,7 +218,7 @@ module Core
 
       # @param parts [Array<Catalogue::Part>] threaded on a line @return [Array<Element>]
       def elements(parts)
-        known = Hash.new { |made, part| made[part] = Making::Element.of(part, along: part.threaded) }.compare_by_identity
+        known = Hash.new { |made, part| made[part] = Making::ThreadedElement.of(part, along: part.threaded) }.compare_by_identity
         parts.map { |part| known[part] }
       end
 

@@ -4,8 +4,8 @@ module Core
   module Construction
     # The path of a bent wire in the plane: straight stretches and turns round pegs, followed from one end to the other.
     class BentPath
-      # length: of a straight stretch, or the peg's diameter, in millimetres · degrees: turned, 0 for straight on, negative to the other
-      # side
+      # @param length of a straight stretch, or the peg's diameter, in millimetres
+      # @param degrees turned, 0 for straight on, negative to the other side
       Bend = Value.define(:length, degrees: 0) do
         def turn?
           !degrees.zero?

@@ -8,7 +8,7 @@ module Core
 
       kind_of Base, label: :construction
 
-      # @return [Array<Catalogue::Skill>] that constructions bring along
+      # @return [Array<Catalogue::Technique>] that constructions bring along
       def self.techniques
         all.flat_map(&:techniques).uniq(&:key)
       end

@@ -4,20 +4,24 @@ module Core
   module Construction
     # Beads, knots and bare cord in a row.
     module KnottedRow
-      # One of them. kind: :bead, :knot or :bare · length: along the cord, zero for bare cord that takes the rest · part: of a bead
-      # takes_rest: whether it is bare cord that takes what is left
+      # One of them.
+      #
+      # @param kind :bead, :knot or :bare
+      # @param length along the cord, zero for bare cord that takes the rest
+      # @param part of a bead
+      # @param takes_rest whether it is bare cord that takes what is left
       Cell = Value.define(:kind, :length, part: nil, takes_rest: false) do
         def knot?
           kind == :knot
         end
 
         # @param bundle [Measure::Length] across the cords @param knot_across [Measure::Length]
-        # @return [Element]
+        # @return [ThreadedElement]
         def element(bundle, knot_across)
           case kind
-          when :bead then Making::Element.of(part, along: length)
-          when :knot then Making::Element.new(along: length, height: knot_across / 2, width: knot_across, profile: :round)
-          else Making::Element.bare(length, bundle)
+          when :bead then Making::ThreadedElement.of(part, along: length)
+          when :knot then Making::ThreadedElement.new(along: length, height: knot_across / 2, width: knot_across, profile: :round)
+          else Making::ThreadedElement.bare(length, bundle)
           end
         end
       end

@@ -4,9 +4,10 @@ module Core
   module Construction
     # One declared parameter of a construction: its type, default and bounds, and how its data is read.
     #
-    # type: :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern,
-    #   :path (a bent wire, as text), :work (steps in someone's own words) or :chart (colours on strands)
-    # of: the choices (:choice) or the kinds of part or line allowed (:part, :line) · range: bounds, both inclusive
+    # @param type :length (text with a unit), :integer, :boolean, :choice, :part, :line, :pattern, :path (a bent wire, as text), :work
+    #   (steps in someone's own words) or :chart (colours on strands)
+    # @param of the choices (:choice) or the kinds of part or line allowed (:part, :line)
+    # @param range bounds, both inclusive
     Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil) do
       # @param data [Object] as parsed from JSON, nil when absent
       # @return [Array(Object, Array<Problem>)] the value (nil when it cannot be read) and what is wrong
@@ -95,7 +96,7 @@ module Core
       end
 
       def problem(code, **values)
-        Making::Problem.new(at: [name.to_s], code: code, values: values)
+        Making::DesignProblem.new(at: [name.to_s], code: code, values: values)
       end
     end
   end

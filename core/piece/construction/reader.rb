@@ -17,7 +17,7 @@ module Core
 
       # @return [nil]
       def report(at, code, **values)
-        @problems << Making::Problem.new(at: at, code: code, values: values)
+        @problems << Making::DesignProblem.new(at: at, code: code, values: values)
         nil
       end
     end

@@ -3,7 +3,11 @@
 module Core
   module Construction
     # A petal or leaf of beads on wire: one continuous loop, a loop crossed by two half loops, or rows about a basic row (a frame).
-    # beads: in the loop, or on a frame's basic row · pairs: of rows about it · top, bottom: its tips, :round or :pointed
+    #
+    # @param beads in the loop, or on a frame's basic row
+    # @param pairs of rows about it
+    # @param top its tips, :round or :pointed
+    # @param bottom see top
     WiredPetal = Value.define(:bead, :beads, :way, pairs: 1, top: :round, bottom: :round) do
       # A crossover adds two half loops, front and back. Each pair of a frame's rows grows by the width that was added,
       # and a pointed tip costs about one bead more than a round one (common practice, no source).

@@ -30,7 +30,7 @@ module Core
       # By key or by name, however it is spelt.
       def technique(text)
         wanted = text.strip.downcase
-        @table.techniques[wanted.tr(' ', '_')] || @table.techniques.each_value.find { |skill| skill.name.downcase == wanted }
+        @table.techniques[wanted.tr(' ', '_')] || @table.techniques.each_value.find { |technique| technique.name.downcase == wanted }
       end
     end
   end

@@ -4,8 +4,10 @@ module Core
   module Ends
     # How lines end in a crimp or a shell, and what becomes of their tails: one choice for every construction that ends in lines.
     module CrimpedEnds
-      # technique: that shuts it · cover: kind of part that hides it, or that takes its place (a clamshell) · crimped: whether a crimp is in
-      # it, else a knot · glued: whether the knot is
+      # @param technique that shuts it
+      # @param cover kind of part that hides it, or that takes its place (a clamshell)
+      # @param crimped whether a crimp is in it, else a knot
+      # @param glued whether the knot is
       School = Value.define(:technique, cover: nil, crimped: true, glued: false)
 
       # Makers differ; all of these are common practice.
@@ -26,19 +28,19 @@ module Core
       GLUE_MINUTES = 10
 
       TECHNIQUES = [
-        Catalogue::Skill.new(key: 'on_edge_crimp', name: 'Crimp set on edge', level: 3, seconds: 100, demonstration_minutes: 3,
+        Catalogue::Technique.new(key: 'on_edge_crimp', name: 'Crimp set on edge', level: 3, seconds: 100, demonstration_minutes: 3,
           prerequisites: %w[flat_crimp], easier: 'flat_crimp', tools: %w[flat_pliers], practice: 'set two on scrap cable',
           practice_minutes: 4,
           points: ['Turn the flattened crimp so that its edge lies along the piece.'],
           goes_wrong: [
             'It twists the line | turned after pressing | turn before the last squeeze | before it is pressed hard | 2 | 1 crimp'
           ]),
-        Catalogue::Skill.new(key: 'rounded_crimp', name: 'Rounded crimp', level: 3, seconds: 110, demonstration_minutes: 4,
+        Catalogue::Technique.new(key: 'rounded_crimp', name: 'Rounded crimp', level: 3, seconds: 110, demonstration_minutes: 4,
           prerequisites: %w[flat_crimp], easier: 'flat_crimp', tools: %w[crimping_pliers], practice: 'round two tubes on scrap cable',
           practice_minutes: 5, points: ['Flatten lightly first, then turn it and round it in the outer jaw.'],
           left_hand: 'Turn it towards you.',
           goes_wrong: ['It stays oval | rounded in the wrong jaw | turn it a quarter and press again | before the cover goes on | 1 | 0']),
-        Catalogue::Skill.new(key: 'clamshell_knot', name: 'Clamshell over a knot', level: 2, seconds: 100, demonstration_minutes: 4,
+        Catalogue::Technique.new(key: 'clamshell_knot', name: 'Clamshell over a knot', level: 2, seconds: 100, demonstration_minutes: 4,
           prerequisites: %w[overhand_knot], tools: %w[flat_pliers], practice: 'close one shell over a knot in scrap thread',
           practice_minutes: 4,
           points: ['Two knots on each other inside the shell, then close it.'],
@@ -63,16 +65,16 @@ module Core
       end
 
       def end_problems
-        [(trouble('crimp', :crimp_missing) if way.crimped && crimp.nil?),
-         (trouble('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover)].compact
+        [(problem('crimp', :crimp_missing) if way.crimped && crimp.nil?),
+         (problem('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover)].compact
       end
 
       # @param passes [Integer] of lines in its crimp
       # @return [End] where lines hang by their loop, which over a guard has its own size; a shell hangs by its own eye
       def line_end(line, closing_step, passes:)
-        return Making::End.new(item: cover) if way.cover == :clamshell
+        return Making::Attachment.new(item: cover) if way.cover == :clamshell
 
-        Making::End.new(item: line, passes: passes, closing_step: closing_step, loop: guard ? nil : loop)
+        Making::Attachment.new(item: line, passes: passes, closing_step: closing_step, loop: guard ? nil : loop)
       end
 
       # @return [Catalogue::Part] what the eye sees at each end of the beads: the crimp itself, or what hides it

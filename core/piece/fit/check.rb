@@ -17,18 +17,18 @@ module Core
         @judged = {}.compare_by_identity
       end
 
-      # @param piece [Sizing::Piece] @return [Array<Finding>] worst first; each kind of join once
+      # @param piece [Sizing::Piece] @return [Array<Result>] worst first; each kind of join once
       def piece(piece)
         firsts = piece.joins.each_with_object({}.compare_by_identity) { |join, found| found[judged(join)] ||= join }
         order(firsts.flat_map { |findings, join| about(findings, join) } + @piece_rules.flat_map { |rule| rule.on(piece) })
       end
 
-      # @return [Array<Finding>] what this person's own circumstances add
+      # @return [Array<Result>] what this person's own circumstances add
       def person(attendee, piece, design)
         @person_rule.for(attendee, piece, design)
       end
 
-      # @param join [Making::Join] @return [Array<Finding>] one of each rule that judges this kind
+      # @param join [Making::Join] @return [Array<Result>] one of each rule that judges this kind
       def judge(join)
         about(judged(join), join)
       end
@@ -37,7 +37,7 @@ module Core
 
       private
 
-      # @return [Array<Finding>] the same object for all joins that are alike
+      # @return [Array<Result>] the same object for all joins that are alike
       def judged(join)
         alike = (@judged[join.inner] ||= {}.compare_by_identity)[join.outer] ||= {}
         alike[[join.kind, join.passes, join.component, join.in_place, join.loop, join.swollen]] ||=

@@ -8,7 +8,10 @@ module Core
       PRECISION = 1e-5
       MOST_UNEQUAL = 7
 
-      # Circles in a hole, in the unit of the diameters. radius: of the hole · centres: [(x, y)] from its middle
+      # Circles in a hole, in the unit of the diameters.
+      #
+      # @param radius of the hole
+      # @param centres [(x, y)] from its middle
       Packed = Value.define(:radius, :centres)
 
       module_function

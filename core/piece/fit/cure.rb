@@ -5,7 +5,7 @@ module Core
     # A change that would put a finding right. Each kind is a class of its own in core/fit/cures.
     # change: how much it touches, smaller is less · values: for its wording
     class Cure
-      extend Declared
+      extend ClassAttribute
 
       declares :code
 

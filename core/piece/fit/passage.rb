@@ -7,10 +7,12 @@ module Core
       # Room that lines need beside themselves to pass (from memory).
       CLEARANCE = Measure::Length.mm(0.05)
 
-      # parts: kinds of part that it is asked of · cleared: whether they need that room
-      # loosest: the widest hole, as a multiple of the lines, nil as large as it likes
-      # loose: what a wider one is · refused: the multiple beyond which it will not do at all, nil for none
-      # slipping: the multiple from which it may not hold, nil for none
+      # @param parts kinds of part that it is asked of
+      # @param cleared whether they need that room
+      # @param loosest the widest hole, as a multiple of the lines, nil as large as it likes
+      # @param loose what a wider one is
+      # @param refused the multiple beyond which it will not do at all, nil for none
+      # @param slipping the multiple from which it may not hold, nil for none
       Purpose = Value.define(:parts, cleared: true, loosest: nil, loose: :will_not, refused: nil, slipping: nil)
 
       PURPOSES = {
@@ -27,7 +29,9 @@ module Core
         spacer: Purpose.new(parts: %i[bead finishing], cleared: false, loosest: Rational(5, 4), slipping: Rational(9, 8))
       }.freeze
 
-      # status: :fits, :tight or :will_not · outcome: :too_small, :loose, :may_slip, :tight or :fits · margin: room left, or lacking
+      # @param status :fits, :tight or :will_not
+      # @param outcome :too_small, :loose, :may_slip, :tight or :fits
+      # @param margin room left, or lacking
       Judged = Value.define(:status, :outcome, :margin)
 
       # @param purpose [Symbol] a key of PURPOSES @param needed [Measure::Length] across all lines @param hole [Measure::Length]

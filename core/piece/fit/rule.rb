@@ -10,7 +10,7 @@ module Core
       # The measures of parts and lines that rules may ask for.
       MEASURES = %i[hole wire faces_with material rated_load_grams holds_grams].freeze
 
-      extend Declared
+      extend ClassAttribute
 
       declares :key
       declares :rank
@@ -33,7 +33,7 @@ module Core
         @open_rings = open_rings
       end
 
-      # @param join [Making::Join] @return [Finding]
+      # @param join [Making::Join] @return [Result]
       def call(join)
         raise ArgumentError, "#{self.class.key} does not judge #{join.kind}"
       end
@@ -41,9 +41,9 @@ module Core
       private
 
       # Its fields are named, since a rule is asked of every piece: handed on as they come, they would be packed and unpacked.
-      # @return [Finding]
+      # @return [Result]
       def found(join, status, code, margin: nil, values: NOTHING, cures: NONE, missing: NONE, defaults: NONE)
-        Finding.new(rule: self.class.key, join: join, status: status, code: code, margin: margin, values: values, cures: cures,
+        Result.new(rule: self.class.key, join: join, status: status, code: code, margin: margin, values: values, cures: cures,
           missing: missing, defaults: defaults)
       end
 

@@ -2,9 +2,14 @@
 
 module Core
   module Making
-    # A place something can hang from. item: what it hangs on, a line or a part · x, y: where, in millimetres from the component's first
-    # end · reach: how far the item goes on from there, for what already hangs itself · origin: place of the item in its pattern, such as
-    # "pattern.0.1" · closing_step: afterwards it is too late
+    # A place something can hang from.
+    #
+    # @param item what it hangs on, a line or a part
+    # @param x where, in millimetres from the component's first end
+    # @param y see x
+    # @param reach how far the item goes on from there, for what already hangs itself
+    # @param origin place of the item in its pattern, such as "pattern.0.1"
+    # @param closing_step afterwards it is too late
     Anchor = Value.define(:item, :x, :y, reach: 0.0, origin: nil, closing_step: nil)
   end
 end

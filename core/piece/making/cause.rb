@@ -2,7 +2,10 @@
 
 module Core
   module Making
-    # A reason or a remedy, rendered later. code: wording key · values: lengths and counts for its wording
+    # A reason or a remedy, rendered later.
+    #
+    # @param code wording key
+    # @param values lengths and counts for its wording
     Cause = Value.define(:code, values: {}.freeze)
   end
 end

@@ -3,10 +3,11 @@
 module Core
   module Making
     # A length of line for a named use: length = body + slack + consumption + tails, for each of count cuts.
-    # measured_to: what it is rounded up to; nobody measures stringing closer than 5 mm, formed wire is cut to half a millimetre
-    # pieces: worked off one such length, one after the other
-    # batch: off so long a piece each is worked after the other, nil where each is cut by itself
-    # slack: line that stays bare between the beads so that the piece can bend
+    #
+    # @param measured_to what it is rounded up to; nobody measures stringing closer than 5 mm, formed wire is cut to half a millimetre
+    # @param pieces worked off one such length, one after the other
+    # @param batch off so long a piece each is worked after the other, nil where each is cut by itself
+    # @param slack line that stays bare between the beads so that the piece can bend
     Cut = Value.define(:line, :count, :role, :body, :consumption, :tails, slack: Measure::Length::ZERO,
       measured_to: Measure::Length.mm(5), batch: nil, pieces: 1) do
       def length

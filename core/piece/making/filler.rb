@@ -2,7 +2,10 @@
 
 module Core
   module Making
-    # Small parts added at the ends to close a gap. step: length one use adds (both ends counted) · most: uses allowed
+    # Small parts added at the ends to close a gap.
+    #
+    # @param step length one use adds (both ends counted)
+    # @param most uses allowed
     Filler = Value.define(:part, :step, :most)
   end
 end

@@ -2,7 +2,7 @@
 
 module Core
   module Making
-    # A component's parameters that cannot be built from. problems: [Problem]
+    # A component's parameters that cannot be built from. problems: [DesignProblem]
     class InvalidParameters < Error
       attr_reader :construction, :problems
 

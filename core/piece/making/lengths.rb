@@ -2,10 +2,14 @@
 
 module Core
   module Making
-    # How long a component came out. beaded: what lies on the path, end to end at its shortest · play: how much it can be let out
-    # repeats: times the filling unit was placed, nil for a fixed component · unit: length of one
-    # fillers: [Part] that close a gap
-    # working: [Making::Term] of operation :part, which add up to beaded
+    # How long a component came out.
+    #
+    # @param beaded what lies on the path, end to end at its shortest
+    # @param play how much it can be let out
+    # @param repeats times the filling unit was placed, nil for a fixed component
+    # @param unit length of one
+    # @param fillers [Part] that close a gap
+    # @param working [Making::Term] of operation :part, which add up to beaded
     Lengths = Value.define(:beaded, play: Measure::Length::ZERO, repeats: nil, unit: nil, fillers: [].freeze,
       working: [].freeze)
   end

@@ -2,8 +2,12 @@
 
 module Core
   module Making
-    # What a construction may know of who makes and wears it. tails: :lean, :usual or :generous · by_line: {line key => policy}, which goes
-    # before · measure: of the body, nil when it is not known · wraps: times round it
+    # What a construction may know of who makes and wears it.
+    #
+    # @param tails :lean, :usual or :generous
+    # @param by_line {line key => policy}, which goes before
+    # @param measure of the body, nil when it is not known
+    # @param wraps times round it
     Maker = Value.define(tails: :usual, by_line: {}.freeze, measure: nil, wraps: 1, swatches: [].freeze) do
       # @param line [Catalogue::Line] @return [Symbol]
       def tails_on(line)

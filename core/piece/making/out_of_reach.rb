@@ -2,7 +2,10 @@
 
 module Core
   module Making
-    # No whole number of units meets the target, and why. causes: [Cause] · cures: [Cause], least change first
+    # No whole number of units meets the target, and why.
+    #
+    # @param causes [Cause]
+    # @param cures [Cause], least change first
     OutOfReach = Value.define(:target, :causes, :cures)
   end
 end

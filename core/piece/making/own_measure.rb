@@ -2,12 +2,20 @@
 
 module Core
   module Making
-    # What a maker may measure in place of geometry. name · unit: :mm or :number · range: of its value
+    # What a maker may measure in place of geometry. name
+    #
+    # @param unit :mm or :number
+    # @param range of its value
     OwnMeasure = Value.define(:name, :unit, :range)
 
     class OwnMeasure
-      # One such measure as a construction uses it. construction: its key · line: Catalogue::Line · about: see Catalogue::Swatch
-      # usual: by geometry or from memory · own: what was measured, nil where nothing was
+      # One such measure as a construction uses it.
+      #
+      # @param construction its key
+      # @param line Catalogue::Line
+      # @param about see Catalogue::Swatch
+      # @param usual by geometry or from memory
+      # @param own what was measured, nil where nothing was
       Use = Value.define(:construction, :measure, :line, :about, :usual, own: nil) do
         # @return [Float] planned with
         def value

@@ -2,8 +2,10 @@
 
 module Core
   module Making
-    # One way to meet a target with whole units. deviation: made length minus target, negative when short.
-    # other_ways: Lazy of [Solution], those within reach, best first, each without other ways of its own
+    # One way to meet a target with whole units.
+    #
+    # @param deviation made length minus target, negative when short.
+    # @param other_ways Lazy of [Solution], those within reach, best first, each without other ways of its own
     Solution = Value.define(:repeats, :fillers, :length, :deviation, :target, other_ways: Lazy::NOTHING) do
       # @return [Array<Solution>]
       def options

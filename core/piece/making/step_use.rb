@@ -2,13 +2,21 @@
 
 module Core
   module Making
-    # A piece of work. after: keys of steps that must be done before · rather_after: of steps better done before, where schools allow both
-    # effort: times the technique's usual time · preparable: can be done before class · optional: a shorter variant leaves it out
-    # waits: minutes it must be left alone afterwards, for drying · adds: roles of what it puts on the piece, for a drawing of the state
-    # keeps: {tool key => key of the step that frees it}, what stays with the piece until then
-    # line: the one it works, where a component has several; nil for any · wires: of it worked as one
-    # alike: how many of its component one piece has, all worked together
-    # text: wording key · values: what its wording says
+    # A piece of work.
+    #
+    # @param after keys of steps that must be done before
+    # @param rather_after of steps better done before, where schools allow both
+    # @param effort times the technique's usual time
+    # @param preparable can be done before class
+    # @param optional a shorter variant leaves it out
+    # @param waits minutes it must be left alone afterwards, for drying
+    # @param adds roles of what it puts on the piece, for a drawing of the state
+    # @param keeps {tool key => key of the step that frees it}, what stays with the piece until then
+    # @param line the one it works, where a component has several; nil for any
+    # @param wires of it worked as one
+    # @param alike how many of its component one piece has, all worked together
+    # @param text wording key
+    # @param values what its wording says
     StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false,
       checkpoint: false,
       optional: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,

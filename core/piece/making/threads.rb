@@ -16,7 +16,8 @@ module Core
         end
       end
 
-      # slot: its number · back: whether the thread comes from the far side
+      # @param slot its number
+      # @param back whether the thread comes from the far side
       Visit = Value.define(:slot, back: false)
 
       attr_reader :slots, :threads

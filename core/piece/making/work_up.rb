@@ -2,13 +2,19 @@
 
 module Core
   module Making
-    # What one component comes to at one length: the only thing sizing, fit, bill, cutting, techniques, forecast,
-    # drawing and printing know of a construction.
+    # What one component comes to at one length: the only thing sizing, fit, bill, cutting, techniques, forecast, drawing and printing know
+    # of a construction.
     #
-    # parts: [PartUse] · cuts: [Cut] · steps: [StepUse] · joins: [Join] · drawing: Lazy of [Shape] · lengths: Lengths
-    # threads: Lazy of Threads that show the way of the thread, nil for none · loading: Lazy of [(strand, [(part, count)])] in the
-    #   order of moves, empty where nothing is loaded first
-    # ends: {first: End, last: End} where the neighbours on the path attach · anchors: Lazy of [Anchor] where things hang, in order
+    # @param parts [PartUse]
+    # @param cuts [Cut]
+    # @param steps [StepUse]
+    # @param joins [Join]
+    # @param drawing Lazy of [Shape]
+    # @param lengths Lengths
+    # @param threads Lazy of Threads that show the way of the thread, nil for none
+    # @param loading Lazy of [(strand, [(part, count)])] in the order of moves, empty where nothing is loaded first
+    # @param ends {first: End, last: End} where the neighbours on the path attach
+    # @param anchors Lazy of [Anchor] where things hang, in order
     WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: Lazy::NOTHING,
       threads: nil, loading: Lazy::NOTHING) do
       # @return [Array<Shape>] what it looks like, laid flat

@@ -2,10 +2,14 @@
 
 module Core
   module Project
-    # One piece of work in a project. construction: a key of Construction::Kinds · parameters: plain data, as saved
-    # hung_at: nil on the path, else where it hangs, as a Hanging in text · apart: whether it is made first and then used like a part
-    # length: Measure::Length of what repeats until a length is met. On the path it stays so long while others take the rest, and nil takes
-    # the rest; what hangs or is made apart takes Component::LENGTH where it is nil
+    # One piece of work in a project.
+    #
+    # @param construction a key of Construction::Kinds
+    # @param parameters plain data, as saved
+    # @param hung_at nil on the path, else where it hangs, as a Hanging in text
+    # @param apart whether it is made first and then used like a part
+    # @param length Measure::Length of what repeats until a length is met. On the path it stays so long while others take the rest, and nil
+    #   takes the rest; what hangs or is made apart takes Component::LENGTH where it is nil
     Component = Value.define(:key, :construction, :parameters, hung_at: nil, apart: false, length: nil) do
       # @return [String] the key by which patterns name what is made apart
       def part_key

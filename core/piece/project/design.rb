@@ -2,11 +2,15 @@
 
 module Core
   module Project
-    # A named design. components: those on the path stand in the order they lie along the piece; hung ones and those made apart stand among
-    # them. · body: which measure it is sized by, one of BODIES (:own is a fixed size, the same for each person) · ease: added to the
-    # measure · wraps: times round the body
-    # made: how many alike one attendee makes · tails: :by_level, :lean, :usual or :generous
-    # colourways: {name => {part key => part key}}
+    # A named design.
+    #
+    # @param components those on the path stand in the order they lie along the piece; hung ones and those made apart stand among them.
+    # @param body which measure it is sized by, one of BODIES (:own is a fixed size, the same for each person)
+    # @param ease added to the measure
+    # @param wraps times round the body
+    # @param made how many alike one attendee makes
+    # @param tails :by_level, :lean, :usual or :generous
+    # @param colourways {name => {part key => part key}}
     Design = Value.define(:key, :name, :body, :ease, :components,
       version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze) do
       # @return [Boolean] whether it lies flat or hangs, so that no height above the skin is added

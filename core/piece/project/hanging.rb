@@ -2,11 +2,13 @@
 
 module Core
   module Project
-    # Where something hangs, as text: "centre", or a component's key, perhaps with the place of an item in its pattern, and which of
-    # them: "front@each", "front@every_3", "front.pattern.0@middle", "drop@last". An item alone means each of them.
+    # Where something hangs, as text: "centre", or a component's key, perhaps with the place of an item in its pattern, and which of them:
+    # "front@each", "front@every_3", "front.pattern.0@middle", "drop@last". An item alone means each of them.
     #
-    # component: key, nil for the first on the path that takes anything · item: such as "pattern.0", nil for any · which: one of WHICH
-    # · step: of every so many
+    # @param component key, nil for the first on the path that takes anything
+    # @param item such as "pattern.0", nil for any
+    # @param which one of WHICH
+    # @param step of every so many
     Hanging = Value.define(:component, :item, :which, step: 1) do
       # @param anchors [Array<Making::Anchor>] in order along the component @return [Array<Making::Anchor>] those meant
       def choose(anchors)

@@ -17,8 +17,8 @@ module Core
         @blueprint = blueprint
         @design = blueprint.design
         @bend = bend
-        @standing = Standing.new(@design, work_ups)
-        @drawn = LaidOut.new(blueprint, work_ups, @standing)
+        @standing = Placements.new(@design, work_ups)
+        @drawn = PieceLayout.new(blueprint, work_ups, @standing)
         @work_ups = loosened(@standing.work_ups)
         @path = blueprint.path_keys.map { |key| [key, work_ups.fetch(key)] }
         @hung = @design.hung
@@ -115,14 +115,14 @@ module Core
           _, anchors = @standing.hanging(component)
           own = @work_ups.fetch(component.key).ends[:first] or next []
           anchors.uniq(&:item).filter_map do |anchor|
-            place = Making::End.new(item: anchor.item, closing_step: anchor.closing_step)
+            place = Making::Attachment.new(item: anchor.item, closing_step: anchor.closing_step)
             meeting(place, own, at: @drawn.along(component.key), component: component.key)
           end
         end
       end
 
       # What is thinner hangs in the other: a line in a part, and of two parts the one that is no ring.
-      # @param first [Making::End] @param second [Making::End] @return [Making::Join, nil] nil between two lines
+      # @param first [Making::Attachment] @param second [Making::Attachment] @return [Making::Join, nil] nil between two lines
       def meeting(first, second, at:, component:)
         lines, parts = [first, second].partition { |one| one.item.is_a?(Catalogue::Line) }
         return if parts.empty?
@@ -156,7 +156,7 @@ module Core
           "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})"
         end
         component = @design.component(steps.first.key.split('/').first)
-        problem = Making::Problem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
+        problem = Making::DesignProblem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
           values: { first: names.first, second: names.last })
         raise Making::InvalidParameters.new(component.construction, [problem])
       end
@@ -168,7 +168,7 @@ module Core
         told ? step.with(values: step.values.merge(slack: @bend.slack)) : step
       end
 
-      # @return [Array<Array(Array(String, Making::End))>] pairs of component and its end that meet, on the path and hung
+      # @return [Array<Array(Array(String, Making::Attachment))>] pairs of component and its end that meet, on the path and hung
       def all_meetings
         on_path = @path.each_cons(2).map { |(a_key, a), (b_key, b)| [[a_key, facing(a_key, a)], [b_key, b.ends[:first]]] }
         hung = @hung.flat_map do |component|
@@ -176,7 +176,7 @@ module Core
           own = @work_ups.fetch(component.key).ends[:first]
           # What closes round it waits for it: see Precedence.
           places = own&.opening_step ? anchors : anchors.reject(&:closing_step)
-          places.uniq(&:item).map { |anchor| [[parent, Making::End.new(item: anchor.item)], [component.key, own]] }
+          places.uniq(&:item).map { |anchor| [[parent, Making::Attachment.new(item: anchor.item)], [component.key, own]] }
         end
         (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
       end

@@ -12,7 +12,7 @@ module Core
 
       attr_reader :design
 
-      def_delegators :@search, :around, :inside, :drawn_in, :fixed_length, :beyond, :beyond_start
+      def_delegators :@search, :around, :inside, :tightened_by, :fixed_length, :beyond, :beyond_start
       def_delegators :@members, :table
 
       # @raise [Making::InvalidParameters] @raise [UnknownKey]

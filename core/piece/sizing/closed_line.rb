@@ -23,7 +23,7 @@ module Core
       UNLIKE = 1.5
       TILT = Measure::Length.mm(4.5)
 
-      # @param elements [Array<Making::Element>] @param overlap [Measure::Length] that lies on the rest
+      # @param elements [Array<Making::ThreadedElement>] @param overlap [Measure::Length] that lies on the rest
       def initialize(elements, wraps: 1, overlap: Measure::Length::ZERO)
         @row = LineRow.new(elements)
         @wraps = wraps

@@ -7,14 +7,14 @@ module Core
     class LineRow
       MM = 1e6
 
-      # solids: by place, and the first once more · kinds: [Solid], each once · along: of the line that each takes
+      # solids: by place, and the first once more · kinds: [RigidPart], each once · along: of the line that each takes
       # upto: all before each place, and before the first once more
       # total: in millimetres · tallest, skin, height: of the line above the skin, at the tallest part, where it is bare, and on average, by
       # length
       # widest: across the skin
       attr_reader :solids, :kinds, :along, :upto, :total, :tallest, :skin, :height, :widest
 
-      # @param elements [Array<Making::Element>] in order
+      # @param elements [Array<Making::ThreadedElement>] in order
       def initialize(elements)
         @solids, @along, @bare = [], [], []
         @alike, @sorts = {}, {}.compare_by_identity
@@ -60,10 +60,10 @@ module Core
         (((((run(from, after) * 4) + flags) * @pairs) + @leaving[from]) * @pairs) + @arriving[after]
       end
 
-      # @return [Stretch] the line from one place to another
+      # @return [Span] the line from one place to another
       def stretch(from, after)
         parts = @solids.values_at(from, from + 1, after - 1, after)
-        Stretch.new(parts, run(from, after) / MM, bare_between?(from, after), after == from + 1)
+        Span.new(parts, run(from, after) / MM, bare_between?(from, after), after == from + 1)
       end
 
       private
@@ -90,7 +90,7 @@ module Core
         @height = total.zero? ? 0.0 : high / total / MM
       end
 
-      # @return [Solid, nil] the sort of part that it is; nil where it is bare
+      # @return [RigidPart, nil] the sort of part that it is; nil where it is bare
       def measure(element)
         width = element.width.to_mm
         @widest = width if width > @widest
@@ -99,7 +99,7 @@ module Core
           @skin = height if height > @skin
           nil
         else
-          @alike[[element.along.nm, element.height.nm, element.profile]] ||= Solid.of(element, @alike.size)
+          @alike[[element.along.nm, element.height.nm, element.profile]] ||= RigidPart.of(element, @alike.size)
         end
       end
 

@@ -49,7 +49,7 @@ module Core
         @own_solution ||= construction.solve(component.own_length) if fills?
       end
 
-      # @param solution [Solution, nil] nil where it is fixed @return [Array<Making::Element>] all that is on the path, in order
+      # @param solution [Solution, nil] nil where it is fixed @return [Array<Making::ThreadedElement>] all that is on the path, in order
       def row(solution)
         @rows.fetch(solution&.made) { construction.on_line(solution) }
       end

@@ -42,7 +42,7 @@ module Core
         @apart[member] = solution
         work_up = member.work_up(solution, Making::Maker.new)
         part = member.construction.as_part(work_up, key: component.part_key, name: component.key.tr('_', ' '), made: component.key) ||
-               refuse(component, [Making::Problem.new(at: ['apart'], code: :cannot_be_made_apart)])
+               refuse(component, [Making::DesignProblem.new(at: ['apart'], code: :cannot_be_made_apart)])
         part.with(mass_mg: work_up.mass_mg, material: nil)
       end
 
@@ -52,11 +52,11 @@ module Core
       end
 
       def refuse_cycle(component)
-        refuse(component, [Making::Problem.new(at: ['apart'], code: :made_of_itself)])
+        refuse(component, [Making::DesignProblem.new(at: ['apart'], code: :made_of_itself)])
       end
 
       def refuse_length(component, out_of_reach)
-        refuse(component, [Making::Problem.new(at: ['length'], code: :length_out_of_reach, values: { length: out_of_reach.target })])
+        refuse(component, [Making::DesignProblem.new(at: ['length'], code: :length_out_of_reach, values: { length: out_of_reach.target })])
       end
 
       # Something hangs from a component that takes it, at an item that is there, and not from itself.
@@ -65,7 +65,7 @@ module Core
         return if place == Project::Hanging::CENTRE
         return if place && hangs_well?(component, place)
 
-        refuse(component, [Making::Problem.new(at: ['hung_at'], code: :no_such_place, values: { place: component.hung_at.to_s })])
+        refuse(component, [Making::DesignProblem.new(at: ['hung_at'], code: :no_such_place, values: { place: component.hung_at.to_s })])
       end
 
       def hangs_well?(component, place)
@@ -96,7 +96,7 @@ module Core
       def construction(component)
         Construction::Kinds.fetch(component.construction)
       rescue UnknownKey => e
-        refuse(component, [Making::Problem.new(at: ['construction'], code: :not_a_choice, values: { choices: e.known.join(', ') })])
+        refuse(component, [Making::DesignProblem.new(at: ['construction'], code: :not_a_choice, values: { choices: e.known.join(', ') })])
       end
 
       def parametrised(construction, component, table)
@@ -107,7 +107,7 @@ module Core
 
       # A piece that is sized by a body needs something that repeats.
       def refuse_fixed
-        raise Making::InvalidParameters.new(@design.key, [Making::Problem.new(at: ['components'], code: :nothing_fills)])
+        raise Making::InvalidParameters.new(@design.key, [Making::DesignProblem.new(at: ['components'], code: :nothing_fills)])
       end
 
       def refuse(component, problems)

@@ -4,12 +4,13 @@ module Core
   module Sizing
     # Ways to come nearer to a wished length: other repeats, one or two rings more, an extender.
     module NearerSizes
-      # code: :as_designed, :rings or :extender
-      # inside: worn length it comes to, at its shortest
-      # up_to: the same at its longest, nil for what does not adjust
-      # deviation: from the wish
-      # part, count: what is added
-      # change: how much of the design is touched, smaller is less
+      # @param code :as_designed, :rings or :extender
+      # @param inside worn length it comes to, at its shortest
+      # @param up_to the same at its longest, nil for what does not adjust
+      # @param deviation from the wish
+      # @param part what is added
+      # @param count see part
+      # @param change how much of the design is touched, smaller is less
       NearerSize = Value.define(:code, :repeats, :inside, :deviation, :change, part: nil, count: 0, up_to: nil)
 
       MOST = 5

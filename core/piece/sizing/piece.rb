@@ -2,17 +2,24 @@
 
 module Core
   module Sizing
-    # What one attendee makes, sized. worn: the inside length asked for · inside: the finished inside length
-    # slack: line that must stay bare between the parts so that it can bend · on_line: the length of the whole path where it is closed
-    # laid_flat: the same over all, with the outer wires of its outermost parts · play: how far an
-    # adjustable closure lets it out
-    # work_ups: {component key => WorkUp}
-    # drawing: Lazy of [Shape], the whole piece laid flat with its first end at x = 0
-    # other_ways: Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
-    # doubt: how much larger it may come out than told, zero where that is not worth telling
-    # closing: Lazy of [Catalogue::Part], see #closing_parts
-    # hung_below: {component key => keys of all that hangs from it, directly or further down}
-    # working: [Term] · joins: [Join] · steps: [StepUse] with keys "component/step" · measurable: [Making::OwnMeasure::Use]
+    # What one attendee makes, sized.
+    #
+    # @param worn the inside length asked for
+    # @param inside the finished inside length
+    # @param slack line that must stay bare between the parts so that it can bend
+    # @param on_line the length of the whole path where it is closed
+    # @param laid_flat the same over all, with the outer wires of its outermost parts
+    # @param play how far an adjustable closure lets it out
+    # @param work_ups {component key => WorkUp}
+    # @param drawing Lazy of [Shape], the whole piece laid flat with its first end at x = 0
+    # @param other_ways Lazy of [Solution] within reach, best first, each as long as the inside that it comes to
+    # @param doubt how much larger it may come out than told, zero where that is not worth telling
+    # @param closing Lazy of [Catalogue::Part], see #closing_parts
+    # @param hung_below {component key => keys of all that hangs from it, directly or further down}
+    # @param working [Term]
+    # @param joins [Join]
+    # @param steps [StepUse] with keys "component/step"
+    # @param measurable [Making::OwnMeasure::Use]
     Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins,
       :steps, :other_ways, measurable: [].freeze, hung_below: {}.freeze,
       closing: Lazy::NOTHING, doubt: Measure::Length::ZERO) do

@@ -4,8 +4,8 @@ module Core
   module Sizing
     # Which steps of a piece wait for steps of its other components. Steps are named "component/step".
     class Precedence
-      # @param standing [Standing] @param work_ups [Hash{String=>Making::WorkUp}] of the whole piece
-      # @param meetings [Array<Array(Array(String, Making::End))>] pairs of component and its end that meet
+      # @param standing [Placements] @param work_ups [Hash{String=>Making::WorkUp}] of the whole piece
+      # @param meetings [Array<Array(Array(String, Making::Attachment))>] pairs of component and its end that meet
       def initialize(design, standing, work_ups, meetings)
         @design = design
         @standing = standing

@@ -95,8 +95,8 @@ module Core
         @fixed_length ||= Measure::Length.sum(@fixed.map(&:own_path_length))
       end
 
-      def drawn_in
-        @drawn_in ||= Measure::Length.sum(@path.map { |member| member.construction.drawn_in })
+      def tightened_by
+        @tightened_by ||= Measure::Length.sum(@path.map { |member| member.construction.tightened_by })
       end
 
       # @return [Measure::Length] of the body
@@ -121,7 +121,7 @@ module Core
       end
 
       def attempt(solutions, bend, worn)
-        Attempt.new(solutions, bend, (on_line(solutions) + drawn_in - around(worn, bend)).abs)
+        Attempt.new(solutions, bend, (on_line(solutions) + tightened_by - around(worn, bend)).abs)
       end
 
       # The same with the next best length of what fills last.
@@ -153,7 +153,7 @@ module Core
       # are made alike come out alike.
       # @return [Hash{Member=>Solution}, OutOfReach]
       def solve(target)
-        left = target - fixed_length - drawn_in
+        left = target - fixed_length - tightened_by
         return ends_too_long(target, left) if @filling.any? && !left.positive?
 
         solutions = {}.compare_by_identity
@@ -197,7 +197,7 @@ module Core
         fixed_length + Measure::Length.sum(@filling.map { |member| member.construction.path_length(solutions.fetch(member)) })
       end
 
-      # @return [Array<Making::Element>] all that is on the path, in order
+      # @return [Array<Making::ThreadedElement>] all that is on the path, in order
       def row(solutions)
         @path.flat_map do |member|
           elements = member.row(solutions[member])

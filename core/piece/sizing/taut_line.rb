@@ -74,7 +74,7 @@ module Core
         middles << @angle
       end
 
-      # The line between those that stand: each Stretch once, with how often it is there.
+      # The line between those that stand: each Span once, with how often it is there.
       def stretch_out
         @stretches = []
         @counts = Hash.new(0).compare_by_identity
@@ -147,7 +147,7 @@ module Core
         span = middles[after] - other.lean - start
         return false if span >= Math::PI
 
-        Stretch.above?(top, one, other, span, middles[place] - start, bare ? @radius + @row.skin : nil)
+        Span.above?(top, one, other, span, middles[place] - start, bare ? @radius + @row.skin : nil)
       end
     end
   end

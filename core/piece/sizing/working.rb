@@ -35,7 +35,7 @@ module Core
       end
 
       def made
-        [(term(:minus, :half_play, @blueprint.drawn_in) if @blueprint.drawn_in.positive?),
+        [(term(:minus, :half_play, @blueprint.tightened_by) if @blueprint.tightened_by.positive?),
          *@path.flat_map { |key, w|
            of_component(key, w.lengths)
          },

@@ -11,7 +11,10 @@ module Core
 
     # One row. cells: {column index => value}, least and most: bounds of their sum
     Row = Value.define(:cells, least: -FREE, most: FREE)
-    # values: of the columns · value: of the objective · prices: of the rows · optimal: whether nothing is better
+    # @param values of the columns
+    # @param value of the objective
+    # @param prices of the rows
+    # @param optimal whether nothing is better
     Answer = Value.define(:values, :value, :prices, :optimal)
 
     module_function

@@ -1,7 +1,10 @@
 # frozen_string_literal: true
 
 module Core
-  # An amount in whole minor units (cents) of one currency. minor: Integer · currency: a key of DIGITS
+  # An amount in whole minor units (cents) of one currency.
+  #
+  # @param minor Integer
+  # @param currency a key of DIGITS
   Money = Value.define(:minor, :currency) do
     include Comparable
 

@@ -4,7 +4,9 @@ module Core
   module Catalogue
     # What metals are made of, as far as people are allergic to it. A part that says of itself whether it is without nickel is believed
     # before this table.
-    # contents: {material => {metal => CONTAINS or MAY_CONTAIN}}, both as texts; the usual ones are from memory, and a studio keeps its own
+    #
+    # @param contents {material => {metal => CONTAINS or MAY_CONTAIN}}, both as texts; the usual ones are from memory, and a studio keeps
+    #   its own
     Alloys = Value.define(contents: {
       'brass' => { 'copper' => 'contains', 'brass' => 'contains' },
       'bronze' => { 'copper' => 'contains', 'nickel' => 'may_contain' },

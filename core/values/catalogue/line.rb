@@ -2,10 +2,14 @@
 
 module Core
   module Catalogue
-    # Thread, cord, cable, wire, elastic, rope or tape. thickness: diameter · rated_load_grams: nil when the maker states none
-    # give: how many hundredths thinner it is pulled through a hole; nil takes what is usual for its kind
-    # scrap_price: minor units that a gram of its scrap brings, nil where it is thrown away
-    # reel_length: what one reel, hank or coil holds, nil when not known · material: nil when not known
+    # Thread, cord, cable, wire, elastic, rope or tape.
+    #
+    # @param thickness diameter
+    # @param rated_load_grams nil when the maker states none
+    # @param give how many hundredths thinner it is pulled through a hole; nil takes what is usual for its kind
+    # @param scrap_price minor units that a gram of its scrap brings, nil where it is thrown away
+    # @param reel_length what one reel, hank or coil holds, nil when not known
+    # @param material nil when not known
     Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil, reel_length: nil, material: nil,
       give: nil, scrap_price: nil) do
       # @return [Measure::Length] how thick it is where it is pulled through a hole

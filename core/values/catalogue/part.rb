@@ -4,25 +4,53 @@ module Core
   module Catalogue
     # Anything countable that goes into a piece: a bead or a finding.
     #
-    # along: length it takes on the line · outer: width across · hole: inner diameter the lines pass (nil when not measured)
-    # hole_height: hole axis above the skin (nil means drilled through the middle, outer / 2)
-    # play: how much an adjustable finding can be let out (an extender chain), zero otherwise
-    # hole is also the bore of a crimp, cap or end, and the inner room of a ring or cover; of a shell the hole that the line passes
-    # wire: thickness of a ring's wire, or of the eye by which a finding hangs in another (nil when not measured)
-    # gap: opening left in a ring that is not soldered · mass_mg: weighed, else worked out from material and size
-    # nickel_free: nil when not known
-    # malleable: can be pressed wider by hand · magnetic · faces_with: :odd or :even, the number of rings with which it faces front
-    # quarter_turned: whether its two eyes stand a quarter turn apart, as a ring's neighbours do
-    # holds_grams: the load at which it lets go or breaks, nil when not known
-    # wall: what a cap or a pendant takes of the line at its hole; nil takes what is usual for a cap, and the wire of a pendant's eye
-    # tested, rejected: how many of the lot were threaded before class, and how many of those would not do · smallest_hole: among them
-    # made: key of the component that is made apart as this part, nil for what is bought
-    # form: how it is drawn; colour: '#rrggbb'; mark: one or two letters that stand for it in drawings and lists
+    # @param along length it takes on the line
+    # @param outer width across
+    # @param hole inner diameter the lines pass (nil when not measured)
+    # @param hole_height hole axis above the skin (nil means drilled through the middle, outer / 2)
+    # @param play how much an adjustable finding can be let out (an extender chain), zero otherwise of a crimp, cap or
+    #   end, and the inner room of a ring or cover; of a shell the hole that the line passes
+    # @param wire thickness of a ring's wire, or of the eye by which a finding hangs in another (nil when not measured)
+    # @param gap opening left in a ring that is not soldered
+    # @param mass_mg weighed, else worked out from material and size
+    # @param nickel_free nil when not known
+    # @param malleable can be pressed wider by hand
+    # @param faces_with :odd or :even, the number of rings with which it faces front
+    # @param quarter_turned whether its two eyes stand a quarter turn apart, as a ring's neighbours do
+    # @param holds_grams the load at which it lets go or breaks, nil when not known
+    # @param wall what a cap or a pendant takes of the line at its hole; nil takes what is usual for a cap, and the wire of a pendant's eye
+    # @param tested how many of the lot were threaded before class, and how many of those would not do
+    # @param rejected see tested
+    # @param smallest_hole among them
+    # @param made key of the component that is made apart as this part, nil for what is bought
+    # @param form how it is drawn;
+    # @param colour '#rrggbb';
+    # @param mark one or two letters that stand for it in drawings and lists
     Part = Value.define(
       :key, :name, :kind, :along, :outer,
-      hole: nil, hole_height: nil, play: Measure::Length::ZERO, form: :round, colour: '#8a8f98', mark: '?',
-      lines: 1, soldered: true, gap: nil, wire: nil, material: nil, mass_mg: nil, nickel_free: nil, malleable: false, magnetic: false,
-      faces_with: nil, quarter_turned: false, made: nil, holds_grams: nil, tested: 0, rejected: 0, smallest_hole: nil, wall: nil
+      hole: nil,
+      hole_height: nil,
+      play: Measure::Length::ZERO,
+      form: :round,
+      colour: '#8a8f98',
+      mark: '?',
+      lines: 1,
+      soldered: true,
+      gap: nil,
+      wire: nil,
+      material: nil,
+      mass_mg: nil,
+      nickel_free: nil,
+      malleable: false,
+      magnetic: false,
+      faces_with: nil,
+      quarter_turned: false,
+      made: nil,
+      holds_grams: nil,
+      tested: 0,
+      rejected: 0,
+      smallest_hole: nil,
+      wall: nil
     ) do
       # Of what lies across several lines, outer is the width over all of them: it lies as low as its holes are wide.
       # @return [Measure::Length] of the hole's axis
@@ -47,12 +75,12 @@ module Core
       def linked
         return hole || along if Part::RINGS.include?(kind)
 
-        made? ? along - (bite * hinges) : along
+        made? ? along - (link_overlap * hinges) : along
       end
 
       # @return [Measure::Length] what of it lies beyond the place where a neighbour would hang: it counts at an outer end of a piece
       def beyond
-        Part::RINGS.include?(kind) || made? ? bite : Measure::Length::ZERO
+        Part::RINGS.include?(kind) || made? ? link_overlap : Measure::Length::ZERO
       end
 
       # @return [Measure::Length] over all, as it is drawn
@@ -87,7 +115,7 @@ module Core
       end
 
       # @return [Measure::Length] what is lost of its length where another hangs in it: the wires lie one inside the other
-      def bite
+      def link_overlap
         wire_thickness || Measure::Length::ZERO
       end
 

@@ -2,8 +2,12 @@
 
 module Core
   module Catalogue
-    # Another tool that does for a technique what its own would: for a class that has too few of them. tool, by: tool keys
-    # pace: how much longer it takes, 1 for no longer · words: what to mind with it
+    # Another tool that does for a technique what its own would: for a class that has too few of them.
+    #
+    # @param tool tool keys
+    # @param by see tool
+    # @param pace how much longer it takes, 1 for no longer
+    # @param words what to mind with it
     StandIn = Value.define(:tool, :by, :pace, :words)
 
     class StandIn

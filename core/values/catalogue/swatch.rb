@@ -2,8 +2,13 @@
 
 module Core
   module Catalogue
-    # What someone measured on a piece of their own, in place of geometry or memory. construction: its key · measure: one of those that it
-    # declares · line: key · about: what else it was measured with, a part's key or a kind of knot · value: in the measure's unit
+    # What someone measured on a piece of their own, in place of geometry or memory.
+    #
+    # @param construction its key
+    # @param measure one of those that it declares
+    # @param line key
+    # @param about what else it was measured with, a part's key or a kind of knot
+    # @param value in the measure's unit
     Swatch = Value.define(:construction, :measure, :line, :about, :value) do
       # @return [Boolean] whether it is the same measure of the same thing
       def same?(other)

@@ -3,8 +3,11 @@
 module Core
   module Catalogue
     # What a studio works with: frozen tables of parts, lines, tools and techniques by key.
-    # swatches: [Swatch] that makers measured · swaps: a colourway's substitutions {part key => part key}, followed once
-    # hidden: [(table, key)] of what is offered for nothing new · alloys: what metals contain
+    #
+    # @param swatches [Swatch] that makers measured
+    # @param swaps a colourway's substitutions {part key => part key}, followed once
+    # @param hidden [(table, key)] of what is offered for nothing new
+    # @param alloys what metals contain
     Table = Value.define(:parts, :lines, :tools, :techniques, swaps: {}.freeze, hidden: [].freeze, swatches: [].freeze,
       alloys: Alloys.new) do
       def part(key)

@@ -35,9 +35,9 @@ module Core
         system = match[2].downcase
         return if LengthText::UNITS.key?(system)
         raise Unreadable.new(text, :say_system) if BARE_GAUGES.include?(system)
-        raise Unreadable.new(text, :unknown_system) unless Gauge::SYSTEMS.include?(system.to_sym)
+        raise Unreadable.new(text, :unknown_system) unless WireGauge::SYSTEMS.include?(system.to_sym)
 
-        Gauge.diameter(match[1].to_i, system.to_sym)
+        WireGauge.diameter(match[1].to_i, system.to_sym)
       rescue UnknownKey
         raise Unreadable.new(text, :unknown_gauge)
       end

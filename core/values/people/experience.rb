@@ -2,7 +2,10 @@
 
 module Core
   module People
-    # What someone has done of one technique. times: how often · last: Date, nil when not known
+    # What someone has done of one technique.
+    #
+    # @param times how often
+    # @param last Date, nil when not known
     Experience = Value.define(:times, last: nil)
 
     class Experience

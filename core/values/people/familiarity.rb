@@ -18,11 +18,11 @@ module Core
 
       module_function
 
-      # @param attendee [People::Attendee] @param skill [Skill] @param on [Date]
+      # @param attendee [People::Attendee] @param technique [Technique] @param on [Date]
       # @return [Float]
-      def of(attendee, skill, on)
-        expected = EXPECTED.fetch(attendee.level - skill.level) { |above| above.positive? ? 1.0 : 0.0 }
-        done = attendee.experience[skill.key] or return expected
+      def of(attendee, technique, on)
+        expected = EXPECTED.fetch(attendee.level - technique.level) { |above| above.positive? ? 1.0 : 0.0 }
+        done = attendee.experience[technique.key] or return expected
 
         1 - ((1 - expected) * Math.exp(-done.times * fading(done.last, on) / TIMES))
       end

@@ -5,8 +5,13 @@ module Core
     # What a class must know of someone beside size and level. Nothing here is guessed from notes: see NeedsReader for what is only
     # suggested.
     #
-    # minor · age: in years, nil when not known · guardian: who is responsible for a minor · left_handed
-    # allergies: some of ALLERGIES · other_allergy: anything else, in full · low_vision · help: some of HELP
+    # minor
+    #
+    # @param age in years, nil when not known
+    # @param guardian who is responsible for a minor
+    # @param allergies some of ALLERGIES
+    # @param other_allergy anything else, in full
+    # @param help some of HELP
     Needs = Value.define(minor: false, age: nil, guardian: '', left_handed: false, allergies: [].freeze, other_allergy: '',
       low_vision: false, help: [].freeze) do
       # @return [Boolean] a child whose age is not known counts as one

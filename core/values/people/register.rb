@@ -4,9 +4,13 @@ module Core
   module People
     # Everyone who was ever in a class, once: who has the same name is the same person, unless two of one name sat in one class.
     module Register
-      # class_id, title, date: of a class they were in
+      # @param class_id of a class they were in
+      # @param title see class_id
+      # @param date see class_id
       Visit = Value.define(:class_id, :title, :date)
-      # attendee: as they were last · number: 2 and more for the second of one name in a class · visits: the newest first
+      # @param attendee as they were last
+      # @param number 2 and more for the second of one name in a class
+      # @param visits the newest first
       Known = Value.define(:attendee, :number, :visits) do
         # @return [String] names them in a list
         def name

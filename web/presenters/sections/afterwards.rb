@@ -190,7 +190,7 @@ module Web
         end
 
         def evening
-          @evening ||= Core::Live::Evening.new(plan, @reading.live_events)
+          @evening ||= Core::Live::LiveState.new(plan, @reading.live_events)
         end
 
         def name_of(ordered)

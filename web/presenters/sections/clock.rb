@@ -106,7 +106,8 @@ module Web
         def lever_words(lever)
           values = lever.values
           say("levers.#{lever.code}", count: values.fetch(:count, 1), levels: Section.up_to(none: 'nobody')[values[:level]].to_s,
-            name: values[:name].to_s.downcase, to: values[:to].to_s, from: values[:from].to_s.downcase, skill: values[:skill].to_s.downcase,
+            name: values[:name].to_s.downcase, to: values[:to].to_s, from: values[:from].to_s.downcase,
+            worked: values[:worked].to_s.downcase,
             minutes: values.fetch(:minutes, 0), step: values[:work] ? bare_words(values[:work]) : values.fetch(:works, []).map { |work|
                                                   bare_words(work)
                                                 }.join('; '),
@@ -144,7 +145,7 @@ module Web
         # --- settings
 
         def demonstrations
-          Core::Setup::Running::DEMONSTRATIONS
+          Core::Setup::SessionSettings::DEMONSTRATIONS
         end
 
         def numbers

@@ -43,7 +43,7 @@ module Web
         # @return [Hash{Symbol=>String}]
         # @return [Array<(Symbol, String)>] of each line
         def ways_of_cutting
-          Core::Setup::Provision::WAYS.map { |way| [way, say("cutting.#{way}")] }
+          Core::Setup::SupplySettings::WAYS.map { |way| [way, say("cutting.#{way}")] }
         end
 
         def offcut_shares

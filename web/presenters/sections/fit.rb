@@ -52,7 +52,7 @@ module Web
           row.names.size == people.size ? 'everyone' : row.names.join(', ')
         end
 
-        # @return [Array<Core::Fit::Finding>] all that was judged for the chosen person
+        # @return [Array<Core::Fit::Result>] all that was judged for the chosen person
         def judged
           chosen&.fitted? ? chosen.findings : []
         end

@@ -8,7 +8,7 @@ module Web
         include Supplied
 
         def modes
-          Core::Setup::Provision::SPARES
+          Core::Setup::SupplySettings::SPARES
         end
 
         # @return [Array<Core::Planning::PersonPlan>] who gets a kit

@@ -8,7 +8,7 @@ module Web
         include Drawn
 
         # What one technique the class uses is to the chosen person: times and date as text, with what is wrong with them.
-        Done = Core::Value.define(:skill, :times, :last, :errors)
+        Done = Core::Value.define(:technique, :times, :last, :errors)
 
         def body
           plan.design.body
@@ -78,11 +78,11 @@ module Web
         # @return [Array<Done>]
         def done_before
           found = draft(more_form)
-          plan.order.steps.map { |step| plan.technique_of(step) }.uniq.map do |skill|
-            done = chosen.attendee.experience[skill.key]
-            Done.new(skill: skill, times: found ? found.value("times_#{skill.key}") : done&.times.to_s,
-              last: found ? found.value("last_#{skill.key}") : done&.last&.iso8601.to_s,
-              errors: %w[times last].filter_map { |name| found&.error("#{name}_#{skill.key}") })
+          plan.order.steps.map { |step| plan.technique_of(step) }.uniq.map do |technique|
+            done = chosen.attendee.experience[technique.key]
+            Done.new(technique: technique, times: found ? found.value("times_#{technique.key}") : done&.times.to_s,
+              last: found ? found.value("last_#{technique.key}") : done&.last&.iso8601.to_s,
+              errors: %w[times last].filter_map { |name| found&.error("#{name}_#{technique.key}") })
           end
         end
 

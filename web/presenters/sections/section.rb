@@ -9,7 +9,7 @@ module Web
 
         attr_reader :place, :notice
 
-        # @param reading [Application::Reading] @param drafts [Hash] refused forms with what was typed
+        # @param reading [Application::TrackedResult] @param drafts [Hash] refused forms with what was typed
         def initialize(reading, place: nil, notice: nil, drafts: {})
           @reading = reading
           @place = place

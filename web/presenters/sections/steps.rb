@@ -38,7 +38,7 @@ module Web
         end
 
         def schools
-          Core::Setup::Teaching::SCHOOLS
+          Core::Setup::TeachingSettings::SCHOOLS
         end
 
         # @return [Array<String>] what an order set by hand costs beyond the best, and what it saves
@@ -50,11 +50,11 @@ module Web
           order.beyond.select { |_, more| more.negative? }.map { |code, more| say("costs.#{code}", count: -more) }
         end
 
-        # @return [Array<Core::Catalogue::Skill>] of the class's steps that have an easier way
+        # @return [Array<Core::Catalogue::Technique>] of the class's steps that have an easier way
         def with_easier
           order.steps.map { |step|
             plan.technique_of(step)
-          }.uniq.select { |skill| skill.easier && plan.table.techniques.key?(skill.easier) }
+          }.uniq.select { |technique| technique.easier && plan.table.techniques.key?(technique.easier) }
         end
 
         def technique_name(key)

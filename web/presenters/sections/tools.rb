@@ -7,8 +7,8 @@ module Web
       class Tools < Section
         # @return [Array<String>] what helps where some are missing
         def ways(need)
-          skills = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
-          need.ways(skills, plan.table).map { |code, values| say("tool_ways.#{code}", **values) }
+          techniques = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+          need.ways(techniques, plan.table).map { |code, values| say("tool_ways.#{code}", **values) }
         end
 
         # One tool that may stand in, or does. key: for the form · words
@@ -18,16 +18,16 @@ module Web
         def stand_ins(need)
           return [] unless need.missing.positive?
 
-          skills = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
-          need.standing_in(skills, plan.table).map { |skill, one| stand_in(skill, one.by) }
+          techniques = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+          need.standing_in(techniques, plan.table).map { |technique, one| stand_in(technique, one.by) }
         end
 
         # @return [Array<StandIn>] chosen for this class
         def standing
           plan.workshop.teaching.stand_ins.filter_map do |key|
-            technique, tool = key.split('/', 2)
-            skill = plan.table.techniques[technique]
-            stand_in(skill, tool) if skill && plan.table.tools.key?(tool)
+            worked, tool = key.split('/', 2)
+            technique = plan.table.techniques[worked]
+            stand_in(technique, tool) if technique && plan.table.tools.key?(tool)
           end
         end
 
@@ -55,8 +55,8 @@ module Web
         end
 
         # @return [StandIn]
-        def stand_in(skill, tool)
-          StandIn.new(key: "#{skill.key}/#{tool}", words: "#{plan.table.tool(tool).name.downcase} for this: #{skill.name.downcase}")
+        def stand_in(technique, tool)
+          StandIn.new(key: "#{technique.key}/#{tool}", words: "#{plan.table.tool(tool).name.downcase} for this: #{technique.name.downcase}")
         end
         private :stand_in
 

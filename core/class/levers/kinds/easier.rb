@@ -9,9 +9,10 @@ module Core
         rank 50
 
         def self.in_room(opportunity)
-          opportunity.skills.select { |skill| skill.easier && opportunity.plan.table.techniques.key?(skill.easier) }.flat_map do |skill|
-            opportunity.levels.reject { |level| level <= opportunity.teaching.easier.fetch(skill.key, 0) }.map do |level|
-              new(technique: skill.key, name: skill.name, to: opportunity.plan.table.technique(skill.easier).name, level: level,
+          opportunity.techniques.select { |technique|
+ technique.easier && opportunity.plan.table.techniques.key?(technique.easier) }.flat_map do |technique|
+            opportunity.levels.reject { |level| level <= opportunity.teaching.easier.fetch(technique.key, 0) }.map do |level|
+              new(technique: technique.key, name: technique.name, to: opportunity.plan.table.technique(technique.easier).name, level: level,
                 people: opportunity.up_to(level).size)
             end
           end

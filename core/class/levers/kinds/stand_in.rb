@@ -10,9 +10,9 @@ module Core
 
         def self.in_room(opportunity)
           scarce(opportunity).flat_map do |need|
-            need.standing_in(opportunity.skills, opportunity.plan.table).map do |skill, one|
-              new(technique: skill.key, tool: one.by, name: opportunity.plan.table.tool(one.by).name, from: need.tool.name,
-                skill: skill.name)
+            need.standing_in(opportunity.techniques, opportunity.plan.table).map do |technique, one|
+              new(technique: technique.key, tool: one.by, name: opportunity.plan.table.tool(one.by).name, from: need.tool.name,
+                worked: technique.name)
             end
           end
         end

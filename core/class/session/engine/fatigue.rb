@@ -12,7 +12,7 @@ module Core
           @rests = model.pauses.map { |pause| Engine.ticks(pause.from) }
         end
 
-        def begin_again
+        def reset
           @rested = @over = 0
         end
 

@@ -29,7 +29,7 @@ module Core
           @first = showings
         end
 
-        def begin_again
+        def reset
           @free = @all
           @instructor = true
           @calls.clear

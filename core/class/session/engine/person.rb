@@ -9,16 +9,16 @@ module Core
         BUSY = KINDS.map { |kind| %i[work optional].include?(kind) }.freeze
         IDLE = KINDS.map { |kind| %i[tools group drying optional done].include?(kind) }.freeze
 
-        # What the numbers of a slot are for; see Draws.
-        TIME, CALL, VISIT = *Draws::PLACES
+        # What the numbers of a slot are for; see RandomStreams.
+        TIME, CALL, VISIT = *RandomStreams::PLACES
         # And a person's own.
-        PACE, LATE, LATENESS = *Draws::PLACES
+        PACE, LATE, LATENESS = *RandomStreams::PLACES
 
         # number: of the person · step: the one they are at, nil when all is done · spent: [Integer] ticks by kind of time
         # finished: at which all was done that must be
         attr_reader :number, :step, :spent, :finished
 
-        # @param number [Integer] @param steps [Array<Step>] in order @param room [Room]
+        # @param number [Integer] @param steps [Array<Step>] in order @param room [Classroom]
         def initialize(number, steps, room)
           @number = number
           @steps = steps
@@ -36,9 +36,9 @@ module Core
         end
 
         # Some come late; nobody begins before their time.
-        # @param bytes [Array<String>] of their random numbers, by slot @param first [Integer] where this run's begin, see Draws#at
+        # @param bytes [Array<String>] of their random numbers, by slot @param first [Integer] where this run's begin, see RandomStreams#at
         # @param observer [Object, nil] see Engine#run
-        def begin_again(bytes, first, observer)
+        def reset(bytes, first, observer)
           @bytes = bytes
           @first = first
           @observer = observer
@@ -224,7 +224,7 @@ module Core
           true
         end
 
-        # @param showing [Showings::Showing] that the step needs
+        # @param showing [Demonstrations::Showing] that the step needs
         def comes_to_see(showing, now)
           waits(GROUP, now)
           @showings.come(showing, self, now)

@@ -13,7 +13,10 @@ module Core
         attr_reader :ticks, :walk, :table, :stuck_from, :help_below, :checks, :slot, :showing, :tool, :held, :more, :gives, :given,
           :gives_more, :dries, :needs_dry, :kind
 
-        # How times of one spread turn out. table: multipliers by random number · stuck_from: number from which someone is stuck
+        # How times of one spread turn out.
+        #
+        # @param table multipliers by random number
+        # @param stuck_from number from which someone is stuck
         Luck = Value.define(:table, :stuck_from) do
           def self.of(sigma, stuck)
             table = Spread.table(sigma)
@@ -25,7 +28,7 @@ module Core
         def self.of(model)
           lucks = model.sigmas.map { |sigma| Luck.of(sigma, model.stuck) }
           model.people.map do |person|
-            slots = Draws.slots(person)
+            slots = RandomStreams.slots(person)
             labels = person.tasks.map(&:label)
             person.tasks.map do |task|
               needs_dry = task.needs_dry.filter_map { |label| labels.index(label) }

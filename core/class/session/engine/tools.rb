@@ -12,7 +12,7 @@ module Core
           @waiting = []
         end
 
-        def begin_again
+        def reset
           @free.replace(@all)
           @waiting.clear
         end

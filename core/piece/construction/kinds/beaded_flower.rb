@@ -16,7 +16,7 @@ module Core
         end
 
         def on_line(_solution)
-          [Making::Element.bare(fixed_length, wire.thickness)]
+          [Making::ThreadedElement.bare(fixed_length, wire.thickness)]
         end
 
         private
@@ -29,7 +29,7 @@ module Core
           total = petal.count * petals
           Making::WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total),
             joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length),
-            ends: { first: Making::End.new(item: wire, closing_step: 'bind') })
+            ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') })
         end
 
         # Beads × bead length and a turn round the base (common practice, no source). Loops are worked from one wire; each frame has its

@@ -21,12 +21,12 @@ module Core
         parameter :halves, :boolean, default: false
 
         def fill
-          @fill ||= Making::Fill.new(base: Measure::Length::ZERO, step: chain.along * sides, height: Making::Element.of(chain).height,
+          @fill ||= Making::Fill.new(base: Measure::Length::ZERO, step: chain.along * sides, height: Making::ThreadedElement.of(chain).height,
             fewest: 1, most: 1500 / sides)
         end
 
         def on_line(solution)
-          [Making::Element.of(chain, along: solution.length)]
+          [Making::ThreadedElement.of(chain, along: solution.length)]
         end
 
         def as_part(work_up, **identity)
@@ -43,7 +43,7 @@ module Core
           links = solution.repeats * sides
           Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [],
             drawing: Lazy.new { layout(links) }, lengths: lengths(solution),
-            ends: { first: Making::End.new(item: chain), last: Making::End.new(item: chain) },
+            ends: { first: Making::Attachment.new(item: chain), last: Making::Attachment.new(item: chain) },
             anchors: Lazy.new { part_anchors([chain] * links, ['chain'] * links) })
         end
 

@@ -47,8 +47,8 @@ module Core
         parameter :plain_turns, :integer, default: 3, range: 0..10
 
         def problems
-          [(trouble('beads', :beads_without_seed) if beads && seed.nil?),
-           (trouble('core', :core_too_thick, core: core.thickness, hole: mandrel) if core_too_thick?)].compact
+          [(problem('beads', :beads_without_seed) if beads && seed.nil?),
+           (problem('core', :core_too_thick, core: core.thickness, hole: mandrel) if core_too_thick?)].compact
         end
 
         def fixed_length
@@ -56,7 +56,7 @@ module Core
         end
 
         def on_line(_solution)
-          [Making::Element.new(along: fixed_length, height: outer / 2, width: outer, profile: :flat)]
+          [Making::ThreadedElement.new(along: fixed_length, height: outer / 2, width: outer, profile: :flat)]
         end
 
         def measurable

@@ -76,7 +76,7 @@ module Core
         def problems
           return [] unless chart
 
-          [(trouble('chart', :chart_strands, chart: chart.strands, strands: number) if chart.strands != number)].compact
+          [(problem('chart', :chart_strands, chart: chart.strands, strands: number) if chart.strands != number)].compact
         end
 
         # One more bead on each strand makes two rows more.
@@ -104,8 +104,8 @@ module Core
         end
 
         def on_line(solution)
-          beside = cap ? Making::Element.of(cap) : Making::Element.bare(bare_end, bundle)
-          [beside, Making::Element.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), beside]
+          beside = cap ? Making::ThreadedElement.of(cap) : Making::ThreadedElement.bare(bare_end, bundle)
+          [beside, Making::ThreadedElement.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), beside]
         end
 
         private
@@ -156,8 +156,8 @@ module Core
 
         def ends
           item = cap || cord
-          { first: Making::End.new(item: item, closing_step: ('tie_off' unless cap)),
-            last: Making::End.new(item: item, closing_step: ('tie_off' unless cap)) }
+          { first: Making::Attachment.new(item: item, closing_step: ('tie_off' unless cap)),
+            last: Making::Attachment.new(item: item, closing_step: ('tie_off' unless cap)) }
         end
 
         # Half as many cords as strands, folded in the middle.

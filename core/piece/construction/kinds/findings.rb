@@ -20,9 +20,9 @@ module Core
         parameter :takes_clasp, :boolean, default: false
 
         def problems
-          [(trouble('parts', :pattern_of_nothing) if parts.empty?),
-           (trouble('parts', :findings_fill) if parts.fills?),
-           (trouble('takes_clasp', :no_chain) if takes_clasp && chain_links.empty?)].compact
+          [(problem('parts', :pattern_of_nothing) if parts.empty?),
+           (problem('parts', :findings_fill) if parts.fills?),
+           (problem('takes_clasp', :no_chain) if takes_clasp && chain_links.empty?)].compact
         end
 
         def fixed_length
@@ -34,7 +34,7 @@ module Core
         end
 
         def on_line(_solution)
-          row.map { |part| Making::Element.of(part, along: taken(part)) }
+          row.map { |part| Making::ThreadedElement.of(part, along: taken(part)) }
         end
 
         def beyond(place)
@@ -82,7 +82,7 @@ module Core
         end
 
         def row_end(part)
-          Making::End.new(item: part, opening_step: (JOINING[part.kind]&.first if part.opens?))
+          Making::Attachment.new(item: part, opening_step: (JOINING[part.kind]&.first if part.opens?))
         end
 
         def joins

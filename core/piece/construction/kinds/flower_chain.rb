@@ -41,8 +41,8 @@ module Core
         parameter :cover, :part, of: %i[cover], required: false
 
         def problems
-          [(trouble('colours', :pattern_of_nothing) if colours.empty?), (trouble('colours', :nothing_may_fill) if colours.fills?),
-           (trouble('colours', :petals_differ) if petal_parts.map { |part| [part.along, part.outer] }.uniq.size > 1)].compact
+          [(problem('colours', :pattern_of_nothing) if colours.empty?), (problem('colours', :nothing_may_fill) if colours.fills?),
+           (problem('colours', :petals_differ) if petal_parts.map { |part| [part.along, part.outer] }.uniq.size > 1)].compact
         end
 
         # n flowers have n - 1 pairs of separators between them.
@@ -57,15 +57,15 @@ module Core
         end
 
         def on_line(solution)
-          petal = Making::Element.new(along: flower, height: tallest([petal_parts.first]), width: flower, profile: :flat)
-          between = Making::Element.of(separator)
+          petal = Making::ThreadedElement.new(along: flower, height: tallest([petal_parts.first]), width: flower, profile: :flat)
+          between = Making::ThreadedElement.of(separator)
           [*end_row, *Array.new(solution.repeats) { [petal, between] }.flatten[0...-1], *end_row.reverse]
         end
 
         private
 
         def end_row
-          [(Making::Element.of(guard, along: in_row(guard)) if guard), Making::Element.of(terminal)].compact
+          [(Making::ThreadedElement.of(guard, along: in_row(guard)) if guard), Making::ThreadedElement.of(terminal)].compact
         end
 
         def at_end
@@ -154,8 +154,8 @@ module Core
             cuts: [cut(woven, maker)],
             steps: steps(n), joins: joins, drawing: Lazy.new { layout(woven, solution) }, lengths: lengths(solution),
             threads: Lazy.new { threads(2) },
-            ends: { first: Making::End.new(item: guard || thread, passes: 2, closing_step: ('fold' unless guard), opening_step: nil),
-                    last: Making::End.new(item: guard || thread, passes: 2, closing_step: ('close' unless guard)) })
+            ends: { first: Making::Attachment.new(item: guard || thread, passes: 2, closing_step: ('fold' unless guard), opening_step: nil),
+                    last: Making::Attachment.new(item: guard || thread, passes: 2, closing_step: ('close' unless guard)) })
         end
 
         # Thread is not drawn quite straight, and goes round the edges of holes, which is shorter (from memory: the two cancel).

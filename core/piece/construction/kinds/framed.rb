@@ -43,8 +43,8 @@ module Core
         parameter :beads, :pattern, default: [].freeze
 
         def problems
-          [(trouble('beads', :nothing_may_fill) if beads.fills?),
-           (trouble('beads', :beads_wider_than_frame, beads: beads.fixed_length, room: large) if beads.fixed_length > large)].compact
+          [(problem('beads', :nothing_may_fill) if beads.fills?),
+           (problem('beads', :beads_wider_than_frame, beads: beads.fixed_length, room: large) if beads.fixed_length > large)].compact
         end
 
         # From inside the small loop it hangs by to inside the one below the large loop.
@@ -53,7 +53,7 @@ module Core
         end
 
         def on_line(_solution)
-          [Making::Element.new(along: fixed_length, height: wire.thickness / 2, width: loop_across(large), profile: :pointed)]
+          [Making::ThreadedElement.new(along: fixed_length, height: wire.thickness / 2, width: loop_across(large), profile: :pointed)]
         end
 
         def beyond(_place)
@@ -86,7 +86,8 @@ module Core
         def work_up(_solution, maker)
           Making::WorkUp.new(parts: tally(row.map { |bead| [bead, :bound] }), cuts: cuts(maker), steps: steps, joins: through(binding, row),
             drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, working: working),
-            ends: { first: Making::End.new(item: loop_part(small)), last: Making::End.new(item: loop_part(smalls > 1 ? small : large)) },
+            ends: { first: small, last: smalls > 1 ? small : large }.transform_values { |size|
+ Making::Attachment.new(item: loop_part(size)) },
             anchors: Lazy.new { anchors })
         end
 

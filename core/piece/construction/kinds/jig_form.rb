@@ -46,7 +46,7 @@ module Core
         end
 
         def on_line(_solution)
-          [Making::Element.new(along: fixed_length, height: wire.thickness / 2, width: across_all, profile: :pointed)]
+          [Making::ThreadedElement.new(along: fixed_length, height: wire.thickness / 2, width: across_all, profile: :pointed)]
         end
 
         def beyond(_place)
@@ -75,7 +75,7 @@ module Core
         def work_up(_solution, maker)
           Making::WorkUp.new(parts: [], cuts: [cut(maker)], steps: steps, joins: [], drawing: Lazy.new { layout },
             lengths: Making::Lengths.new(beaded: fixed_length),
-            ends: { first: Making::End.new(item: eye_part), last: Making::End.new(item: eye_part) },
+            ends: { first: Making::Attachment.new(item: eye_part), last: Making::Attachment.new(item: eye_part) },
             anchors: Lazy.new { part_anchors([as_part_of_itself], ['path']) { fixed_length } })
         end
 

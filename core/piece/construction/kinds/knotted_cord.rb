@@ -65,13 +65,13 @@ module Core
         parameter :button, :part, of: %i[bead pendant], required: false
 
         def problems
-          [(trouble('beads', :pattern_of_nothing) if beads.empty?),
-           (trouble('beads', :nothing_may_fill) if beads.fills?),
-           (trouble('folded', :too_many_folded, cords: cords) if folded * 2 > cords),
-           (trouble('lanes', :lanes_need_cords, lanes: lanes) if lanes > 1 && cords != lanes),
-           (trouble('small_bead', :small_bead_missing) if lanes > 1 && small_bead.nil?),
-           (trouble('button', :button_missing) if closure == :loop && button.nil?),
-           (trouble('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
+          [(problem('beads', :pattern_of_nothing) if beads.empty?),
+           (problem('beads', :nothing_may_fill) if beads.fills?),
+           (problem('folded', :too_many_folded, cords: cords) if folded * 2 > cords),
+           (problem('lanes', :lanes_need_cords, lanes: lanes) if lanes > 1 && cords != lanes),
+           (problem('small_bead', :small_bead_missing) if lanes > 1 && small_bead.nil?),
+           (problem('button', :button_missing) if closure == :loop && button.nil?),
+           (problem('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
         end
 
         def fill
@@ -104,7 +104,7 @@ module Core
         end
 
         # However long its ends are, it is drawn in for the wrist as far as a sliding knot is.
-        def drawn_in
+        def tightened_by
           [play, Measure::Length.mm(SLIDER_PLAY_MM)].min / 2
         end
 
@@ -222,9 +222,9 @@ module Core
         def closing_row
           tied = KnottedRow::Cell.new(kind: :knot, length: knot_length).element(bundle, knot_across)
           case closure
-          when :loop then [[Making::Element.of(button), tied], [tied, Making::Element.bare(button.outer / 2, bundle)]]
-          when :slider then [slider ? [Making::Element.of(slider)] : [tied, tied], []]
-          else [[Making::Element.of(cord_end)], [Making::Element.of(cord_end)]]
+          when :loop then [[Making::ThreadedElement.of(button), tied], [tied, Making::ThreadedElement.bare(button.outer / 2, bundle)]]
+          when :slider then [slider ? [Making::ThreadedElement.of(slider)] : [tied, tied], []]
+          else [[Making::ThreadedElement.of(cord_end)], [Making::ThreadedElement.of(cord_end)]]
           end
         end
 
@@ -278,13 +278,13 @@ module Core
         end
 
         def steps(repeats)
-          skill = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
+          technique = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
           knots = row_knots(repeats) + lane_knots(repeats).sum
           beads = items(repeats).size
           [step('cut', 'cutting_line', cords - folded, preparable: true),
            step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded })
              .then { |one| cords > 1 ? one : one.with(text: :knotted_cord_lay) },
-           step('knot', skill, [knots, 1].max, after: %w[gather], text: knot_words,
+           step('knot', technique, [knots, 1].max, after: %w[gather], text: knot_words,
              values: { beads: beads, knots: knots, small: smalls(repeats) }),
            step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: beads }),
            *snug_step(knots), *closing_steps]

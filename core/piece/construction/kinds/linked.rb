@@ -21,7 +21,7 @@ module Core
         parameter :ring, :part, of: %i[ring split_ring], required: false
 
         def problems
-          [(trouble('unit', :pattern_of_nothing) if unit.empty?), (trouble('unit', :nothing_may_fill) if unit.fills?)].compact
+          [(problem('unit', :pattern_of_nothing) if unit.empty?), (problem('unit', :nothing_may_fill) if unit.fills?)].compact
         end
 
         # n units and the rings between them, each by its inner length.
@@ -30,7 +30,7 @@ module Core
         end
 
         def on_line(solution)
-          row(solution.repeats).map { |part| Making::Element.of(part, along: part.linked) }
+          row(solution.repeats).map { |part| Making::ThreadedElement.of(part, along: part.linked) }
         end
 
         def as_part(work_up, **identity)
@@ -38,7 +38,8 @@ module Core
           Catalogue::Part.new(**identity, kind: :connector,
             along: work_up.lengths.beaded + outermost.map(&:beyond).reduce(:+), outer: parts.map(&:outer).max,
             hole: parts.first.hole,
-            wire: outermost.map(&:bite).max, soldered: outermost.none?(&:opens?), form: :chain, colour: parts.first.colour, mark: 'L')
+            wire: outermost.map(&:link_overlap).max, soldered: outermost.none?(&:opens?), form: :chain,
+            colour: parts.first.colour, mark: 'L')
         end
 
         def beyond(place)
@@ -70,7 +71,8 @@ module Core
           row = row(n)
           roles = row.map { |part| [part, part == ring ? :ring : :unit] }
           Making::WorkUp.new(parts: tally(roles), cuts: [], steps: steps(n), joins: joins, drawing: Lazy.new { layout(roles, solution) },
-            lengths: lengths(solution), ends: { first: Making::End.new(item: parts.first), last: Making::End.new(item: parts.last) },
+            lengths: lengths(solution), ends: { first: parts.first, last: parts.last }.transform_values { |item|
+ Making::Attachment.new(item: item) },
             anchors: Lazy.new { anchors(row, n, solution) })
         end
 

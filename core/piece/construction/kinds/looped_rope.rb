@@ -52,7 +52,7 @@ module Core
         end
 
         def on_line(solution)
-          [Making::Element.of(hook), Making::Element.bare(solution.length - hook.along, rope.thickness)]
+          [Making::ThreadedElement.of(hook), Making::ThreadedElement.bare(solution.length - hook.along, rope.thickness)]
         end
 
         private

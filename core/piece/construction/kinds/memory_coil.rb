@@ -33,10 +33,10 @@ module Core
         parameter :bent_ends, :boolean, default: false
 
         def problems
-          [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
-           (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
-           (trouble('bar', :bar_missing) if bars.positive? && bar.nil?),
-           (trouble('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines < rows)].compact
+          [(problem('pattern', :pattern_of_nothing) if pattern.empty?),
+           (problem('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
+           (problem('bar', :bar_missing) if bars.positive? && bar.nil?),
+           (problem('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines < rows)].compact
         end
 
         def fill
@@ -46,8 +46,8 @@ module Core
         end
 
         def on_line(solution)
-          loop = Making::Element.new(along: LOOP_LENGTH, height: wire.thickness / 2, width: LOOP_LENGTH, profile: :pointed)
-          ring = [(Making::Element.of(end_ring, along: end_ring.linked) if end_ring)].compact
+          loop = Making::ThreadedElement.new(along: LOOP_LENGTH, height: wire.thickness / 2, width: LOOP_LENGTH, profile: :pointed)
+          ring = [(Making::ThreadedElement.of(end_ring, along: end_ring.linked) if end_ring)].compact
           [*ring, loop, *elements(row(solution.repeats).map(&:first)), loop, *ring]
         end
 
@@ -116,7 +116,7 @@ module Core
         end
 
         def ring_ends
-          end_ring ? { first: Making::End.new(item: end_ring), last: Making::End.new(item: end_ring) } : {}
+          end_ring ? { first: Making::Attachment.new(item: end_ring), last: Making::Attachment.new(item: end_ring) } : {}
         end
 
         def cut(solution, maker)

@@ -46,7 +46,7 @@ module Core
         def on_line(solution)
           return elements(parts.expand(solution.repeats)) if parts.fills?
 
-          [Making::Element.new(along: solution ? solution.length : fixed_length, height: tallest(parts.expand),
+          [Making::ThreadedElement.new(along: solution ? solution.length : fixed_length, height: tallest(parts.expand),
             width: tallest(parts.expand) * 2, profile: :bare)]
         end
 

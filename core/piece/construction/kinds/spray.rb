@@ -60,7 +60,11 @@ module Core
         # How much of each turn lies over the one before, in hundredths.
         parameter :tape_over, :integer, default: 50, range: 0..80
 
-        # Worked apart and bound to one stem. role: of its beads · number: on one flower · one_wire: all of them on one cut
+        # Worked apart and bound to one stem.
+        #
+        # @param role of its beads
+        # @param number on one flower
+        # @param one_wire all of them on one cut
         Piece = Value.define(:role, :petal, :wire, :number, :technique, :one_wire)
 
         def fixed_length
@@ -68,7 +72,7 @@ module Core
         end
 
         def on_line(_solution)
-          [Making::Element.bare(fixed_length, bound)]
+          [Making::ThreadedElement.bare(fixed_length, bound)]
         end
 
         private
@@ -120,7 +124,7 @@ module Core
         def work_up(_solution, maker)
           joins = pieces.flat_map { |piece| through(piece.wire, [piece.petal.bead]) }
           Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins,
-            drawing: Lazy.new { layout }, ends: { first: Making::End.new(item: wire, closing_step: 'bind') },
+            drawing: Lazy.new { layout }, ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') },
             lengths: Making::Lengths.new(beaded: fixed_length,
               working: [term(:flower, Measure::Length.mm(top.reach)), term(:stem, stem)]))
         end

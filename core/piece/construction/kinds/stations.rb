@@ -28,9 +28,9 @@ module Core
         include Ends::CrimpedEnds
 
         def problems
-          [(trouble('station', :pattern_of_nothing) if station.empty?),
-           (trouble('station', :nothing_may_fill) if station.fills?),
-           (trouble('crossed', :crossed_needs_lines) if crossed && lines == 1), *end_problems].compact
+          [(problem('station', :pattern_of_nothing) if station.empty?),
+           (problem('station', :nothing_may_fill) if station.fills?),
+           (problem('crossed', :crossed_needs_lines) if crossed && lines == 1), *end_problems].compact
         end
 
         def fill
@@ -53,7 +53,7 @@ module Core
 
         # As the first layer lies.
         def on_line(solution)
-          bare, last = [true_gap(solution), end_gap(solution)].map { |length| Making::Element.bare(length, line.thickness) }
+          bare, last = [true_gap(solution), end_gap(solution)].map { |length| Making::ThreadedElement.bare(length, line.thickness) }
           between = Array.new(solution.repeats) { [bare, *held_elements] }.flatten(1).drop(1)
           [end_element, last, *between, last, end_element]
         end
@@ -69,7 +69,7 @@ module Core
         end
 
         def end_element
-          @end_element ||= Making::Element.of(terminal)
+          @end_element ||= Making::ThreadedElement.of(terminal)
         end
 
         def held_length

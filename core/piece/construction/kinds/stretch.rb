@@ -20,8 +20,8 @@ module Core
         parameter :doubled, :boolean, default: false
 
         def problems
-          [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
-           (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
+          [(problem('pattern', :pattern_of_nothing) if pattern.empty?),
+           (problem('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?)].compact
         end
 
         def fill

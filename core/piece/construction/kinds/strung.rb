@@ -32,11 +32,11 @@ module Core
 
         def problems
           [
-            (trouble('pattern', :pattern_of_nothing) if pattern.empty?),
-            (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
-            (trouble('centre', :centre_fills) if centre.fills?),
-            (trouble('centre', :even_centre, count: centre.expand.size) if mirror && !centre.empty? && centre.expand.size.even?),
-            (trouble('centre', :centre_not_mirrored) if mirror && !centre.palindrome?),
+            (problem('pattern', :pattern_of_nothing) if pattern.empty?),
+            (problem('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
+            (problem('centre', :centre_fills) if centre.fills?),
+            (problem('centre', :even_centre, count: centre.expand.size) if mirror && !centre.empty? && centre.expand.size.even?),
+            (problem('centre', :centre_not_mirrored) if mirror && !centre.palindrome?),
             *end_problems
           ].compact
         end

@@ -18,8 +18,8 @@ module Core
         parameter :turns, :integer, default: 3, range: 1..12
 
         def problems
-          [(trouble('pattern', :pattern_of_nothing) if pattern.empty?),
-           (trouble('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?), *end_problems].compact
+          [(problem('pattern', :pattern_of_nothing) if pattern.empty?),
+           (problem('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?), *end_problems].compact
         end
 
         # In lengths of one strand, laid straight.
@@ -38,7 +38,7 @@ module Core
         end
 
         def on_line(solution)
-          [Making::Element.of(ring), Making::Element.bare(hanging(solution.length), widest)]
+          [Making::ThreadedElement.of(ring), Making::ThreadedElement.bare(hanging(solution.length), widest)]
         end
 
         def beyond(place)
@@ -77,7 +77,7 @@ module Core
             steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
                                                                           layout(beads, hanging(solution.length).to_mm)
                                                                         }, lengths: lengths(solution),
-            ends: { first: Making::End.new(item: ring) })
+            ends: { first: Making::Attachment.new(item: ring) })
         end
 
         def cut(beads, solution, maker)

@@ -30,7 +30,7 @@ module Core
 
         def problems
           [*{ 'left' => left, 'right' => right }.flat_map { |name, pattern|
-            [(trouble(name, :pattern_of_nothing) if pattern.empty?), (trouble(name, :nothing_may_fill) if pattern.fills?)]
+            [(problem(name, :pattern_of_nothing) if pattern.empty?), (problem(name, :nothing_may_fill) if pattern.fills?)]
           }].compact
         end
 
@@ -40,7 +40,7 @@ module Core
         end
 
         def on_line(solution)
-          [Making::Element.bare(solution.length, wire.thickness * 2)]
+          [Making::ThreadedElement.bare(solution.length, wire.thickness * 2)]
         end
 
         private
@@ -64,8 +64,8 @@ module Core
           parts = row.map { |part, side| [part, side.negative? ? :left : :right] }
           Making::WorkUp.new(parts: tally(parts), cuts: [cut(solution, row, maker)],
             steps: steps(row.size, solution), joins: through(wire, row.map(&:first)), drawing: Lazy.new { layout(row, solution) },
-            lengths: lengths(solution), ends: { first: Making::End.new(item: wire, closing_step: 'first_loop'),
-            last: Making::End.new(item: wire, closing_step: 'last_loop') })
+            lengths: lengths(solution), ends: { first: Making::Attachment.new(item: wire, closing_step: 'first_loop'),
+            last: Making::Attachment.new(item: wire, closing_step: 'last_loop') })
         end
 
         # Each wire runs the whole vine, and out and back round half of the beads.

@@ -22,9 +22,9 @@ module Core
         parameter :link, :part, of: %i[ring connector], required: false
 
         def problems
-          [(trouble('bead', :wrong_hole_count, lines: lines, holes: bead.lines) if bead.lines != lines),
-           (trouble('connector', :wrong_hole_count, lines: lines, holes: connector.lines) if connector.lines != lines),
-           (trouble('between', :nothing_may_fill) if between.fills?), *end_problems].compact
+          [(problem('bead', :wrong_hole_count, lines: lines, holes: bead.lines) if bead.lines != lines),
+           (problem('connector', :wrong_hole_count, lines: lines, holes: connector.lines) if connector.lines != lines),
+           (problem('between', :nothing_may_fill) if between.fills?), *end_problems].compact
         end
 
         def fill
@@ -33,7 +33,7 @@ module Core
         end
 
         def on_line(solution)
-          row(solution.repeats).map { |part, role| Making::Element.of(part, along: role == :link ? part.linked : part.threaded) }
+          row(solution.repeats).map { |part, role| Making::ThreadedElement.of(part, along: role == :link ? part.linked : part.threaded) }
         end
 
         def beyond(_place)
@@ -63,7 +63,7 @@ module Core
           Making::WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)],
             steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
             lengths: lengths(solution), ends: %i[first last].to_h { |place| [place,
-            Making::End.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
+            Making::Attachment.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
             anchors: Lazy.new { [Making::Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends')] })
         end
 

@@ -41,7 +41,7 @@ module Core
         end
 
         def on_line(_solution)
-          [Making::Element.new(along: fixed_length, height: button.outer / 4, width: button.outer, profile: :pointed)]
+          [Making::ThreadedElement.new(along: fixed_length, height: button.outer / 4, width: button.outer, profile: :pointed)]
         end
 
         def beyond(place)
@@ -71,7 +71,7 @@ module Core
           Making::WorkUp.new(parts: [count(button, 1, :button)], cuts: [cut(maker)], steps: steps, joins: [], drawing: Lazy.new { layout },
             lengths: Making::Lengths.new(beaded: fixed_length,
               working: [term(:bail, bail + wire.thickness), term(:stem, stem), term(:button, button.outer)]),
-            ends: { first: Making::End.new(item: bail_part) })
+            ends: { first: Making::Attachment.new(item: bail_part) })
         end
 
         # Turns of the helix of zero pitch: circles through the wire's middle. The stem is two wires side by side; the coil goes round both.

@@ -57,9 +57,9 @@ module Core
         parameter :quarter_turned, :boolean, default: false
 
         def problems
-          [(trouble('stack', :pattern_of_nothing) if stack.empty?), (trouble('stack', :nothing_may_fill) if stack.fills?),
-           (trouble('pin', :pin_missing) if last == :pin && pin.nil?),
-           (trouble('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
+          [(problem('stack', :pattern_of_nothing) if stack.empty?), (problem('stack', :nothing_may_fill) if stack.fills?),
+           (problem('pin', :pin_missing) if last == :pin && pin.nil?),
+           (problem('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
         end
 
         # From where it hangs to where others hang in it, or to its pin's head.
@@ -148,7 +148,8 @@ module Core
         end
 
         def eye_element(kind)
-          Making::Element.new(along: standing(kind), height: (inner / 2) + thickness, width: inner + (thickness * 2), profile: :pointed)
+          Making::ThreadedElement.new(along: standing(kind), height: (inner / 2) + thickness, width: inner + (thickness * 2),
+            profile: :pointed)
         end
 
         def work_up(_solution, maker)
@@ -164,7 +165,7 @@ module Core
         end
 
         def wire_end(place)
-          Making::End.new(item: eye(place == :first ? first : last), closing_step: "#{place}_eye")
+          Making::Attachment.new(item: eye(place == :first ? first : last), closing_step: "#{place}_eye")
         end
 
         # An eye with wraps is closed for good; a simple one has a gap.

@@ -12,7 +12,7 @@ module Core
         # Of what is worked out for soft wire, wire hardened by work or drawing bears as many times as much (from memory).
         HARDENED = 2
 
-        # @param piece [Sizing::Piece] @return [Array<Finding>] one for each kind of part that could let go, at its heaviest load
+        # @param piece [Sizing::Piece] @return [Array<Result>] one for each kind of part that could let go, at its heaviest load
         def on(piece)
           joints(piece).filter_map do |part, components|
             unknown, grams = components.map { |component| weight(piece, component) }.max_by { |missing, sum| [missing.size, sum || 0] }

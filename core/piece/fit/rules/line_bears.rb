@@ -10,7 +10,7 @@ module Core
 
         KINDS = %i[cable thread cord elastic].freeze
 
-        # @param piece [Sizing::Piece] @return [Array<Finding>] one for each component that hangs on lines
+        # @param piece [Sizing::Piece] @return [Array<Result>] one for each component that hangs on lines
         def on(piece)
           piece.work_ups.filter_map do |key, work_up|
             cuts = work_up.cuts.select { |cut| KINDS.include?(cut.line.kind) }

@@ -22,7 +22,7 @@ module Core
         NOTHING_NEEDED = People::Needs.new
 
         # @param attendee [People::Attendee] @param piece [Sizing::Piece] @param design [Project::Design]
-        # @return [Array<Finding>] empty when there is nothing to look out for
+        # @return [Array<Result>] empty when there is nothing to look out for
         def for(attendee, piece, design)
           needs = attendee.needs
           return [] if needs == NOTHING_NEEDED

@@ -23,7 +23,7 @@ module Core
           'shank_bail' => [21, 23]
         }.freeze
 
-        # @param piece [Sizing::Piece] @return [Array<Finding>]
+        # @param piece [Sizing::Piece] @return [Array<Result>]
         def on(piece)
           piece.work_ups.flat_map do |key, work_up|
             wires = (work_up.cuts.map(&:line).select { |line| line.kind == :wire } + stems(work_up)).uniq
@@ -50,12 +50,12 @@ module Core
 
         # Several wires twisted together bend like one of their thickness times the root of their number (equal area).
         def judge(component, wire, technique, wires)
-          thick, thin = USUAL.fetch(technique).map { |gauge| Measure::Gauge.diameter(gauge, :awg) }
+          thick, thin = USUAL.fetch(technique).map { |gauge| Measure::WireGauge.diameter(gauge, :awg) }
           join = Making::Join.new(kind: :wire, inner: wire, outer: wire, at: 0.0, component: component)
           together = wire.thickness * Math.sqrt(wires)
           code = wire_code(together, thick, thin)
           values = { wire: wire.name, technique: technique.tr('_', ' '), thick: thick, thin: thin,
-            gauge: Measure::Gauge.nearest(together, :awg) }
+            gauge: Measure::WireGauge.nearest(together, :awg) }
           found(join, code == :wire_fits ? :fits : :tight, code, margin: [thick - together, together - thin].min,
             defaults: [:wire_range],
             values: values, cures: code == :wire_fits ? [] : suited(wire, thick, thin))

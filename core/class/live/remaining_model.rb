@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+module Core
+  module Live
+    # What is left of a class as a model of its own: the forecast from here.
+    class RemainingModel
+      # People who already hold their tools begin before those who wait for them.
+      SOONER_MINUTES = 0.001
+      # Something is always left of a step that is not done.
+      LEAST = 0.05
+
+      # @param model [Session::Model] of the whole class @param evening [LiveState] running @param now [Numeric] seconds
+      def initialize(model, evening, now)
+        @model = model
+        @evening = evening
+        @now = now
+      end
+
+      # @return [Session::Model, nil] nil when nobody has anything left to do
+      def model
+        people = working.map { |person| left(person) }
+        return if people.empty?
+
+        @model.with(people: people, between: pace.spread(working), late_share: 0.0, demonstrations: waited_for(people), tools: on_the_table,
+          pauses: @model.pauses.select { |pause| pause.from > minute })
+      end
+
+      private
+
+      def minute
+        @minute ||= @evening.minute(@now)
+      end
+
+      def starts
+        @starts ||= WorkStarts.new(@model, @evening)
+      end
+
+      def pace
+        @pace ||= Pace.new(@model, starts)
+      end
+
+      def working
+        @working ||= @model.people.select { |person| starts.current(person.key) }
+      end
+
+      def left(person)
+        at = starts.current(person.key)
+        left_out = @evening.people[person.key].left_out
+        tasks = person.tasks.drop(at.place + 1).reject { |task| left_out.include?(task.label) }
+        ready = [minute, person.begins].max
+        person.with(begins: began?(at) ? [ready - SOONER_MINUTES, 0.0].max : ready,
+          tasks: [under_way(at), *tasks.map { |task| seen(task) }].map { |task| task.with(minutes: task.minutes * pace.of(person)) })
+      end
+
+      def began?(step)
+        step.began && step.began <= @now
+      end
+
+      # Nobody begins before the group is there, before what is shown is over, and before the tools are free.
+      def under_way(step)
+        task = step.task
+        return task if step.ready.nil? || step.came >= @now
+        return task.with(minutes: task.minutes + ((step.ready - @now) / 60.0), demonstration: nil) if step.ready > @now
+
+        return task.with(demonstration: nil) unless began?(step)
+
+        gone = (@now - step.began) / 60.0 / pace.of(step.person)
+        task.with(minutes: beyond(task, gone), help: help_beyond(task, gone), demonstration: nil)
+      end
+
+      # A person who takes longer than usual has more likely called than not: by Bayes' rule, from how likely each is still at it.
+      def help_beyond(task, gone)
+        called = task.help * share_beyond(task, gone - @model.help_minutes)
+        rest = (1 - task.help) * share_beyond(task, gone)
+        (called + rest).positive? ? called / (called + rest) : 1.0
+      end
+
+      # @return [Float] how many of all are not done after so many minutes
+      def share_beyond(task, gone)
+        table = Session::Spread.table(@model.sigmas[task.sigma])
+        table.count { |luck| luck * task.minutes > gone }.fdiv(table.size)
+      end
+
+      # Mean of a lognormal beyond what has passed already: E[T - e | T > e], by the table that the engine draws from.
+      def beyond(task, gone)
+        return task.minutes if gone <= 0
+
+        longer = Session::Spread.table(@model.sigmas[task.sigma]).map { |luck| (luck * task.minutes) - gone }.select(&:positive?)
+        longer.empty? ? task.minutes * LEAST : [longer.sum / longer.size, task.minutes * LEAST].max
+      end
+
+      # What others have gone past has been shown; who comes to it now is shown it alone. What was shown to all is known.
+      def seen(task)
+        index = task.demonstration
+        return task if index.nil?
+        return task.with(demonstration: nil) if @evening.shown.include?(@model.demonstrations[index].label)
+
+        shown?(index) ? task.with(demonstration: nil, minutes: task.minutes + @model.demonstrations[index].alone) : task
+      end
+
+      def shown?(index)
+        (@shown ||= {}).fetch(index) do
+          steps = @model.people.flat_map { |person| starts.of(person.key) }.select { |step| step.task.demonstration == index }
+          @shown[index] = @evening.showing&.technique == @model.demonstrations[index].label ||
+                          steps.any? { |step| step.left || (step.ready && step.ready <= @now) }
+        end
+      end
+
+      # What is kept from earlier steps lies before people, and comes back when it is freed.
+      # @return [Hash{String=>Integer}]
+      def on_the_table
+        kept = working.flat_map { |person| kept(starts.current(person.key).task).to_a }
+        @model.tools.to_h { |tool, number| [tool, [number - kept.select { |held, _| held == tool }.sum(&:last), 0].max] }
+      end
+
+      def kept(task)
+        taken = task.takes || task.tools
+        task.tools.to_h { |tool, number| [tool, number - taken.fetch(tool, 0)] }
+      end
+
+      # Nobody waits for who is not there.
+      def waited_for(people)
+        @model.demonstrations.each_with_index.map do |showing, index|
+          watching = people.count { |person| person.tasks.any? { |task| task.demonstration == index } }
+          showing.with(quorum: [[showing.quorum, watching].min, 1].max)
+        end
+      end
+    end
+  end
+end
