@@ -42,7 +42,8 @@ module Application
       @asked[id]&.job&.state&.running? || false
     end
 
-    # @param lever [Core::Live::LastChanges::LeaveOut, Core::Live::LastChanges::ShowNow] @return [Core::Session::Forecast, nil] what would come of it
+    # @param lever [Core::Live::LastChanges::LeaveOut, Core::Live::LastChanges::ShowNow] @return [Core::Session::Forecast, nil] what would
+    # come of it
     def with(id, lever)
       found = @asked[id]&.levers&.fetch([lever.kind, lever.detail], nil)&.state&.found
       found if found.is_a?(Core::Session::Forecast)

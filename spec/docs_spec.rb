@@ -23,7 +23,7 @@ RSpec.describe 'The documents' do
     after(:all) { Core::Construction::Kinds.send(:remove_const, :Garland) }
 
     let(:klass) { Core::Construction::Kinds::Garland }
-    let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |technique| [technique.key, technique] })) }
+    let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |one| [one.key, one] })) }
     let(:parameters) { instance_eval(example('docs/constructions.md', 'ruby-sample')).transform_keys(&:to_s) }
     let(:work_up) { klass.build(parameters, table).call(target: mm(180), maker: Core::Making::Maker.new) }
 

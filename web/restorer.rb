@@ -11,7 +11,8 @@ module Web
     # @return [Done, nil]
     attr_reader :last
 
-    # @param backups [Store::Backups] @param swap [AppSwitcher] @param close [#call] closes the studio @param open [#call] @return [#call] the
+    # @param backups [Store::Backups] @param swap [AppSwitcher] @param close [#call] closes the studio @param open [#call] @return [#call]
+    # the
     #   application on the studio that lies there
     def initialize(backups, swap, close:, open:)
       @backups = backups

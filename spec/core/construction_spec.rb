@@ -638,7 +638,10 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect(judged).to eq(%i[end_too_small end_fits end_loose])
       firm = made(:disc_braid, braid.merge(cap: 'cap8', bound_end: 140), seeds.with(parts: table.parts), target: 178)
       tighter = firm.joins.find { |one| one.kind == :bound_in_end }
-      expect([1.35, 1.45].map { |times| Core::Fit::Check.new(table).judge(tighter.with(outer: join.outer.with(hole: mm(bundle * times)))).first.code })
+      judged = [1.35, 1.45].map do |times|
+        Core::Fit::Check.new(table).judge(tighter.with(outer: join.outer.with(hole: mm(bundle * times)))).first.code
+      end
+      expect(judged)
         .to eq(%i[end_fits end_loose])
     end
 

@@ -249,7 +249,8 @@ RSpec.describe Core::Fit do
       end
       expect(forbidden).to eq([[true, false], [true, false], [true, true], [true, true]])
       usual = Core::Catalogue::Alloys.new
-      expect(%w[brass bronze silver steel gold glass].to_h { |metal| [metal, [usual.contains?(metal, :copper), usual.may_contain?(metal, :copper)]] })
+      metals = %w[brass bronze silver steel gold glass]
+      expect(metals.to_h { |metal| [metal, [usual.contains?(metal, :copper), usual.may_contain?(metal, :copper)]] })
         .to eq('brass' => [true, false], 'bronze' => [true, false], 'silver' => [false, true], 'steel' => [false, false],
           'gold' => [false, true], 'glass' => [false, false])
       expect(usual.may_contain?(nil, :nickel)).to be(true)

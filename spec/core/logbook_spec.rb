@@ -9,7 +9,8 @@ RSpec.describe Core::Logbook::TimeLearning do
 
   def tries(ratio, number, session: 'a', weight: 1.0)
     Array.new(number) { |i|
-      Core::Logbook::TimeObservation.new(technique: 'x', log: Math.log(ratio), variance: 0.05, session: session, person: i.to_s, weight: weight)
+      Core::Logbook::TimeObservation.new(technique: 'x', log: Math.log(ratio), variance: 0.05, session: session,
+        person: i.to_s, weight: weight)
     }
   end
 

@@ -123,7 +123,8 @@ RSpec.describe Web::Routes::FitCheck, type: :request do
 
     it 'reads and names each measure that a rule may ask for' do
       expect(Web::Contracts::MeasureContract::READERS.keys).to match_array(Core::Fit::Rule::MEASURES.map(&:to_s))
-      words = %w[measures measure_hints].product(Core::Fit::Rule::MEASURES).map { |group, measure| Formats::Wording.say("#{group}.#{measure}") }
+      groups = %w[measures measure_hints]
+      words = groups.product(Core::Fit::Rule::MEASURES).map { |group, measure| Formats::Wording.say("#{group}.#{measure}") }
       expect(words).to all(match(/\A[^:]+\z/))
     end
 

@@ -7,7 +7,8 @@ module Core
       CODES = %i[people sizes finished fit watch parts steps tools time].freeze
 
       # @param plan [Plan] @param supply [Supply::ClassSupply, nil] nil where no stock is known, or nothing more is needed of it
-      # @param outlook [Session::ForecastSummary, Session::Impossible, nil] nil while nothing is known of the session: the plain sum is no promise
+      # @param outlook [Session::ForecastSummary, Session::Impossible, nil] nil while nothing is known of the session: the plain sum is no
+      # promise
       def initialize(plan, supply = nil, outlook = nil)
         @plan = plan
         @supply = supply

@@ -19,7 +19,8 @@ module Core
         @before = Session::Spread.sigma(1.0, calibration.between)
       end
 
-      # @param tries [Array<TimeObservation>] @return [LearnedValue, nil] its value is a coefficient of variation; nil where nobody can be compared
+      # @param tries [Array<TimeObservation>] @return [LearnedValue, nil] its value is a coefficient of variation; nil where nobody can be
+      # compared
       def lesson(tries)
         classes = tries.group_by(&:session).values.filter_map { |same| sums(same) }
         return if classes.empty?

@@ -16,7 +16,8 @@ module Core
         @between = Session::Spread.sigma(1.0, between)**2
       end
 
-      # @param tries [Array<TimeObservation>] @return [Array<LearnedValue>] of each technique that was tried, most tries first; values are factors of the time
+      # @param tries [Array<TimeObservation>] @return [Array<LearnedValue>] of each technique that was tried, most tries first; values are
+      # factors of the time
       #   that is reckoned with now
       def lessons(tries)
         tries.group_by(&:technique).map { |technique, same| lesson(technique, same) }.sort_by { |lesson| [-lesson.number, lesson.about] }

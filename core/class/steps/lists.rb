@@ -79,8 +79,12 @@ module Core
 
       # Before a first use, on scrap.
       # @return [(Symbol, Making::StepUse, Technique, Symbol), nil]
+      def known?(attendee, technique)
+        People::Familiarity.of(attendee, technique, @on) >= People::Familiarity::KNOWN
+      end
+
       def practice(attendee, technique)
-        if !@choices.practice || technique.practice_minutes.zero? || People::Familiarity.of(attendee, technique, @on) >= People::Familiarity::KNOWN
+        if !@choices.practice || technique.practice_minutes.zero? || known?(attendee, technique)
           return
         end
 

@@ -13,7 +13,8 @@ module Core
       # Combinations of the choices for several lines that are priced one by one.
       MOST = 300
 
-      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of SupplySettings::REELS
+      # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of
+      # SupplySettings::REELS
       # @param offcuts [Integer] hundredths of its price that what is kept of a new reel counts for, where reels are chosen by price
       def initialize(parts, lines, market, by, offcuts: 0)
         @kept = Rational(offcuts, 100)

@@ -73,7 +73,8 @@ module Core
         # @param table [Catalogue::Table]
         # @raise [InvalidParameters] with every problem found
         def build(data, table)
-          problems = (data.keys - parameters.keys.map(&:to_s)).map { |name| Making::DesignProblem.new(at: [name], code: :unknown_parameter) }
+          unknown = data.keys - parameters.keys.map(&:to_s)
+          problems = unknown.map { |name| Making::DesignProblem.new(at: [name], code: :unknown_parameter) }
           values = parameters.to_h do |name, declared|
             value, found = declared.read(data[name.to_s], table)
             problems.concat(found)

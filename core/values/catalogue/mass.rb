@@ -5,7 +5,8 @@ module Core
     # What a part weighs: weighed, or by the usual count of seed beads to the gram, or worked out from its shape and material.
     module Mass
       # Grams in a cubic centimetre. Glass, quartz, brass, steel, copper, silver: CRC Handbook of Chemistry and Physics, typical values;
-      # aluminium: the same; shell and pearl by calcium carbonate there; the others from memory (gold of 14 carat, plated brass, zinc alloy).
+      # aluminium: the same; shell and pearl by calcium carbonate there; the others from memory (gold of 14 carat, plated brass, zinc
+      # alloy).
       DENSITIES = {
         'glass' => 2.5,
         'stone' => 2.65,

@@ -21,7 +21,8 @@ module Core
         parameter :halves, :boolean, default: false
 
         def fill
-          @fill ||= Making::Fill.new(base: Measure::Length::ZERO, step: chain.along * sides, height: Making::ThreadedElement.of(chain).height,
+          @fill ||= Making::Fill.new(base: Measure::Length::ZERO, step: chain.along * sides,
+            height: Making::ThreadedElement.of(chain).height,
             fewest: 1, most: 1500 / sides)
         end
 
