@@ -157,7 +157,8 @@ RSpec.describe Core::Cutting::Reels do
   it 'saves one of two tails when the reel itself is held' do
     tails = [false, true].map { |off| Core::Planning::Plan.for(
       workshop: workshop.with(supply: Core::Setup::SupplySettings.new(off_reel: off)),
-      design: bracelet, attendees: [attendee(1, 170)], table: sample_table).people.first.cuts.first.tails }
+      design: bracelet, attendees: [attendee(1, 170)], table: sample_table
+).people.first.cuts.first.tails }
     expect(tails.last * 2).to eq(tails.first)
   end
 

@@ -84,9 +84,7 @@ module Core
       end
 
       def practice(attendee, technique)
-        if !@choices.practice || technique.practice_minutes.zero? || known?(attendee, technique)
-          return
-        end
+        return if !@choices.practice || technique.practice_minutes.zero? || known?(attendee, technique)
 
         on_scrap = Making::StepUse.new(key: "practice/#{technique.key}", technique: technique.key, repeats: 1, text: :practice,
           values: { what: technique.practice, technique: technique.name })
