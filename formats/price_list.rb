@@ -30,7 +30,7 @@ module Formats
     # @param problem [wording key, values], nil when the row can be used
     Row = Core::Value.define(:line, :article, :name, :offer, :certainty, :problem)
 
-    attr_reader :rows, :trouble
+    attr_reader :rows, :problem
 
     # @param table [Core::Catalogue::Table] @param market [Core::Supply::Market] @param supplier [String] key
     # @yieldparam share [Float] how much is read, now and then
@@ -40,12 +40,12 @@ module Formats
       @matcher = ArticleMatcher.new(table, market.offers.select { |offer| offer.supplier == supplier })
       @rows = []
       cells = CellTable.new(bytes).rows
-      @trouble = columns_of(cells.first || []) || (%i[too_many] if cells.size > MOST_ROWS + 1)
-      @rows = read(cells.drop(1), progress) unless @trouble
+      @problem = columns_of(cells.first || []) || (%i[too_many] if cells.size > MOST_ROWS + 1)
+      @rows = read(cells.drop(1), progress) unless @problem
       # Only the rows are kept: a list that was read is carried from one process to another.
       @matcher = nil
     rescue CellTable::Unreadable => e
-      @trouble = [:bad_quotes, { line: e.line }]
+      @problem = [:bad_quotes, { line: e.line }]
     end
 
     def usable

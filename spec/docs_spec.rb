@@ -98,7 +98,7 @@ RSpec.describe 'The documents' do
         }
       }
     end
-    problems = source.values.flat_map { |code| code.scan(/\btrouble\([^,]+, :(\w+)/).flatten.map { |code_name| "problems.#{code_name}" } }
+    problems = source.values.flat_map { |code| code.scan(/\bproblem\([^,]+, :(\w+)/).flatten.map { |code_name| "problems.#{code_name}" } }
     findings = source.select { |path, _|
       path.include?('/fit/rules/')
     }.values.flat_map { |code|

@@ -32,6 +32,13 @@ RSpec.describe Core::Project::ChartEdit do
     end
   end
 
+  # One row too many is kept, so that it is refused with its message and nothing that was pasted disappears in silence.
+  it 'keeps one row more than a chart may have of what was pasted' do
+    most = described_class::MOST_ROWS
+    written = [most - 1, most, most + 5].map { |number| described_class.write(chart, "A\n" * number)['rows'].size }
+    expect(written).to eq([most - 1, most, most + 1])
+  end
+
   it 'never takes the last row out, nor grows beyond what a chart may hold' do
     one = { 'palette' => { 'A' => 'seed' }, 'rows' => %w[A] }
     expect(described_class.remove(one, 0)).to eq(one)

@@ -715,4 +715,105 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     order = Core::Steps::StepOrder.of(fit(design(strung, hung), 180).steps, sample_table).steps.map(&:key)
     expect(order.index('charm/join')).to be < order.index('front/second_end')
   end
+
+  describe 'figures by hand' do
+    def work_of(key, target: 180, **parameters)
+      Core::Construction::Kinds.fetch(key).build(parameters.transform_keys(&:to_s), sample_table).call(target: mm(target),
+        maker: Core::Making::Maker.new)
+    end
+
+    def steps_of(work_up)
+      work_up.steps.to_h { |step| [step.key, step] }
+    end
+
+    # Made parts: all over, the outer wires with it. 0.81 and 1.02 mm wires; frames from the small loops to the large loop's far side.
+    it 'measures what is made as a part over all' do
+      frame = Core::Construction::Kinds.fetch(:framed).build(samples[:framed].transform_keys(&:to_s), sample_table)
+      work_up = frame.call(target: mm(180), maker: Core::Making::Maker.new)
+      made = frame.as_part(work_up, key: 'x', name: 'x')
+      expect(made.along - work_up.lengths.beaded).to eq(mm(2.04))
+      form = work_of(:jig_form, **samples[:jig_form])
+      eye = form.ends.fetch(:first).item
+      expect([eye.outer - eye.hole, eye.along]).to eq([mm(1.62), eye.outer])
+      drawn = form.layout.first
+      expect(drawn.along).to be_within(1e-6).of(form.anchors.value.first.item.along.to_mm)
+    end
+
+    # A path is drawn with chords of 15 degrees at the most: sin(7.5°) / 7.5° (in radians) is 0.99715 of the arc.
+    it 'draws arcs round, however far they turn' do
+      [10, 95, 270].each do |degrees|
+        path = Core::Construction::BentPath.new(Core::Construction::BentPath.read("8 mm x #{degrees}"), 1.0)
+        points = path.drawing.scan(/-?[\d.]+ -?[\d.]+/).map { |pair| Complex(*pair.split.map(&:to_f)) }
+        chord = points.each_cons(2).sum { |a, b| (a - b).abs }
+        expect([degrees, chord / path.length]).to match([degrees, be_between(0.99714, 1)])
+      end
+    end
+
+    # Whips of 8 mm in cable of 0.38 are 22 turns; each goes round two ropes of 1.5: π(1.5 + 0.38) + 3 = 8.906 mm.
+    it 'cuts whipping by its turns, rounded up' do
+      whip = work_of(:looped_rope, **samples[:looped_rope]).cuts.find { |cut| cut.line.key == 'cable' }
+      expect((whip.body + whip.consumption).to_mm).to be_within(0.1).of(22 * ((Math::PI * 1.88) + 3))
+    end
+
+    # Frames: a petal with one pair of rows is worked twice (up and down); others once.
+    it 'counts the rows of frames as repeats' do
+      plain, framed, wider = [{}, { way: 'frame', row_pairs: 1 }, { way: 'frame', row_pairs: 2 }].map do |change|
+        steps_of(work_of(:beaded_flower, **samples[:beaded_flower], **change)).values.find { |step| step.technique.match?(/loop|frame/) }.repeats
+      end
+      expect([plain, framed, wider]).to eq([6, 12, 24])
+    end
+
+    # Winding counts by twenty turns, half of one at the least; a second coil by six.
+    it 'reckons winding by its turns' do
+      efforts = [4, 12, 60].map { |turns| steps_of(work_of(:coil, **samples[:coil], turns: turns)).fetch('wind').effort.to_f }
+      expect(efforts).to match([be_within(0.11).of(0.5), be_within(0.11).of(0.6), be_within(0.11).of(3)])
+    end
+
+    it 'joins the holder of a station as well as its beads and ends, and adds up what lies on the line' do
+      stations = work_of(:stations, **samples[:stations], layers: 1)
+      expect(stations.joins.count { |join| join.kind == :crimp_on_lines && join.outer.key == 'crimp' }).to eq(2)
+      gathered = work_of(:stations, **ways.fetch('stations, crossed with small gaps at gathered ends').last, last_gap: '12 mm')
+      sums = [stations, gathered].map { |one| Core::Measure::Length.sum(one.lengths.working.map(&:length)) - one.lengths.beaded }
+      expect(sums).to eq([mm(0), mm(0)])
+      ends = gathered.lengths.working.find { |term| term.code == :end_gaps }
+      expect(ends.length).to eq(mm(24))
+    end
+
+    # 4,000 parts are the most that a pattern holds: of eight a repeat 500 repeats.
+    it 'fills with no more repeats than a pattern may hold' do
+      fills = [1, 8].map do |size|
+        row = [{ 'repeat' => [{ 'part' => 'seed', 'count' => size }], 'fill' => true }]
+        Core::Construction::Kinds.fetch(:stretch).build({ 'elastic' => 'elastic', 'pattern' => row }, sample_table).fill.most
+      end
+      expect(fills).to eq([Core::Construction::Pattern::LARGEST, Core::Construction::Pattern::LARGEST / 8])
+    end
+
+    it 'carries the line over the tallest of what fills' do
+      row = Core::Construction::Kinds.fetch(:stretch).build({ 'elastic' => 'elastic', 'pattern' => fill.('seed', 'round_12', 'round_6') },
+        sample_table)
+      expect(row.fill.height).to eq(mm(6))
+    end
+
+    it 'names the strand of a chart by its number from one' do
+      chart = { 'palette' => { 'A' => 'seed' }, 'rows' => %w[AAAAAAAA AAXAAAAA] }
+      expect { work_of(:disc_braid, cord: 'cord', chart: chart) }.to raise_error(Core::Making::InvalidParameters) { |error|
+        expect(error.problems.map { |one| one.values.slice(:letter, :row, :strand) }).to eq([{ letter: 'X', row: 2, strand: 3 }])
+      }
+    end
+  end
+
+  # A shell of 5 mm has room for what is 4.4 mm across: its walls take 0.3 mm each (from memory).
+  it 'leaves a shell the room inside its walls' do
+    rooms = [part('shell', 6, 5, kind: :clamshell), part('cover', 3, 4, kind: :cover, hole: mm(2.5)), part('plain', 3, 4)].map(&:room)
+    expect(rooms).to eq([mm(4.4), mm(2.5), mm(4)])
+  end
+
+  # By the rectangle about a shape, lying, hanging and at a slant.
+  it 'reaches as far up as a shape does, however it is turned' do
+    reaches = { 0 => 3.0, 90 => 7.0, 180 => 3.0, 45 => 7.0 }.map do |turn, reach|
+      shape = Core::Making::Shape.new(item: nil, role: :bead, x: 0.0, y: -2.0, along: 10.0, across: 2.0, turn: turn)
+      [shape.reach, reach]
+    end
+    expect(reaches.map(&:first)).to eq(reaches.map(&:last))
+  end
 end

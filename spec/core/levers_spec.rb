@@ -71,4 +71,73 @@ RSpec.describe Core::Levers::Kinds do
     expect(fewer.map(&:cost)).to eq(fewer.map { |lever| lever.values[:count] * 1600 })
     expect(fewer.first.attendees(plan.people.map(&:attendee)).size).to eq(plan.people.size - fewer.first.values[:count])
   end
+
+  # Plans made up to have, or to lack, room for one thing.
+  describe 'room, by hand' do
+    def opportunity(**facts)
+      usual = { session: plan.workshop.session, teaching: plan.workshop.teaching, workshop: plan.workshop, plan: plan, levels: [1, 2, 5],
+        people: Array.new(4), seat: 1600, techniques: [], up_to: [1, 2] }
+      instance_double(Core::Levers::Opportunity, **usual, **facts).tap do |one|
+        allow(one).to receive(:minutes_of).and_return(7.0)
+        allow(one).to receive(:preparing).and_return(3.0)
+      end
+    end
+
+    it 'begins later by turns from four people on, at another time than now' do
+      now = plan.workshop.session.with(stagger: 10)
+      rooms = [opportunity(people: Array.new(3)), opportunity, opportunity(session: now)]
+      expect(rooms.map { |one| described_class::Stagger.in_room(one).map { |lever| lever.values[:minutes] } }).to eq([[], [10, 20], [20]])
+    end
+
+    it 'adds one assistant to those there are, until there are six, for the hours of the class' do
+      found = [0, 2, 5, 6].map do |number|
+        described_class::Assistant.in_room(opportunity(session: plan.workshop.session.with(assistants: number, assistant_hour: 1501),
+          workshop: plan.workshop.with(minutes: 90))).map { |lever| [lever.values[:number], lever.cost] }
+      end
+      expect(found).to eq([[[1, 2252]], [[3, 2252]], [[6, 2252]], []])
+    end
+
+    it 'borrows a tool beside those borrowed already' do
+      had = plan.workshop.with(session: plan.workshop.session.with(more_tools: { 'cutters' => 2, 'pliers' => 1 }))
+      lever = described_class::MoreTool.new(tool: 'cutters', count: 3)
+      expect(lever.apply(had).session.more_tools).to eq('cutters' => 5, 'pliers' => 1)
+    end
+
+    it 'offers an easier technique only where there is one, to levels that do not have it yet' do
+      hard, lone, ghost = [%w[hard easy], ['lone', nil], %w[ghost gone]].map do |key, easier|
+        Core::Catalogue::Technique.new(key: key, name: key, level: 3, seconds: 10, easier: easier)
+      end
+      table = plan.table.with(techniques: [hard, lone, ghost, hard.with(key: 'easy', easier: nil)].to_h { |one| [one.key, one] })
+      room = opportunity(techniques: [hard, lone, ghost], plan: plan.with(table: table),
+        teaching: plan.workshop.teaching.with(easier: { 'hard' => 1 }))
+      expect(described_class::Easier.in_room(room).map { |lever| lever.values.values_at(:technique, :level) }).to eq([['hard', 2], ['hard', 5]])
+    end
+
+    it 'leaves out what can be left out, for levels that have it still' do
+      optional = plan.order.with(steps: plan.order.steps.map.with_index { |step, i| step.with(optional: i.zero?) })
+      rooms = [0, 2].map { |level| opportunity(plan: plan.with(order: optional), teaching: plan.workshop.teaching.with(shorter: level)) }
+      expect(rooms.map { |one| described_class::Shorter.in_room(one).map { |lever| lever.values[:level] } }).to eq([[1, 2, 5], [5]])
+    end
+
+    it 'sends two away only where more than one is left, for the price of their seats' do
+      found = [3, 4].map { |number| described_class::Fewer.in_room(opportunity(people: Array.new(number))).map(&:cost) }
+      expect(found).to eq([[], [3200]])
+      expect([1, 2, 5].map { |number| described_class::Fewer.new(count: 2).attendees(Array.new(number)).size }).to eq([1, 1, 3])
+    end
+
+    it 'lasts longer up to the longest class, paid by the hour' do
+      most = Core::Setup::Workshop::MINUTES.end
+      hourly = plan.workshop.with(supply: plan.workshop.supply.with(hour: 2501))
+      rooms = [120, most - 15, most].map { |minutes| opportunity(workshop: hourly.with(minutes: minutes)) }
+      expect(rooms.map { |one| described_class::Longer.in_room(one).map { |lever| [lever.values[:minutes], lever.cost] } })
+        .to eq([[[15, 626], [30, 1251]], [[15, 626]], []])
+    end
+
+    it 'prepares one step as often as a piece is made' do
+      pair = plan.with(design: plan.design.with(made: 2))
+      step = plan.order.steps.first
+      single, double = [plan, pair].map { |one| Core::Levers::Opportunity.new(one, result.library.calibration, 0).preparing(step) }
+      expect(double).to be_within(1e-9).of(2 * single)
+    end
+  end
 end

@@ -66,4 +66,17 @@ RSpec.describe Core::Logbook::LossLearning do
     expect(crimps.(plan.('crimp' => 0.3))).to be > crimps.(plan.({}))
     expect(crimps.(plan.('crimp' => 0.0))).to eq(0)
   end
+
+  # By hand: 60 uses at 5 % before; 40 uses of half weight with 8 lost are 20 uses and 4 lost: (3 + 4) / (60 + 20).
+  it 'counts a class that has faded for its share' do
+    tally = Core::Logbook::Lost.new(kind: :crimp, uses: 40.0, lost: 8, session: 'a', weight: 0.5)
+    expect(described_class.new.lessons([tally]).first.value).to be_within(1e-9).of(7 / 80.0)
+  end
+
+  # The binomial of very many uses, whose chance of losing none is below the smallest float: its mean is n·p, its chances add up to 1.
+  it 'knows the chances of very many uses' do
+    chances = Core::Materials::Losses.binomial(8000, 0.1)
+    mean = chances.each_with_index.sum { |chance, lost| chance * lost }
+    expect([chances.sum, mean]).to match([be_within(1e-6).of(1), be_within(1e-3).of(800)])
+  end
 end

@@ -170,3 +170,27 @@ RSpec.describe Core::Logbook::Learnt do
     expect([learnt.times.map(&:classes).uniq, learnt.record.size]).to eq([[1], 1])
   end
 end
+
+RSpec.describe Core::Logbook::LengthObservation do
+  it('counts in full until it fades') { expect(described_class.new(project: 'x', by: 0.0, session: 'a').weight).to eq(1.0) }
+end
+
+RSpec.describe Core::Logbook::HeldClass do
+  # Of two people: nobody tapped, one finished and the other unknown, both finished in time, both too late.
+  {
+    [[], []] => nil,
+    [[0], []] => false,
+    [[0], [0]] => true,
+    [[0], [200]] => false
+  }.each do |minutes, came_true|
+    it "says #{came_true.inspect} of finishes at #{minutes}" do
+      people = minutes.each_with_index.map do |ends, i|
+        Core::Live::LiveState::Person.new(key: i.to_s, tasks: [:one], place: ends.size, times: ends.empty? ? {} : { 0 => ends },
+          since: ends.empty? ? nil : 600 + (ends.first * 60))
+      end
+      evening = Struct.new(:people, :started).new(people.to_h { |person| [person.key, person] }, 0)
+      model = Struct.new(:clearing, :minutes).new(10, 120)
+      expect(described_class.send(:came_true, model, evening)).to eq(came_true)
+    end
+  end
+end

@@ -68,3 +68,12 @@ RSpec.describe Core::Measure do
     it("reads the time #{text.inspect}") { expect(Core::Measure::ClockTime.parse(text)&.minutes).to eq(minutes) }
   end
 end
+
+RSpec.describe Core::Measure::SeedBeads do
+  # Common practice, no source: 110 beads of 11/0 to the gram, 38 of 8/0; of 15/0 no count is told.
+  it 'turns grams into beads and back, where the size has a count' do
+    sizes = %w[11/0 8/0 15/0].map { |name| described_class.fetch(name) }
+    expect(sizes.map { |size| described_class.count(size, 5.0) }).to eq([550, 190, nil])
+    expect(sizes.map { |size| described_class.grams(size, 55) }).to match([0.5, be_within(1e-9).of(55 / 38.0), nil])
+  end
+end

@@ -52,3 +52,11 @@ RSpec.describe Core::People::NeedsReader do
     }
   end
 end
+
+RSpec.describe Core::People::Needs do
+  it 'is under an age until the birthday, and may be where only "child" is known' do
+    ages = { { age: 13 } => true, { age: 14 } => false, { minor: true } => true, {} => false, { minor: true, age: 15 } => false }
+    expect(ages.keys.map { |facts| described_class.new(**facts).under?(14) }).to eq(ages.values)
+    expect([17, 18].map { |age| described_class.new(age: age).minor? }).to eq([true, false])
+  end
+end

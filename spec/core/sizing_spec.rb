@@ -178,4 +178,27 @@ RSpec.describe Core::Sizing do
     expect(Core::Measure::Length.sum(parts)).to eq(person.piece.on_line)
     expect(person.working.last.length).to eq(person.piece.inside)
   end
+
+  # By hand: an extender of 5 mm with 40 mm of play reaches from 5 to 45 mm beyond the plain piece; of three turns a third of each.
+  it 'tells an extender from its shortest to its longest hole' do
+    plain = bracelet(pattern: pattern({ fill: ['round_12'] }))
+    [1, 3].each do |wraps|
+      piece = fit(plain.with(wraps: wraps), 176)
+      way = Core::Sizing::NearerSizes.for(piece, [sample_table.part('extender')]).find { |offer| offer.code == :extender }
+      base = [piece, *piece.options].map { |one| one.respond_to?(:inside) ? one.inside : one.length }
+      expect(base.map { |inside| (way.inside - inside).to_mm.round(3) }).to include((5.0 / wraps).round(3))
+      expect((way.up_to - way.inside).to_mm).to be_within(1e-5).of(40.0 / wraps)
+    end
+  end
+
+  # Of three clasps and nine, all alike, the middle lies among the nine.
+  it 'hangs at the middle of the whole, on the part that owns it' do
+    front = ->(key, beads) { component(key, :findings, parts: pattern(*(['clasp'] * beads))) }
+    charm = component('charm', :findings, hung_at: 'centre', parts: pattern('open_ring', 'drop'))
+    { [3, 9] => 'b', [9, 3] => 'a' }.each do |(left, right), owner|
+      whole = design(front.('a', left), front.('b', right), charm, body: :own)
+      piece = Core::Sizing::Blueprint.new(whole, sample_table).fit_usual
+      expect([left, right, piece.hung_below.select { |_, below| below.include?('charm') }.keys]).to eq([left, right, [owner]])
+    end
+  end
 end

@@ -11,10 +11,10 @@ module Web
       # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths,
       # nil before it is known
       # look: whether the step is a checkpoint · advice: words for what was measured there, nil before
-      # trouble: words for what goes wrong at the step · optional: whether it may be left out
+      # faults: words for what goes wrong at the step · optional: whether it may be left out
       Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first,
         :look,
-        :advice, :trouble, :notes)
+        :advice, :faults, :notes)
       # Those at one table, in order.
       Table = Core::Value.define(:number, :cards)
       # What could still be done, by the tap that does it. action: on its button · chance: hundredths then, nil before it is known
@@ -26,7 +26,7 @@ module Web
       # Someone whom two taps moved on. tap: key of the second
       Twice = Core::Value.define(:name, :seconds, :tap)
       # One line of who needs the instructor.
-      Need = Core::Value.define(:key, :name, :words, :code, :trouble)
+      Need = Core::Value.define(:key, :name, :words, :code, :faults)
       Tap = Core::Value.define(:key, :words)
 
       UNDOABLE = 20
@@ -143,7 +143,7 @@ module Web
         attention.needs.map do |need|
           person = @evening.people.fetch(need.person)
           Need.new(key: need.person, name: name(need.person), code: need.code,
-            trouble: person.task.technique.faults.map { |fault| fault_words(fault) },
+            faults: person.task.technique.faults.map { |fault| fault_words(fault) },
             words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)),
               step: first_sentence(step_words(person.task.step))))
         end
@@ -304,7 +304,7 @@ module Web
           share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
           chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
           look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person),
-          trouble: task ? task.technique.faults.map { |fault| fault_words(fault) } : [], notes: notes(one.attendee))
+          faults: task ? task.technique.faults.map { |fault| fault_words(fault) } : [], notes: notes(one.attendee))
       end
 
       # @return [String, nil] what to do about the length that was measured

@@ -19,7 +19,7 @@ module Web
 
         @text = Formats::CellTable.decode(given)
         @import = Formats::PeopleImport.new(@text, columns: columns, header: header) unless @text.strip.empty?
-        @problem = trouble
+        @problem = first_problem
       rescue Formats::CellTable::Unreadable => e
         @problem = Formats::Wording.say('imports.bad_quotes', line: e.line)
       end
@@ -97,7 +97,7 @@ module Web
         { '1' => true, '0' => false }[@params['header']]
       end
 
-      def trouble
+      def first_problem
         return (Formats::Wording.say('imports.nothing') if @params.key?('list')) if @import.nil?
         return Formats::Wording.say('imports.no_rows') if @import.people_rows.empty?
         return Formats::Wording.say('imports.too_many', count: @import.people_rows.size,

@@ -15,8 +15,8 @@ module Web
         @table = table
       end
 
-      def trouble
-        list.trouble && Formats::Wording.say("price_list.#{list.trouble.first}", **(list.trouble[1] || {}))
+      def problem
+        list.problem && Formats::Wording.say("price_list.#{list.problem.first}", **(list.problem[1] || {}))
       end
 
       def sure

@@ -119,7 +119,7 @@ module Web
       # @return [Hash{Symbol=>String}] why what reads well cannot stand in this studio
       def misfit
         case table_name
-        when :techniques then ladder_trouble
+        when :techniques then ladder_problem
         when :parts, :lines
           return contradiction if contradiction.any?
 
@@ -139,11 +139,11 @@ module Web
       end
 
       # No circles, and nothing that needs what stands above it.
-      def ladder_trouble
+      def ladder_problem
         techniques = @studio.catalogue.table.techniques
-        trouble = Core::Steps::Ladder.new(techniques.merge(key || 'new' => item)).trouble or return {}
+        problem = Core::Steps::Ladder.new(techniques.merge(key || 'new' => item)).problem or return {}
 
-        { prerequisites: Formats::Wording.say("ladder.#{trouble.code}", names: trouble.techniques.map(&:name).join(', ')) }
+        { prerequisites: Formats::Wording.say("ladder.#{problem.code}", names: problem.techniques.map(&:name).join(', ')) }
       end
 
       # A change that would leave a saved design unbuildable is refused; another part can be entered instead.
