@@ -742,7 +742,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     # A path is drawn with chords of 15 degrees at the most: sin(7.5°) / 7.5° (in radians) is 0.99715 of the arc.
     it 'draws arcs round, however far they turn' do
       [10, 95, 270].each do |degrees|
-        path = Core::Construction::BentPath.new(Core::Construction::BentPath.read("8 mm x #{degrees}"), 1.0)
+        path = Core::Construction::BentPath.new(Core::Construction::BentPath.read("80 mm x #{degrees}"), 1.0)
         points = path.drawing.scan(/-?[\d.]+ -?[\d.]+/).map { |pair| Complex(*pair.split.map(&:to_f)) }
         chord = points.each_cons(2).sum { |a, b| (a - b).abs }
         expect([degrees, chord / path.length]).to match([degrees, be_between(0.99714, 1)])

@@ -15,7 +15,7 @@ module Web
         @table = table
       end
 
-      def problem
+      def list_problem
         list.problem && Formats::Wording.say("price_list.#{list.problem.first}", **(list.problem[1] || {}))
       end
 
