@@ -165,6 +165,7 @@ module Hostile
     'GET /gauge' => %w[line],
     'GET /gauge.json' => %w[line],
     'GET /stockroom' => %w[find kind low],
+    'GET /stockroom/metals' => [],
     'GET /stockroom/suppliers' => [],
     'POST /stockroom/suppliers' => %w[key name delivery minimum once],
     'GET /stockroom/prices' => %w[supplier list],

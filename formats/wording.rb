@@ -9,6 +9,9 @@ module Formats
     FILES = Dir[File.join(EagerBench::ROOT, '{wording,core}', '**', '*.yml')].freeze
     BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(*FILES) }
 
+    # Names that the backend keeps for itself; no text may ask for them.
+    RESERVED = I18n::RESERVED_KEYS
+
     # Movement that no hand could leave on purpose is not told.
     WORTH_SAYING = Core::Measure::Length.mm(0.5)
 
@@ -17,7 +20,7 @@ module Formats
     # @param key [String] dotted, below "en" @param unit [Symbol] for the lengths among the values
     # @raise [I18n::ArgumentError] never for a key the file holds; a missing key shows itself in the text
     def say(key, unit: :mm, **values)
-      BACKEND.translate(:en, key, **values.transform_values { |value| printed(value, unit) }).to_s
+      BACKEND.translate(:en, key, **values.except(*RESERVED).transform_values { |value| printed(value, unit) }).to_s
     rescue UncaughtThrowError, I18n::MissingTranslationData
       "(no words for #{key})"
     end
@@ -40,11 +43,33 @@ module Formats
     end
 
     def step(step, unit: :mm)
-      said = say("steps.#{step.text}", unit: unit, count: step.repeats / step.alike, **step.values)
+      said = step_sentences(step, unit)
       said = say('steps.alike', number: step.alike, said: said) if step.alike > 1
       slack = step.values[:slack]
       most = slack.is_a?(Core::FromTo) ? slack.most : slack
       most && most > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
+    end
+
+    # A step that hangs nothing has words of its own, where they differ; what else its kind of end asks for follows.
+    def step_sentences(step, unit)
+      values = { count: step.repeats / step.alike, on: '', **step.values }
+      values[:on] = say('steps.led_on', count: values[:through]) if values[:through]
+      lines, parts = hung(step)
+      values.merge!(hung: ItemNames.on_piece(parts, beside: values[:ring]), around: lines.first) if values[:hung]
+      [step_key(step), *step.values[:also].to_a.map { |more| "steps.also.#{more}" }].map { |key| say(key, unit: unit, **values) }.join(' ')
+    end
+
+    # @return [String] of its first sentence
+    def step_key(step)
+      lines, parts = hung(step)
+      special = (:alone if parts.empty?) || (:round_line if lines.any?)
+      own = "steps.#{step.text}_#{special}"
+      special && words?(own) ? own : "steps.#{step.text}"
+    end
+
+    # @return [(Array<Core::Catalogue::Line>, Array<Core::Catalogue::Part>)] what a step hangs
+    def hung(step)
+      step.values[:hung].to_a.partition { |item| item.is_a?(Core::Catalogue::Line) }
     end
 
     # @param numbers [Hash{Symbol=>Object}] what of a step is someone's own @return [String] "29 beads, 152 mm"
@@ -150,9 +175,18 @@ module Formats
       when Float then value.round.to_s
       when Symbol then value.to_s.tr('_', ' ')
       when Integer, String then value
+      when Core::Catalogue::Part, Core::Catalogue::Line then ItemNames.name(value)
+      when Core::Making::FromBag then ItemNames.from_bag(value.parts)
+      when Array then listed(value, unit)
       else value.to_s
       end
     end
-    private_class_method :words, :counted, :printed
+
+    def listed(items, unit)
+      return ItemNames.cuts(items) { |length| printed(length, unit) } if items.first.is_a?(Core::Making::Cut)
+
+      ItemNames.on_piece(items.grep_v(Symbol))
+    end
+    private_class_method :words, :counted, :printed, :listed, :step_sentences, :step_key, :hung
   end
 end

@@ -11,7 +11,7 @@ module Core
     # @param slow longest time of a step against its usual one
     # @param between how much people of one level differ, as a coefficient of variation
     # @param learning time of the doubled repeat against the repeat
-    # @param losses {kind of part => share of uses that is lost at level 3}, where classes taught it; see Materials::Loss
+    # @param losses {kind of part => share of uses that is lost at level 3}, where classes taught it
     # @param walking_minutes to fetch a shared tool
     # @param neighbours share of calls that a neighbour answers who has nothing to do
     # @param fatigue how much slower people are, as a share, once they worked for tires_after minutes without a break

@@ -8,6 +8,9 @@ module Core
     class Base
       extend ClassAttribute
 
+      # What a step can say of the parameters.
+      SAYABLE = [Catalogue::Part, Catalogue::Line, Measure::Length, Integer, Symbol].freeze
+
       declares :key
       declares :rank
 
@@ -172,6 +175,12 @@ module Core
 
       private
 
+      # What every step can say: the parts, lines, lengths, numbers and ways that were chosen.
+      # @return [Hash{Symbol=>Object}]
+      def said
+        @said ||= @values.select { |_, value| SAYABLE.any? { |type| value.is_a?(type) } }.freeze
+      end
+
       # @param name [Symbol] declared by .measures @param usual [Float] by geometry or from memory @return [OwnMeasure::Use]
       def measure(name, line, about, usual)
         measure = self.class.own_measures.fetch(name)
@@ -195,7 +204,8 @@ module Core
 
       # Words for a step stand under the construction's key.
       def step(key, technique, repeats, **rest)
-        Making::StepUse.new(key: key, technique: technique, repeats: repeats, text: self.class.step_text(key), **rest)
+        values = rest[:values] ? said.merge(rest[:values]) : said
+        Making::StepUse.new(key: key, technique: technique, repeats: repeats, text: self.class.step_text(key), **rest, values: values)
       end
 
       def count(part, number, role)

@@ -12,13 +12,15 @@ module Core
       }.freeze
 
       # @param technique [String] that closes an end @param start [Symbol] a key of BEFORE
-      # @param beads [Array<Catalogue::Part>] on one line, in order
-      def initialize(technique:, start:, strands:, beads:, length:)
+      # @param beads [Array<Catalogue::Part>] on one line, in order @param length [Measure::Length] with its ends
+      # @param strung [Measure::Length] of the beads alone
+      def initialize(technique:, start:, strands:, beads:, length:, strung:)
         @technique = technique
         @start = start
         @strands = strands
         @beads = beads
         @length = length
+        @strung = strung
       end
 
       # @return [Array<StepUse>]
@@ -44,13 +46,16 @@ module Core
       def string
         small = @beads.count { |bead| bead.outer < Kinds::Strung::SMALL_BELOW }
         effort = Rational((@beads.size - small) + (small * Kinds::Strung::SMALL_EFFORT), [@beads.size, 1].max)
-        worded(step('string', 'stringing', @beads.size * @strands, effort: effort, values: { beads: @beads.size * @strands },
+        worded(step('string', 'stringing', @beads.size * @strands, effort: effort,
+          values: { beads: @beads.size * @strands, strung: @strung, **(@strands > 1 ? { each: @beads.size } : {}) },
           adds: %i[line bead centre filler finishing], after: BEFORE[@start][:string]))
       end
 
       # From the middle outward, for a design that is still open.
       def worded(step)
-        @start == :middle ? step.with(text: :strung_string_from_middle) : step
+        return step.with(text: :strung_string_from_middle) if @start == :middle
+
+        @strands > 1 ? step.with(text: :strung_string_rows) : step
       end
 
       def check

@@ -24,6 +24,9 @@ module Core
         clamshell_glued: School.new(technique: 'clamshell_knot', cover: :clamshell, crimped: false, glued: true)
       }.freeze
 
+      # What hands do to the crimp.
+      PRESSES = { rounded: :round, rounded_covered: :round, folded: :fold, folded_covered: :fold }.freeze
+
       # Until a glued knot can be handled; it cures overnight (from memory).
       GLUE_MINUTES = 10
 
@@ -121,7 +124,12 @@ module Core
 
       # A step that closes ends, in the words of its school.
       def closing(step)
-        way.crimped ? step : step.with(text: :ends_knot_in_shell)
+        also = [(:guard if guard), (:on_edge if school == :on_edge)].compact
+        told = step.with(values: { hung: [], **step.values, press: PRESSES.fetch(school, :flatten), also: also,
+          through: (bury_through if buried?) })
+        return told.with(text: :ends_knot_in_shell) unless way.crimped
+
+        way.cover == :clamshell ? told.with(text: :ends_crimp_in_shell) : told
       end
     end
   end

@@ -14,6 +14,11 @@ module Core
         body + slack + consumption + tails
       end
 
+      # @return [Measure::Length] as cut: rounded up to what can be measured, never short
+      def measured
+        measured_to * (length / measured_to).ceil
+      end
+
       # What hands need is left once in a batch. @param number [Integer] @return [Array<Cut>] for so many
       def times(number)
         return [with(count: count * number)] if batch.nil?

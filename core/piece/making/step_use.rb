@@ -9,6 +9,7 @@ module Core
     # @param effort times the technique's usual time
     # @param preparable can be done before class
     # @param optional a shorter variant leaves it out
+    # @param last done when all else of the piece is: what is hung then would be in the way before
     # @param waits minutes it must be left alone afterwards, for drying
     # @param adds roles of what it puts on the piece, for a drawing of the state
     # @param keeps {tool key => key of the step that frees it}, what stays with the piece until then
@@ -19,7 +20,7 @@ module Core
     # @param values what its wording says
     StepUse = Value.define(:key, :technique, :repeats, :text, after: [].freeze, rather_after: [].freeze, effort: 1, preparable: false,
       checkpoint: false,
-      optional: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,
+      optional: false, last: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,
       values: {}.freeze) do
       # @param component [String] its key @return [StepUse] with keys "component/step"
       def within(component)

@@ -12,6 +12,12 @@ module Core
       # What hangs by a loop that a crimp or shell closes.
       CRIMPED = %i[cable thread].freeze
 
+      NOTHING = {}.freeze
+      # {cut_ROLE: length}
+      CUT_LENGTHS = lambda do |cuts|
+        cuts.group_by(&:role).to_h { |role, same| [:"cut_#{role}", FromTo.of(same.map(&:measured))] }
+      end
+
       # @param bend [Bend] @param work_ups [Hash{String=>Making::WorkUp}] of one of each component
       def initialize(blueprint, bend, work_ups)
         @blueprint = blueprint
@@ -134,9 +140,12 @@ module Core
 
       def steps
         waits = Precedence.new(@design, @standing, @work_ups, all_meetings).across
+        joints = Joints.new(all_meetings + closed_round).by_step
+        names = Making::ShortNames.new(@work_ups.values.flat_map { |work_up| work_up.parts.map(&:part) + work_up.cuts.map(&:line) })
         possible(@work_ups.flat_map do |key, work_up|
-          bends = work_up.cuts.any? { |cut| cut.slack.positive? }
-          @blueprint.member(key).placed(work_up.steps).map { |step| on_piece(step, waits[step.key], bends && step.checkpoint) }
+          @blueprint.member(key).placed(work_up.steps).map do |step|
+            joined(on_piece(step, waits[step.key], about(step, work_up)), joints[step.key], names)
+          end
         end)
       end
 
@@ -162,10 +171,25 @@ module Core
       end
 
       # Steps that nothing about this piece changes are shared with others.
-      # @param waits [Array<String>, nil] for steps of other components @param told [Boolean] whether it says how much line stays bare
-      def on_piece(step, waits, told)
+      # @param waits [Array<String>, nil] for steps of other components @param about [Hash] what it says of this piece
+      def on_piece(step, waits, about)
         step = step.with(after: (step.after + waits).uniq) if waits
-        told ? step.with(values: step.values.merge(slack: @bend.slack)) : step
+        about.empty? ? step : step.with(values: step.values.merge(about))
+      end
+
+      # A step that cuts says how long, under the role of the cut; a checkpoint, how much line stays bare.
+      # @return [Hash{Symbol=>Measure::Length, FromTo}]
+      def about(step, work_up)
+        return CUT_LENGTHS[work_up.cuts].merge(cuts: work_up.cuts) if step.key.split('/').last.start_with?('cut')
+
+        step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? } ? { slack: @bend.slack } : NOTHING
+      end
+
+      # @param taken [Array, nil] what of other components it hangs: it can no more be done before all of them are there
+      def joined(step, taken, names)
+        step = step.with(values: step.values.merge(hung: [*step.values[:hung], *taken]), preparable: false) if taken
+        told = names.tell_apart(step.values)
+        told.equal?(step.values) ? step : step.with(values: told)
       end
 
       # @return [Array<Array(Array(String, Making::Attachment))>] pairs of component and its end that meet, on the path and hung
@@ -179,6 +203,20 @@ module Core
           places.uniq(&:item).map { |anchor| [[parent, Making::Attachment.new(item: anchor.item)], [component.key, own]] }
         end
         (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
+      end
+
+      # What cannot open hangs in an eye that closes when it is on.
+      # @return [Array<Array(Array(String, Making::Attachment))>]
+      def closed_round
+        @hung.flat_map do |component|
+          own = @work_ups.fetch(component.key).ends[:first]
+          next [] if own.nil? || own.opening_step || own.closing_step
+
+          parent, anchors = @standing.hanging(component)
+          closing = anchors.select { |anchor| anchor.closing_step && anchor.item.is_a?(Catalogue::Part) }.uniq(&:closing_step)
+          closing.map { |anchor|
+            [[parent, Making::Attachment.new(item: anchor.item, closing_step: anchor.closing_step)], [component.key, own]] }
+        end
       end
 
       # The end of a component on the path that faces its next.

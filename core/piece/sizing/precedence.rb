@@ -19,6 +19,7 @@ module Core
         hold_open
         hang_on_finished
         use_what_is_made
+        hang_last
         @waits.default = nil
         @waits
       end
@@ -40,9 +41,9 @@ module Core
         @meetings.each do |first, second|
           next if [first, second].any? { |_, one| one.item.is_a?(Catalogue::Line) }
 
-          # What can be opened later waits for what closes in place.
-          opening = [second, first].find { |_, one| one.opening_step } || [second, first].find { |_, one| one.closing_step } or next
-          (key, opener), (other,) = opening, (opening.equal?(second) ? first : second)
+          opening = Joints.worker([first, second]) or next
+          key, opener = opening
+          (other,) = opening.equal?(second) ? first : second
           step = opener.opening_step || opener.closing_step
           @waits["#{key}/#{step}"].concat(last_steps(other))
         end
@@ -56,6 +57,26 @@ module Core
             taking = work_up.steps.select { |step| step.after.empty? } if taking.empty?
             taking.each { |step| @waits["#{key}/#{step.key}"].concat(last_steps(use.part.made)) }
           end
+        end
+      end
+
+      # An ear wire is hung when all else is done but what itself waits for it.
+      def hang_last
+        steps = @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| step.within(key) } }
+        steps.select(&:last).each do |last|
+          later = waiting_for(last.key, steps)
+          @waits[last.key].concat(steps.map(&:key) - later - [last.key])
+        end
+      end
+
+      # @return [Array<String>] keys of the steps that wait for one, directly or for another that does
+      def waiting_for(key, steps)
+        found = [key]
+        loop do
+          more = steps.select { |step| !found.include?(step.key) && (step.after + @waits[step.key]).intersect?(found) }.map(&:key)
+          return found - [key] if more.empty?
+
+          found.concat(more)
         end
       end
 

@@ -7,6 +7,11 @@ module Core
       def hash
         key.hash
       end
+
+      # @return [String] what hands call it: its name up to the first comma or bracket, where kind and size stand
+      def short_name
+        name.split(/,| \(/).first.to_s.strip
+      end
     end
   end
 end

@@ -167,7 +167,8 @@ module Core
 
         def steps(beads)
           again = second_turns.positive?
-          [step('cut', 'cutting_wire', again && core ? 2 : 1, preparable: true, cautions: %i[cutting]),
+          [step('cut', 'cutting_wire', again && core ? 2 : 1, preparable: true, cautions: %i[cutting],
+            text: :"coil_cut#{'_core' if again && core}"),
            (step('load', 'loading', beads, after: %w[cut], adds: %i[seed], values: { beads: beads }) if seed),
            step('wind', 'close_coil', 1, effort: [Rational(first_turns.round, 20), Rational(1, 2)].max, after: [seed ? 'load' : 'cut'],
              text: seed ? :coil_wind_beads : :coil_wind,

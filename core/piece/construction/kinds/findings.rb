@@ -64,7 +64,7 @@ module Core
         def work_up(_solution, _maker)
           Making::WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins,
             drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, play: play),
-            ends: { first: row_end(row.first), last: row_end(row.last) },
+            ends: { first: row_end(0), last: row_end(row.size - 1) },
             anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) } })
         end
 
@@ -72,17 +72,33 @@ module Core
           takes_clasp && chain_links.any? ? chain_links.size : 1
         end
 
-        # What opens joins the two parts beside it: the step's key, and the technique that opens it.
+        # What opens joins the parts beside it: the step's key, and the technique that opens it.
         JOINING = { ring: %w[join ring], split_ring: %w[join_split split_ring], ear_wire: %w[join_ear_wire opening_eye] }.freeze
 
         def steps
-          row.select(&:opens?).filter_map { |part| JOINING[part.kind] }.tally.map do |(key, technique), number|
-            step(key, technique, number, preparable: true, values: { rings: number })
+          opening_keys.map do |at, key|
+            _, technique = JOINING.fetch(row[at].kind)
+            # Of two that open the later takes the earlier.
+            beside = [(row[at - 1] if at.positive?), (row[at + 1] unless opening_keys.key?(at + 1))].compact
+            step(key, technique, 1, preparable: true, last: row[at].kind == :ear_wire, values: { ring: row[at], hung: beside },
+              text: :"findings_#{JOINING.fetch(row[at].kind).first}")
           end
         end
 
-        def row_end(part)
-          Making::Attachment.new(item: part, opening_step: (JOINING[part.kind]&.first if part.opens?))
+        # @return [Hash{Integer=>String}] the step that opens each part of the row that can be opened, by its place
+        def opening_keys
+          @opening_keys ||= begin
+            seen = Hash.new(0)
+            row.each_index.select { |at| row[at].opens? && JOINING.key?(row[at].kind) }.to_h do |at|
+              key = JOINING.fetch(row[at].kind).first
+              number = seen[key] += 1
+              [at, number == 1 ? key : "#{key}_#{number}"]
+            end
+          end
+        end
+
+        def row_end(at)
+          Making::Attachment.new(item: row[at], opening_step: opening_keys[at])
         end
 
         def joins

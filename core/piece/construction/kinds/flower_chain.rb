@@ -185,12 +185,13 @@ module Core
 
         def steps(flowers)
           [step('cut', 'cutting_line', 1, preparable: true),
-           step('fold', 'folding_thread', 1, after: %w[cut]),
+           step('fold', 'folding_thread', 1, after: %w[cut], text: :"flower_chain_fold#{'_free' unless guard}"),
            step('first_end', 'flat_crimp', 1, after: %w[fold], adds: %i[crimp guard]),
            step('needles', 'needle_threading', 2, after: %w[first_end], cautions: %i[needles]),
            step('weave', 'cross_weave', flowers, after: %w[needles], adds: %i[line petal middle separator], values: { flowers: flowers }),
            step('check_length', 'measuring', 1, after: %w[weave], checkpoint: true, values: { flowers: flowers }),
-           step('close', 'flat_crimp', 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], adds: %i[crimp guard]),
+           step('close', 'flat_crimp', 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], adds: %i[crimp guard],
+             values: { hung: [*guard] }),
            step('trim', 'trimming', 2, after: %w[close], cautions: %i[cutting]),
            (step('covers', 'crimp_cover', 2, after: %w[trim], adds: %i[cover]) if cover)].compact
         end

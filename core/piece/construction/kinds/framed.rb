@@ -108,9 +108,9 @@ module Core
 
         def steps
           [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
-           step('form', 'frame_forming', 1, line: wire, after: %w[cut], values: { smalls: smalls, large: large }),
+           step('form', 'frame_forming', 1, line: wire, after: %w[cut], values: { count: smalls }),
            step('bind', 'frame_binding', wraps, line: binding, after: %w[form], adds: %i[line bound],
-             values: { wraps: wraps, beads: row.size }),
+             values: { row: Making::FromBag.new(parts: row) }, text: row.empty? ? :framed_bind : :framed_bind_beads),
            step('trim', 'trimming', 2, after: %w[bind], cautions: %i[cutting sharp_tails]),
            step('check', 'measuring', 1, after: %w[trim], checkpoint: true)]
         end

@@ -81,7 +81,7 @@ module Core
 
         # An eye at either end, as what others hang in.
         def eye_part
-          @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector,
+          @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: 'eye of the form', kind: :connector,
             along: eye + (wire.thickness * 2),
             outer: eye + (wire.thickness * 2), hole: eye, wire: wire.thickness, soldered: !opening, form: :ring, colour: wire.colour)
         end

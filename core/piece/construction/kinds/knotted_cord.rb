@@ -281,9 +281,8 @@ module Core
           technique = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
           knots = row_knots(repeats) + lane_knots(repeats).sum
           beads = items(repeats).size
-          [step('cut', 'cutting_line', cords - folded, preparable: true),
-           step('gather', 'measuring', 1, after: %w[cut], values: { cords: cords, folded: folded })
-             .then { |one| cords > 1 ? one : one.with(text: :knotted_cord_lay) },
+          [step('cut', 'cutting_line', cords - folded, preparable: true, text: cut_words),
+           step('gather', 'measuring', 1, after: %w[cut], text: gather_words, values: { count: folded }),
            step('knot', technique, [knots, 1].max, after: %w[gather], text: knot_words,
              values: { beads: beads, knots: knots, small: smalls(repeats) }),
            step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: beads }),
@@ -297,6 +296,18 @@ module Core
         end
 
         # A knot that is left soft is drawn tight once the piece was tried on.
+        def cut_words
+          return :knotted_cord_cut if folded.zero?
+
+          cords > folded * 2 ? :knotted_cord_cut_both : :knotted_cord_cut_folded
+        end
+
+        def gather_words
+          return :knotted_cord_lay if cords == 1
+
+          folded.positive? ? :knotted_cord_gather_folded : :knotted_cord_gather
+        end
+
         def snug_step(knots)
           return [] if snug == :tight_at_once || knots.zero?
 
@@ -308,17 +319,24 @@ module Core
 
         def closing_steps
           after = snug == :tight_once_tried_on ? %w[check_length snug] : %w[check_length]
+          return glued_ends(after) if closure == :cord_ends
+
           close = closing_step(after)
           stop = step('stop', 'stop_knot', 2, after: [close.key]) if closure == :slider && free_tail
           [close, stop, step('trim', 'trimming', cords, after: [(stop || close).key], cautions: %i[cutting])].compact
         end
 
+        # Bound and trimmed, they go into the ends together.
+        def glued_ends(after)
+          [step('trim', 'trimming', cords, after: after, cautions: %i[cutting], text: :knotted_cord_trim_first),
+           step('glue', 'gluing', 2, after: %w[trim], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
+        end
+
         def closing_step(after)
-          return step('glue', 'gluing', 2, after: after, waits: Stretch::GLUE_MINUTES, cautions: %i[cement]) if closure == :cord_ends
           return step('slide', 'stringing', 2, after: after) if closure == :slider && slider
 
           step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: after,
-            values: { closure: closure })
+            text: :"knotted_cord_close_#{closure}")
         end
 
         def joins

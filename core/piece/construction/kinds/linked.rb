@@ -87,10 +87,11 @@ module Core
           inner = (parts.size - 1) * units
           joints = units - 1
           [step('lay_out', 'measuring', 1, values: { units: units }, rather_after: []),
-           (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit]) if inner.positive?),
+           (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit], values: { parts: parts }) if inner.positive?),
            (step('join', ring ? 'ring' : joining([parts.last, parts.first]), ring ? joints : [joints, 1].max,
              after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring],
-             values: { units: units, rings: joints }) if joints.positive?),
+             values: { units: units, rings: joints },
+             text: ring ? :linked_join_rings : :linked_join) if joints.positive?),
            step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true,
              values: { units: units })].compact
         end

@@ -91,8 +91,9 @@ module Core
           [step('cut', 'sealing_rope', 2, cautions: %i[cutting flame], preparable: true),
            step('fold', 'measuring', 1, after: %w[cut]),
            step('whip', 'whipping', 1, after: %w[fold], adds: %i[line], values: { turns: turns }),
-           step('try_on', 'measuring', 1, after: %w[whip], checkpoint: true),
-           step('cement', 'cementing', 1, after: %w[try_on], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement])]
+           step('try_on', 'measuring', 1, after: %w[whip], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
+           step('cement', 'cementing', 1, after: %w[try_on], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement],
+             text: :"looped_rope_cement#{'_cap' if cap}")]
         end
 
         def layout(solution)

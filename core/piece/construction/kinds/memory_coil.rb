@@ -139,7 +139,8 @@ module Core
         def steps(beads)
           [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
            step('first_loops', 'memory_loop', rows, after: %w[cut]),
-           step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads, rows: rows, bars: bars }),
+           step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads },
+             text: bars.positive? ? :memory_coil_string_bars : :"memory_coil_string#{'_rows' if rows > 1}"),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
            step('trim', 'memory_cutting', rows, after: %w[check_length], cautions: %i[cutting]),
            (step('bend', 'memory_loop', rows * 2, effort: BEND_EFFORT, after: %w[trim]) if bent_ends),

@@ -172,7 +172,8 @@ module Core
           rows = piece.petal.pairs * 2
           each = piece.technique == 'frame_row' ? rows : 1
           step(piece.role.to_s, piece.technique, piece.number * each, line: piece.wire, after: %w[load], adds: [piece.role],
-            values: { number: piece.number, beads: piece.petal.beads, rows: rows, way: way })
+            text: piece.role == :petal ? :"spray_petal_#{way}" : :"spray_#{piece.role}",
+            values: { number: piece.number, beads: piece.petal.beads, half: piece.petal.half, rows: rows })
         end
 
         # Each flower beside the other; its stem lies along the piece.

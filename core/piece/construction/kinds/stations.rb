@@ -119,7 +119,9 @@ module Core
 
         def work_up(solution, maker)
           parts, steps = work_of(all_stations(solution.repeats))
-          Making::WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: steps, joins: joins,
+          apart = true_gap(solution) + held_length
+          marked = steps.map { |step| step.key == 'mark' ? step.with(values: { **step.values, even: apart }) : step }
+          Making::WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: marked, joins: joins,
             drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
             ends: { first: line_end(line, 'ends', passes: 2 * lines * layers), last: line_end(line, 'ends', passes: 2 * lines * layers) })
         end
@@ -151,8 +153,8 @@ module Core
           snug = holder.kind != :crimp
           [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
            step('mark', 'measuring', layers, after: %w[cut], values: { stations: total }),
-           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], values: { stations: total },
-             effort: snug ? held.size + PLACING : 1),
+           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark],
+             values: { stations: total, station: Making::FromBag.new(parts: station.expand) }, effort: snug ? held.size + PLACING : 1),
            step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
            closing(step('ends', way.technique, closed_ends, after: %w[check_length])),
            *end_steps(closed_ends, after: %w[ends])]

@@ -69,11 +69,17 @@ module Core
         def steps(beads)
           [step('cut', 'cutting_line', 1, preparable: true),
            step('pre_stretch', 'measuring', 1, after: %w[cut]),
-           step('string', 'stringing', beads, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads }),
+           step('string', 'stringing', beads, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads },
+             text: worded(:string)),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
            step('knot', 'elastic_knot', 1, after: %w[check_length]),
            step('glue', 'gluing', 1, after: %w[knot], waits: GLUE_MINUTES, cautions: %i[cement]),
-           step('trim', 'trimming', 2, after: %w[glue], cautions: %i[cutting])]
+           step('trim', 'trimming', 2, after: %w[glue], cautions: %i[cutting], text: worded(:trim))]
+        end
+
+        # @return [Symbol] the words of a step with a bead that hides the knot, or without
+        def worded(key)
+          :"stretch_#{key}#{'_hider' if hider}"
         end
 
         def joins(beads)

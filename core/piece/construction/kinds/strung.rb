@@ -101,7 +101,8 @@ module Core
 
         def steps(beads, solution)
           work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads.map(&:first),
-            length: solution.length).to_a
+            length: solution.length, strung: solution.length - (terminal.along * 2)).to_a
+          work = work.map { |step| step.with(values: said.merge(step.values)) }
           work.map { |step| %w[first_end second_end].include?(step.key) ? closing(step) : step } + end_steps(2 * strands,
             after: %w[second_end])
         end

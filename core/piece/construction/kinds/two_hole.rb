@@ -90,13 +90,19 @@ module Core
                       (term(:gaps_of, gap * gaps(n), count: gaps(n), each: gap) unless gap.zero?)].compact)
         end
 
+        def string_words
+          return :two_hole_string_plain if between.empty?
+
+          lines == 2 ? :two_hole_string : :two_hole_string_lines
+        end
+
         def steps(repeats)
           small = between.expand.size * gaps(repeats) * lines
           [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
            closing(step('first_ends', way.technique, lines, after: %w[cut_lines])),
            step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
              effort: Rational((repeats * lines) + small, repeats + small),
-             values: { beads: repeats, small: small, lines: lines }),
+             values: { beads: repeats, small: small, lines: lines }, text: string_words),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
            closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length])),
            (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),

@@ -175,7 +175,7 @@ module Core
 
         # The eye, as what others hang in.
         def eye_part
-          @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of #{wire.name}", kind: :connector,
+          @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of the #{beads.first.short_name} link", kind: :connector,
             along: inner + (thickness * 2), outer: inner + (thickness * 2), hole: inner, wire: thickness, form: :ring, colour: wire.colour)
         end
 
@@ -201,10 +201,10 @@ module Core
 
         def steps
           [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
-           (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line]) unless last == :pin),
+           (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line], values: { hung: [] }) unless last == :pin),
            step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
-             values: { beads: beads.size }),
-           step('first_eye', TECHNIQUES.fetch(first), 1, after: %w[string], cautions: %i[cutting]),
+             values: { bead: beads.first }, text: :"wire_link_string#{'_pin' if last == :pin}"),
+           step('first_eye', TECHNIQUES.fetch(first), 1, after: %w[string], cautions: %i[cutting], values: { hung: [] }),
            step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true)].compact
         end
 

@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+require_relative '../studio_helper'
+
+# Every sentence of every step: it names its parts, gives its numbers, and belongs to no other join.
+RSpec.describe Formats::Wording do
+  # Words that are missing, values that were not given, articles that stand twice.
+  broken = /no words|%\{|  |\bthe \.|\b(a|the) (a|the)\b|#</
+  let(:studio) { new_studio }
+  let(:table) { studio.catalogue.table }
+  let(:designs) { studio.projects.newest.map(&:design) }
+
+  def pieces(design, tables = table)
+    blueprint = Core::Sizing::Blueprint.new(design, tables)
+    sizes = { wrist: [150, 190], neck: [380, 440], ankle: [220] }.fetch(design.body, [nil])
+    sizes.map { |size| size ? blueprint.fit(mm(size), Core::Making::Maker.new, ease: design.added_ease) : blueprint.fit_usual }
+      .grep(Core::Sizing::Piece)
+  end
+
+  it 'has words for each step of each demo project, with all their values, at more than one size' do
+    said = designs.flat_map { |design| pieces(design).flat_map { |piece| piece.steps.map { |step| described_class.step(step) } } }
+    expect(said.size).to be > 500
+    expect(said.grep(broken)).to eq([])
+    expect(said).to all(match(/[.!?]\z/))
+  end
+
+  it 'says no two joins of a piece in one sentence, and names what hangs in each ring' do
+    designs.each do |design|
+      joins = pieces(design).first&.steps.to_a.select { |step| step.text.to_s.start_with?('findings_join') }
+      next if joins.empty?
+
+      said = joins.map { |step| described_class.step(step) }
+      hung = joins.map { |step| step.values[:hung].grep(Core::Catalogue::Part).all? { |part|
+        described_class.step(step).include?(Formats::ItemNames.name(part)) } }
+      places = joins.map { |step| [step.values[:ring].key, step.values[:hung].map(&:key).sort] }
+      expect([design.key, said.uniq.size, hung.uniq]).to eq([design.key, places.uniq.size, [true]])
+    end
+  end
+
+  # The ring of comet tail's clasp joins the soldered ring and the clasp; its line ends in the soldered ring.
+  it 'names the parts of a bracelet as hands call them' do
+    piece = pieces(designs.find { |design| design.key == 'comet_tail' }).first
+    said = piece.steps.to_h { |step| [step.key, described_class.step(step)] }
+    expect(said.fetch('clasp_end/join')).to eq('Twist the 5 mm opening ring open. Hang the 6 mm soldered ring and the 12 mm spring clasp ' \
+                                               'in it. Twist it shut, a little past flush and back.')
+    expect(said.fetch('front/first_end')).to eq('First end: thread a 1.5 mm crimp tube, then the 6 mm soldered ring. Lead the 0.38 mm ' \
+                                                'coated cable back through the crimp, beside itself, and flatten the crimp.')
+    cut = piece.cuts.find { |one| one.role == :strand }.measured
+    expect(said.fetch('front/cut_line')).to eq("Cut #{cut.to_mm.to_i} mm of 0.38 mm coated cable.")
+  end
+
+  # Two beads of one size are told apart by what follows the comma of their names.
+  it 'tells apart parts that share size and kind' do
+    names = Core::Making::ShortNames.new(%w[8_dusk 8_ember 6_rose].map { |key|
+      part(key, 8).with(name: "#{key[0]} mm round, #{key[2..]} glass") })
+    values = { bead: part('8_dusk', 8).with(name: '8 mm round, dusk glass'), other: part('6_rose', 8).with(name: '6 mm round, rose glass') }
+    told = names.tell_apart(values)
+    expect(told.transform_values { |item| Formats::ItemNames.name(item) }).to eq(bead: 'dusk glass 8 mm round', other: '6 mm round')
+  end
+
+  it 'counts what comes from the bag, and says what is on the piece as "the"' do
+    round, disc = part('round', 8).with(name: '8 mm round'), part('disc', 2).with(name: 'Disc, 2 mm')
+    ring = part('ring', 6, kind: :ring).with(name: '6 mm ring')
+    expect(Formats::ItemNames.from_bag([round, disc, disc, round])).to eq('an 8 mm round, 2 × disc and an 8 mm round')
+    expect(Formats::ItemNames.on_piece([ring, ring, disc])).to eq('both 6 mm rings and the disc')
+    expect(Formats::ItemNames.on_piece([ring, disc], beside: ring)).to eq('the other 6 mm ring and the disc')
+  end
+
+  # Ways of working that no demo project has.
+  row = ->(*keys) { keys.map { |key| { 'part' => key } } }
+  fill = ->(*keys) { [{ 'repeat' => row.(*keys), 'fill' => true }] }
+  ways = {
+    chain: [{ chain: 'chain', halves: true }],
+    coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 }],
+    disc_braid: [{ cord: 'cord' }],
+    findings: [{ parts: row.('open_ring') }, { parts: row.('ear_wire') }, { parts: row.('split') }],
+    flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' }],
+    framed: [{ wire: 'wire_18', binding: 'wire' }],
+    jig_form: [{ wire: 'wire_20', hammered: true }],
+    knotted_cord: [{ cord: 'cord', cords: 2, folded: 1, beads: row.('round_12'), closure: 'slider', slider: 'round_8' }],
+    linked: [{ unit: row.('connector_2', 'open_ring') }],
+    looped_rope: [{ rope: 'cord', hook: 'clasp', whip: 'cable' }],
+    memory_coil: [{ wire: 'coil', pattern: fill.('round_6') },
+                  { wire: 'coil', rows: 2, pattern: fill.('round_6'), bent_ends: true, end_ring: 'open_ring' }],
+    spray: %w[crossover frame].map { |way|
+      { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed', stem_wire: 'wire_18' } },
+    stations: [{ line: 'cable', station: row.('round_8'), holder: 'crimp', gap: '40 mm', crimp: 'crimp', school: 'on_edge', guard: 'guard' }],
+    strung: [{ line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), start: 'middle', tails: 'buried' },
+             { line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), school: 'clamshell', cover: 'shell' },
+             { line: 'cable', pattern: fill.('round_8'), school: 'clamshell_glued', cover: 'shell' }],
+    two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between| { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
+      crimp: 'crimp', connector: "connector_#{lines}" } },
+    wire_link: [{ wire: 'wire_20', stack: row.('round_8') }]
+  }
+
+  def made(kind, parameters)
+    more = [part('split', 5, 6, kind: :split_ring), part('ear_wire', 18, 4, kind: :ear_wire), part('guard', 4, 3, kind: :wire_guard),
+            part('shell', 4, 5, kind: :clamshell), part('flat_3', 6, 12, lines: 3), part('connector_3', 6, 18, kind: :connector, lines: 3)]
+    full = sample_table.with(parts: sample_table.parts.merge(more.to_h { |one| [one.key, one] }))
+    data = parameters.transform_keys(&:to_s)
+    fixed = Core::Construction::Kinds.fetch(kind).build(data, full).fill.nil?
+    blueprint = Core::Sizing::Blueprint.new(design(component('one', kind, **parameters), **(fixed ? { body: :own } : {})), full)
+    (fixed ? blueprint.fit_usual : blueprint.fit(mm(180), Core::Making::Maker.new)).steps
+  end
+
+  ways.each do |kind, all|
+    it "has words for each way of working a #{kind.to_s.tr('_', ' ')}" do
+      said = all.flat_map { |parameters| made(kind, parameters).map { |step| described_class.step(step) } }
+      expect(said.grep(broken)).to eq([])
+    end
+  end
+
+  # A pendant that cannot open goes into the eye of the link before the eye is closed.
+  let(:hung) do
+    whole = design(component('link', :wire_link, wire: 'wire_20', stack: pattern('round_8'), last: 'wrapped'),
+      component('charm', :findings, hung_at: 'link@last', parts: pattern('drop')), body: :own)
+    Core::Sizing::Blueprint.new(whole, sample_table).fit_usual.steps
+  end
+
+  it 'hangs what cannot open in the eye that closes round it' do
+    eye = hung.find { |step| step.key == 'link/last_eye' }
+    expect(described_class.step(eye)).to eq('Make the wrapped eye at one end, 3 mm inside. Hang the drop in it before you close it.')
+  end
+
+  it 'keeps no words for a step that none of these makes' do
+    steps = hung + designs.flat_map { |one| pieces(one).flat_map(&:steps) } +
+            ways.flat_map { |kind, all| all.flat_map { |parameters| made(kind, parameters) } }
+    read = steps.map { |step| described_class.send(:step_key, step).delete_prefix('steps.') }.uniq
+    words = Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].flat_map { |path|
+      YAML.load_file(path).dig('en', 'steps').to_h.keys }
+    expect(words - read).to eq([])
+  end
+end
