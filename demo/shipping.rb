@@ -42,7 +42,7 @@ module Demo
 
     # Each construction names the techniques it needs, with their starting values.
     def of_constructions
-      Core::Construction::Kinds.techniques.map { |skill| [:techniques, skill.key, R::TECHNIQUE.write(skill)] }
+      Core::Construction::Kinds.techniques.map { |one| [:techniques, one.key, R::TECHNIQUE.write(one)] }
     end
 
     def known?(kind, key)

@@ -8,7 +8,8 @@ module Formats
     # @param items texts, or Steps
     # @param svg a drawing
     # @param caption below it
-    Block = Core::Value.define(:kind, text: '', items: [].freeze, svg: nil, caption: '')
+    # @param from the number of its first step
+    Block = Core::Value.define(:kind, text: '', items: [].freeze, svg: nil, caption: '', from: 1)
     # One step.
     #
     # @param reason why it differs from the common way, nil where it does not
@@ -19,6 +20,8 @@ module Formats
     # @param kind :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
+    # More at one step would fill the sheet.
+    MOST_FAULTS = 2
     PRACTICE = 'For practice, out of these'
     THREAD = 'The way of the thread'
     THREAD_CAPTION = 'Black numbers for one needle, white numbers and a broken line for the other.'
@@ -46,8 +49,19 @@ module Formats
 
     def fitted
       [block(:drawing, svg: drawing(@person.piece.layout, marks: FinishedSize.marks(@person.piece, @unit))), block(:text, sizes),
-       *bag, block(:heading, 'Step by step'), Block.new(kind: :steps, items: @person.tasks.map { |task| step(task) }),
-       *threads, *loading, *try_on, *spared, *care, block(:small, 'Local rules and licensed practice come first.')]
+       *care, *bag, *loading, *steps, *threads, *spared, block(:small, 'Local rules and licensed practice come first.')]
+    end
+
+    # The piece is tried on at the last look before it is closed.
+    # @return [Array<Block>]
+    def steps
+      items = @person.tasks.map { |task| step(task) }
+      look = @person.tasks.rindex { |task| task.step.checkpoint }
+      change = try_on
+      early = change.any? && look && look + 1 < items.size ? look + 1 : items.size
+      later = items.drop(early)
+      [block(:heading, 'Step by step'), Block.new(kind: :steps, items: items.first(early)), *change,
+       (Block.new(kind: :steps, items: later, from: early + 1) if later.any?)].compact
     end
 
     def unfitted
@@ -117,7 +131,13 @@ module Formats
       cautions = (task.technique.cautions + task.step.cautions).uniq.map { |caution| Wording.say("cautions.#{caution}") }
       [*(Note.new(kind: :left_hand, text: "Left hand: #{safe(left)}") unless left.empty?),
        *cautions.map { |words| Note.new(kind: :caution, text: safe(words)) },
-       *@person.faults_at(task).map { |fault| Note.new(kind: :fault, text: safe(Wording.fault(fault))) }]
+       *faults(task).map { |fault| Note.new(kind: :fault, text: safe(Wording.fault(fault))) }]
+    end
+
+    # Those of its technique at its first step alone.
+    def faults(task)
+      @step_faults ||= StepFaults.new(@person.piece, @person.tasks.map(&:step))
+      @step_faults.at(task.step, (task.technique if @person.first_of_technique?(task))).first(MOST_FAULTS)
     end
 
     # How a technique goes, drawn at its first step; mirrored for a left-hander.

@@ -25,6 +25,11 @@ module Formats
       "(no words for #{key})"
     end
 
+    # @return [Hash] all that stands below a key, as it is written
+    def branch(key)
+      BACKEND.translate(:en, key, default: {})
+    end
+
     def words?(key)
       BACKEND.exists?(:en, key)
     end

@@ -24,8 +24,9 @@ module Requests
     post path, { authenticity_token: last_response.body[/name="authenticity_token" value="([^"]+)"/, 1] }.merge(fields)
   end
 
+  # The page as it is read: where its source breaks a line is of no concern.
   def page
-    last_response.body
+    last_response.body.gsub(/\s*\n\s*/, ' ')
   end
 
   # Waits until what the pages asked for is worked out.

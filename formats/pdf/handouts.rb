@@ -38,7 +38,7 @@ module Formats
         when :heading then heading(block.text, size: 13 * @scale)
         when :drawing then pdf.move_down(6) && drawing(block.svg)
         when :ticks then ticks(block.items)
-        when :steps then block.items.each_with_index { |step, index| step(step, index + 1) }
+        when :steps then block.items.each_with_index { |step, index| step(step, block.from + index) }
         when :figure then figure(block)
         when :list then block.items.each { |text| indented { rich(text, size: BAG * @scale) } }
         when :important then rich("<b>#{block.text}</b>", size: USUAL * @scale)

@@ -12,6 +12,7 @@ RSpec.describe Formats::Wording do
   end
 
   texts = lambda do |tree, path = []|
+    next tree.each_with_index.flat_map { |below, i| texts.call(below.gsub(/ \| (\d.*)?/, '. '), path + [i]) } if tree.is_a?(Array)
     next [[path.join('.'), tree.to_s.gsub(/%[{<]\w+[}>]/, 'this')]] unless tree.is_a?(Hash)
 
     tree.flat_map { |key, below| texts.call(below, path + [key]) }

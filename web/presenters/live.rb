@@ -143,7 +143,7 @@ module Web
         attention.needs.map do |need|
           person = @evening.people.fetch(need.person)
           Need.new(key: need.person, name: name(need.person), code: need.code,
-            faults: person.task.technique.faults.map { |fault| fault_words(fault) },
+            faults: faults(person.task, need.person),
             words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)),
               step: first_sentence(step_words(person.task.step))))
         end
@@ -304,7 +304,14 @@ module Web
           share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
           chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
           look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person),
-          faults: task ? task.technique.faults.map { |fault| fault_words(fault) } : [], notes: notes(one.attendee))
+          faults: task ? faults(task, person.key) : [], notes: notes(one.attendee))
+      end
+
+      # @return [Array<String>] what goes wrong at a step of theirs
+      def faults(task, key)
+        piece = @plan.person(key)&.piece or return []
+        steps = @evening.people.fetch(key).tasks.map(&:step)
+        Formats::StepFaults.new(piece, steps).at(task.step, task.technique).map { |fault| fault_words(fault) }
       end
 
       # @return [String, nil] what to do about the length that was measured

@@ -33,11 +33,6 @@ module Core
         tasks.find { |other| other.technique.key == task.technique.key }.equal?(task)
       end
 
-      # @param task [Steps::Task] one of theirs @return [Array<Catalogue::Fault>] what goes wrong, told at a technique's first step
-      def faults_at(task)
-        first_of_technique?(task) ? task.technique.faults.first(PersonPlan::MOST_FAULTS) : []
-      end
-
       # @return [Boolean] whether something glued or cemented must cure before it is worn
       def cures?
         tasks.any? { |task| task.step.waits.positive? && (task.step.cautions + task.technique.cautions).include?(:cement) }
@@ -67,11 +62,6 @@ module Core
       def working_minutes
         tasks.sum(&:minutes)
       end
-    end
-
-    class PersonPlan
-      # More would fill a handout.
-      MOST_FAULTS = 2
     end
   end
 end

@@ -39,8 +39,16 @@ module Web
             Line.new(code: line.code, about: clock(line.minute), words: words(line),
               range: line.range ? "#{clock(line.range.first)}\u2013#{clock(line.range.last)}" : '',
               latest: line.latest ? clock(line.latest) : '', points: line.technique ? line.technique.points : [],
-              faults: line.technique ? line.technique.faults : [], numbers: numbers(line.step))
+              faults: faults(line), numbers: numbers(line.step))
           end
+        end
+
+        # @return [Array<Core::Catalogue::Fault>]
+        def faults(line)
+          piece = plan.people.find(&:fitted?)&.piece
+          return line.technique ? line.technique.faults : [] if piece.nil? || line.step.nil?
+
+          Formats::StepFaults.new(piece).at(line.step, line.technique)
         end
 
         def ribbon

@@ -17,6 +17,7 @@ module Core
         STRANDS = %w[8 12 16].freeze
 
         technique 'braid_set_up', name: 'Setting up a braid', level: 3, seconds: 600, demonstration_minutes: 5,
+          tools: %w[braiding_disc braid_weight],
           practice: 'set up with scrap cord',
           practice_minutes: 6, points: ['Knot all strands together, and lay two to each quarter of the disc.',
           'Hang the weight on the knot.'],
@@ -25,6 +26,7 @@ module Core
             'before the first move | 3 | 0'
           ]
         technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8,
+          tools: %w[braiding_disc braid_weight],
           practice: 'twenty moves with scrap cord',
           practice_minutes: 8, points: ['Always the same way round.', 'Lay it down only after a whole move, a strand standing out.'],
           left_hand: 'Go round the other way, from first to last.',
@@ -33,17 +35,19 @@ module Core
                        'A strand is not seated | not pulled into the middle | pull it down before the next move | ' \
                        'within the next two moves | 1 | 0']
         technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6,
+          tools: %w[braiding_disc braid_weight],
           prerequisites: %w[round_braid_8],
           easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8,
           points: ['A bead under each move, pulled into the middle.'],
           goes_wrong: ['A bead stands proud | the strand over it was not seated | undo to it | within the next two moves | 2 | 0']
         technique 'bead_braid_12', name: 'Braid of twelve with beads, by chart', level: 4, seconds: 8, demonstration_minutes: 8,
+          tools: %w[braiding_disc braid_weight],
           prerequisites: %w[bead_braid_8], easier: 'bead_braid_8', practice: 'two rounds with beads', practice_minutes: 10,
           points: ['Read the strand before you move it.', 'Count each round.'],
           goes_wrong: ['A bead is left out | moved without one | undo to it | within the round | 4 | 0']
         technique 'tying_off_braid', name: 'Tying off a braid', level: 3, seconds: 120, demonstration_minutes: 4,
           prerequisites: %w[round_braid_8],
-          tools: %w[scissors], practice: 'tie off the practice braid', practice_minutes: 4,
+          tools: %w[braiding_disc scissors], practice: 'tie off the practice braid', practice_minutes: 4,
           points: ['Opposite strands together, one pair after another.', 'Bind before you cut.'],
           goes_wrong: ['It opens when cut | cut before it was bound | bind it at once and tie again | before the ends are cut | 5 | 0']
         technique 'binding_capping', name: 'Binding and capping', level: 3, seconds: 150, demonstration_minutes: 4,
@@ -187,19 +191,19 @@ module Core
 
         def steps(solution, beads)
           braid = chart ? (number > 8 ? 'bead_braid_12' : 'bead_braid_8') : 'round_braid_8'
-          finish = cap ? 'cap' : 'tie_off'
           load = { beads: beads, each: beads / number }
           values = { strands: number, cords: number / 2, rule: number == 8 ? 'eight' : 'more' }
           [step('cut', 'cutting_line', number / 2, preparable: true, values: values),
            (step('load', 'loading_strand', beads, after: %w[cut], preparable: true, values: load) if chart),
-           step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values),
+           step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values,
+             keeps: { 'braiding_disc' => 'tie_off', 'braid_weight' => 'tie_off' }),
            step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead],
              values: values.merge(beads: beads, bare: bare_end, length: solution.length),
              text: chart ? :disc_braid_braid : :disc_braid_braid_plain),
            step('check_length', 'measuring', 1, after: %w[braid], checkpoint: true, values: { length: solution.length }),
            step('tie_off', 'tying_off_braid', 2, after: %w[check_length]),
-           (step('cap', 'binding_capping', 2, after: %w[tie_off], adds: %i[cap], waits: GLUE_MINUTES, cautions: %i[cement]) if cap),
-           step('trim', 'trimming', 2, after: [finish], cautions: %i[cutting])].compact
+           step('trim', 'trimming', 2, after: %w[tie_off], cautions: %i[cutting]),
+           (step('cap', 'binding_capping', 2, after: %w[trim], adds: %i[cap], waits: GLUE_MINUTES, cautions: %i[cement]) if cap)].compact
         end
 
         def layout(solution)

@@ -23,7 +23,7 @@ module Core
           ],
           practice: 'One form of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6,
           left_hand: 'Start from the last peg, or turn the finished form over.'
-        technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer],
+        technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer steel_block],
           points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'],
           goes_wrong: [
             'A crossing is hammered through | wires lay over each other on the block | begin again | before the blow | 8 | 1 cut'

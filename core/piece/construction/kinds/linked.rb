@@ -13,7 +13,7 @@ module Core
           tools: %w[flat_pliers round_pliers],
           points: ['Swing the end sideways and back: never pull the eye apart.',
                    'Close it past the middle and back, until the ends touch.'],
-          goes_wrong: ['The eye is no longer round | pulled open, not swung aside | round it on the pliers again | at once | 2 | 0',
+          goes_wrong: ['The eye is no longer round | pulled open, not swung aside | round it on the pliers again | right away | 2 | 0',
           'The next link slips out | the eye gapes | swing it past the middle and back | before it is worn | 1 | 0'],
           practice: 'One eye of scrap wire', practice_minutes: 3
 

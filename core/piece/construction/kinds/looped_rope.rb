@@ -19,7 +19,8 @@ module Core
           goes_wrong: [
             'Turns lie over each other | wound slack | take them back and wind with a pull | before the end is pulled under | 3 | 0'
           ]
-        technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[scissors],
+        technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2,
+          tools: %w[tape scissors lighter],
           cautions: %i[flame],
           points: ['Tape, cut through the tape, and melt only where the venue allows it.'],
           goes_wrong: ['The end frays | cut without tape | tape further up and cut again | before the cap | 3 | 0']

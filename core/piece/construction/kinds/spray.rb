@@ -31,7 +31,7 @@ module Core
         technique 'stem_taping', name: 'Taping a stem', level: 2, seconds: 60, demonstration_minutes: 3,
           practice: 'tape a hand of scrap wire', practice_minutes: 4, left_hand: 'Wind the other way',
           points: ['Stretch the tape while you wind it, half over the turn before'],
-          goes_wrong: ['It will not stick | not stretched | stretch it until it turns paler | at once | 1 | 0']
+          goes_wrong: ['It will not stick | not stretched | stretch it until it turns paler | right away | 1 | 0']
 
         parameter :heads, :integer, default: 1, range: 1..12
         parameter :wire, :line, of: %i[wire]

@@ -18,7 +18,7 @@ module Core
           'Two or three twists a bead, three or four where bundles cross.'],
           goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | ' \
                        'within the next turn | 2 | 0',
-                       'It snaps | one turn too many | twist in a new wire at the last bead | stop when it turns stiff | 6 | 1 cut']
+                       'It snaps | one turn too many | twist in a new wire at the last bead | as soon as it turns stiff | 6 | 1 cut']
 
         parameter :wire, :line, of: %i[wire]
         parameter :left, :pattern

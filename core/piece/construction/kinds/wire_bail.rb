@@ -21,7 +21,7 @@ module Core
           goes_wrong: [
             'The button hangs askew | more turns on one side of the shank | wind one more on the other side | before the coil | 3 | 0',
             'The stem turns in the shank | the first turns were slack | pull them tight with flat pliers | before the coil | 2 | 0',
-            'The wire snaps | bent to and fro at one spot | begin again with a new wire | stop when it turns stiff | 12 | 1 cut'
+            'The wire snaps | bent to and fro at one spot | begin again with a new wire | as soon as it turns stiff | 12 | 1 cut'
           ],
           practice: 'Two turns and a bail of scrap wire', practice_takes: ['line 250 mm'], practice_minutes: 8
 
