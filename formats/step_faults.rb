@@ -14,6 +14,11 @@ module Formats
     }.freeze
     LATER_STEP = /\Astep:(\w+)\z/
 
+    # @return [Hash{String=>Array<String>}] by the step's wording key
+    def self.lines
+      @lines ||= Wording.branch('step_faults').transform_keys(&:to_s).freeze
+    end
+
     # @param piece [Core::Sizing::Piece] @param steps [Array<Core::Making::StepUse>] in the order in which they are numbered, empty
     #   where they are not
     def initialize(piece, steps = [])
@@ -48,11 +53,6 @@ module Formats
     def names_what_lacks?(fault)
       text = "#{fault.sign} #{fault.repair} #{fault.cheap_until}"
       @lacking.any? { |noun| text.match?(/\b#{noun}s?\b/i) }
-    end
-
-    # @return [Hash{String=>Array<String>}] by the step's wording key
-    def self.lines
-      @lines ||= Wording.branch('step_faults').transform_keys(&:to_s).freeze
     end
   end
 end

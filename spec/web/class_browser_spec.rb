@@ -54,7 +54,7 @@ RSpec.describe 'The class page', type: :feature do
   def click_on_key(label)
     80.times do
       press :tab
-      return press(:enter) if evaluate_script('document.activeElement.textContent').include?(label)
+      return press(:enter) if evaluate_script('document.activeElement.innerText').include?(label)
     end
     raise "#{label} cannot be reached by Tab"
   end

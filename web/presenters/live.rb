@@ -145,7 +145,7 @@ module Web
           Need.new(key: need.person, name: name(need.person), code: need.code,
             faults: faults(person.task, need.person),
             words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)),
-              step: first_sentence(step_words(person.task.step))))
+              step: step_in_short(person.task.step)))
         end
       end
 
@@ -262,7 +262,7 @@ module Web
       end
 
       def lever_words(lever)
-        what = lever.kind == :show ? lever.technique.name : first_sentence(step_words(lever.step))
+        what = lever.kind == :show ? lever.technique.name : step_in_short(lever.step)
         say("live.levers.#{lever.kind}.words", what: what, people: count_of(lever.people, 'person', 'people'))
       end
 
@@ -275,17 +275,12 @@ module Web
         by = line.code == :step
         at = by ? line.latest : line.minute
         words = say("coming.#{line.code}", technique: line.technique ? line.technique.name : '',
-          step: line.step ? first_sentence(step_words(line.step)) : '')
+          step: line.step ? step_in_short(line.step) : '')
         Next.new(at: (@result.workshop.start + at).to_s, words: words, late: at - minute < SOON)
       end
 
       # Minutes before something that is shown as close.
       SOON = 5
-
-      # What must be told apart at arm's length; the card has the whole.
-      def first_sentence(words)
-        words[/\A.*?[.](?=\s|\z)/] || words
-      end
 
       def forecast
         @forecasts.known(id)

@@ -24,6 +24,12 @@ module Web
         Formats::Wording.step(step, unit: unit)
       end
 
+      # @return [String] what must be told apart at arm's length: its first sentence
+      def step_in_short(step)
+        words = step_words(step)
+        words[/\A.*?[.](?=\s|\z)/] || words
+      end
+
       # @param numbers [Hash{Core::People::Attendee=>Hash}] of a step that people differ in
       # @return [Array<(String, String)>] who has the same, and what it is, the least first
       def numbers_by_person(numbers)

@@ -5,6 +5,9 @@ module Web
     module Sections
       # The evening by the clock.
       class RunSheet < Section
+        # More at a step, or at a demonstration, would hide the clock.
+        MOST_FAULTS = { true => 1, false => 3 }.freeze
+
         # One line as shown. about, range, latest: by the clock, '' where not known
         # numbers: see Core::Planning::PlannedStep, of a checkpoint
         Line = Core::Value.define(:code, :about, :words, :range, :latest, :points, :faults, numbers: {}.freeze)
@@ -46,9 +49,13 @@ module Web
         # @return [Array<Core::Catalogue::Fault>]
         def faults(line)
           piece = plan.people.find(&:fitted?)&.piece
-          return line.technique ? line.technique.faults : [] if piece.nil? || line.step.nil?
+          own = piece && line.step ? Formats::StepFaults.new(piece).at(line.step, line.technique) : line.technique&.faults.to_a
+          own.first(MOST_FAULTS.fetch(!line.step.nil?))
+        end
 
-          Formats::StepFaults.new(piece).at(line.step, line.technique)
+        # @return [String] the points of a demonstration as sentences
+        def in_a_row(points)
+          points.map { |point| "#{point.chomp('.')}." }.join(' ')
         end
 
         def ribbon
@@ -77,7 +84,7 @@ module Web
 
         def words(line)
           text = say("run_sheet.#{line.code}", technique: line.technique ? line.technique.name : '',
-            step: line.step ? step_words(line.step) : '')
+            step: line.step ? step_in_short(line.step) : '')
           line.minutes ? "#{text}, #{minutes_text(line.minutes)}" : text
         end
       end

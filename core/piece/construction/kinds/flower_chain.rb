@@ -17,7 +17,7 @@ module Core
           practice_takes: ['line 400 mm'], practice_minutes: 8,
           points: ['Both ends through the same bead, from opposite sides.', 'Pull both ends alike after each unit.'],
           left_hand: 'The drawing is mirrored: the leading end is the left one.',
-          goes_wrong: ['A thread is split | the needle went through the other thread | draw it back before it is tight | right away | 2 | 0',
+          goes_wrong: ['A thread is split | the needle went through the other thread | draw it back while it is loose | right away | 2 | 0',
                        'The band turns | the ends were swapped | look which end leaves on which side | before the next unit | 3 | 0']
         technique 'folding_thread', name: 'Folding a thread in the middle', level: 1, seconds: 30, demonstration_minutes: 1,
           points: ['Lay both ends together and let the fold drop through the guard or ring.'],
