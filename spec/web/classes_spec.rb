@@ -45,7 +45,7 @@ RSpec.describe Web::Routes::Home, type: :request do
     stub_const('Web::Presenters::Classes::SECONDS', 0.02)
     get '/'
     expect(page).to include('Being worked out').and include('data-poll="/"')
-    looks = (1..60).find { get('/') && !page.include?('Being worked out') }
+    looks = (1..300).find { get('/') && !page.include?('Being worked out') }
     expect(looks).to be > 1
     expect(Nokogiri::HTML(page).css('.class-row .verdicts').size).to be > 12
   end

@@ -44,7 +44,7 @@ module Web
       # @return [Array<(String, Integer)>] steps with how many are at each, in order
       def places
         @live.evening.working.map(&:task).group_by { |task| task.step.key }.values.sort_by { |same| order(same.first) }
-          .map { |same| [step_words(same.first.step), same.size] }
+          .map { |same| [step_in_short(same.first.step), same.size] }
       end
 
       def done

@@ -22,6 +22,7 @@ module Core
       def at(place)
         index = @path[place]
         return reason(:begins) if place.zero?
+        return reason(:hung_last) if @rules.steps[index].last
 
         free = (@path.first(place).rindex { |other| @rules.needs[index][other] == 1 } || -1) + 1
         return reason(:follows, @path[place - 1]) if free == place

@@ -109,7 +109,7 @@ module Web
         def unfinished
           return [] if evening.started.nil?
 
-          evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_words(person.task.step)}" }
+          evening.working.map { |person| "#{plan.person(person.key).attendee.name}: #{step_in_short(person.task.step)}" }
         end
 
         # @return [Array<String>] how many more pieces the shelf makes, at which sizes, and what runs out first

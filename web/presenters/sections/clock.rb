@@ -116,7 +116,7 @@ module Web
 
         # A step named within a sentence.
         def bare_words(work)
-          step_words(work).delete_suffix('.')
+          step_in_short(work).delete_suffix('.')
         end
 
         def levers_words(trial)

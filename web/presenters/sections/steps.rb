@@ -34,7 +34,14 @@ module Web
         end
 
         def reason(reason)
-          say("reasons.#{reason.code}", step: reason.step ? step_words(reason.step) : '')
+          say("reasons.#{reason.code}", step: reason.step ? step_name(reason.step) : '')
+        end
+
+        # @return [String] "step 5, stringing", by its place in the class's order
+        def step_name(step)
+          planned = plan.steps.find { |one| one.step.key == step.key }
+          technique = plan.technique_of(step).name
+          planned ? say('step_name', number: planned.number, technique: technique.downcase) : technique
         end
 
         def schools
@@ -63,7 +70,7 @@ module Web
 
         # @return [String, nil] the steps that can be left out, in words
         def optional_words
-          words = order.steps.select(&:optional).map { |step| step_words(step) }
+          words = order.steps.select(&:optional).map { |step| step_in_short(step) }
           words.empty? ? nil : words.join(' ')
         end
 
@@ -82,7 +89,7 @@ module Web
 
           chosen.tasks.select(&:working).map do |task|
             working = task.working
-            Minutes.new(step: step_words(task.step), times: working.repeats * plan.design.made, seconds: format('%g', working.seconds),
+            Minutes.new(step: step_in_short(task.step), times: working.repeats * plan.design.made, seconds: format('%g', working.seconds),
               factors: factors(working),
               minutes: task.minutes)
           end
@@ -115,7 +122,7 @@ module Web
         end
 
         def task(task)
-          say("preparation.#{task.code}", count: task.people, names: task.names, step: task.step ? step_words(task.step) : '')
+          say("preparation.#{task.code}", count: task.people, names: task.names, step: task.step ? step_in_short(task.step) : '')
         end
 
         # @return [Hash{Date=>Array<Core::Session::Preparation::Task>}]
@@ -144,8 +151,8 @@ module Web
         def difference(level, same)
           tasks = same.first.tasks
           Difference.new(level: level, names: same.map { |person| person.attendee.name }, minutes: tasks.sum(&:minutes),
-            added: tasks.select(&:reason).map { |task| "#{step_words(task.step)} (#{say("list_reasons.#{task.reason}")})" },
-            spared: same.first.spared.map { |step, reason| "#{step_words(step)} (#{say("list_reasons.#{reason}")})" })
+            added: tasks.select(&:reason).map { |task| "#{step_in_short(task.step)} (#{say("list_reasons.#{task.reason}")})" },
+            spared: same.first.spared.map { |step, reason| "#{step_in_short(step)} (#{say("list_reasons.#{reason}")})" })
         end
       end
     end
