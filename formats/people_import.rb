@@ -7,12 +7,17 @@ module Formats
     FIELDS = %i[name wrist neck ankle level notes].freeze
     HEADERS = {
       name: /\b(name|who|attendee|participant|person|student)\b/i,
-      wrist: /wrist|\bhand\b/i,
+      wrist: /wrist/i,
       neck: /neck|collar/i,
       ankle: /ankle/i,
       level: /level|experience|skill|ability/i,
       notes: /mind|note|allerg|remark|comment|care|need/i
     }.freeze
+    # Columns that go into the notes, and what a bare entry of theirs means.
+    ALLERGIES = /allerg/i
+    AGE = /\bage\b/i
+    HAND = /\bhand(?:ed|edness)?\b/i
+    NOTHING = %r{\A(?:[-\u2013?]+|n/?a|none|nil|not measured|unknown)\z}i
     UNIT_IN_HEADER = /\b(mm|cm|inch(?:es)?|ins?)\b|(")/i
     LONGEST_NAME = 80
     LONGEST_NOTES = 2000
@@ -83,13 +88,23 @@ module Formats
       matches >= 2 || (matches == 1 && first.none? { |cell| cell.match?(/\d/) })
     end
 
+    # What no header tells goes into the notes, so that nothing that was filled in is left out.
     def guess_columns
-      guessed = {}
-      header_cells.each_with_index do |cell, index|
-        field = FIELDS.find { |f| !guessed.value?(f) && HEADERS[f].match?(cell) }
-        guessed[index] = field if field
+      return guess_by_content unless header?
+
+      header_cells.each_with_index.with_object({}) do |(cell, index), guessed|
+        field = FIELDS.find { |f| !guessed.value?(f) && HEADERS[f].match?(cell) } || (:wrist if hand_measured?(cell, index, guessed))
+        guessed[index] = field || :notes if field || filled?(index)
       end
-      header? ? guessed : guess_by_content
+    end
+
+    # A column named after the hand holds its size where it holds lengths, else which of the two it is.
+    def hand_measured?(header, index, guessed)
+      HAND.match?(header) && !guessed.value?(:wrist) && people_rows.any? { |row| row[index].to_s.match?(/\d/) }
+    end
+
+    def filled?(index)
+      people_rows.any? { |row| !row[index].to_s.strip.empty? }
     end
 
     # Without a header: the first wordy column is the name, whole numbers 1 to 5 the level, larger numbers the wrist, the rest notes.
@@ -110,8 +125,39 @@ module Formats
     end
 
     def cell(row, field)
+      return notes_of(row) if field == :notes
+
       index = columns.key(field)
-      index ? row[index].to_s.gsub(/\s+/, ' ').strip : ''
+      index ? squeezed(row[index]) : ''
+    end
+
+    def squeezed(text)
+      text.to_s.gsub(/\s+/, ' ').strip
+    end
+
+    # All columns that go into the notes.
+    def notes_of(row)
+      columns.select { |_, field| field == :notes }.keys
+        .map { |index| note(header_cells[index].to_s.strip, squeezed(row[index])) }.reject(&:empty?).join('; ')
+    end
+
+    # @return [String] an entry as a note that says what it is of
+    def note(header, text)
+      return '' if text.empty? || NOTHING.match?(text)
+
+      case header
+      when ALLERGIES then text.match?(ALLERGIES) ? text : text.split(/\s*(?:,|;|\band\b)\s*/).map { |one| "#{one} allergy" }.join(', ')
+      when AGE then text.match?(/\A\d{1,3}\z/) ? "age #{text}" : text
+      when HAND then hand(text)
+      when HEADERS[:notes], '' then text
+      else "#{header}: #{text}"
+      end
+    end
+
+    def hand(text)
+      return '' if text.match?(/\Ar(?:ight)?\z/i)
+
+      text.match?(/\Al(?:eft)?\z/i) ? 'left-handed' : text
     end
 
     def entry(row, number, names)
@@ -138,7 +184,7 @@ module Formats
 
     def read_measure(row, body, problems, notes)
       text = cell(row, body)
-      return if text.empty? || text.match?(/\A[-\u2013?]+\z/)
+      return if text.empty? || NOTHING.match?(text)
       return (problems[body] = [:measure_unreadable, { text: "#{text[0, LONGEST_MEASURE]}\u2026" }]) && nil if text.length > LONGEST_MEASURE
 
       result = MeasureText.read(text, body, unit_in_header(body))

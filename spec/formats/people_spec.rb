@@ -90,4 +90,25 @@ RSpec.describe Formats::PeopleImport do
     expect(read("Ann\t6 3/4\"\t2").attendees.first.measures[:wrist]).to eq(mm(171.45))
     expect { read("Name,Wrist\n\"Ann,170\n\"Bo\",160\" x") }.to raise_error(Formats::CellTable::Unreadable)
   end
+
+  # Nothing that was filled in disappears: what no header tells goes into the notes, and bare entries say what they are of.
+  describe 'several columns of notes' do
+    list = "Name\tWrist\tAllergies\tHand\tAge\tDiet\tNeeds\tNotes\n" \
+           "Ann Vale\t170\tnickel and latex\tL\t12\tvegan\tgood light\tlate\n" \
+           "Bo Lund\tn/a\tnone\tR\t41\t\t\t\n" \
+           "Cy Hart\tnot measured\twool\tright\t\t-\t\tleft early\n"
+
+    it 'joins them, and reads allergies, hand and age from bare entries' do
+      found = described_class.new(list).entries.map(&:attendee)
+      expect(found.map { |one| one.needs.flags.sort }).to eq([%i[latex left_handed low_vision minor nickel], [], %i[other_allergy]])
+      expect(found.map(&:notes)).to eq(['nickel allergy, latex allergy; left-handed; age 12; Diet: vegan; good light; late', 'age 41',
+                                        'wool allergy; left early'])
+      expect(found.map { |one| one.measures.keys }).to eq([[:wrist], [], []])
+    end
+
+    it 'takes a column named after the hand for a measure where it holds lengths' do
+      found = described_class.new("Name\tHand\nAnn Vale\t172 mm\n").attendees.first
+      expect([found.measures[:wrist], found.needs.left_handed]).to eq([mm(172), false])
+    end
+  end
 end

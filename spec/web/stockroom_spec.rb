@@ -35,6 +35,29 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
     expect(page).to include('9 mm round, dawn pink glass')
   end
 
+  # What nobody touched is what the core takes for usual: not magnetic, not malleable, nickel not known.
+  it 'finds only usual values in a new part that was saved as the page offers it' do
+    { 'parts' => { name: 'x', along: '5 mm', outer: '5 mm', mark: 'x' }, 'tools' => { name: 'y' } }.each do |table, typed|
+      get "/stockroom/#{table}/new"
+      offered = Nokogiri::HTML(last_response.body).css('form[action^="/stockroom/"] select[name]').to_h do |select|
+        chosen = select.css('option[selected]').first || select.css('option').first
+        [select['name'].to_sym, chosen ? chosen['value'].to_s : '']
+      end
+      send_form("/stockroom/#{table}", **{ colour: '#d08a9a', lines: '1', people_per_tool: '1' }, **offered, **typed)
+    end
+    part = parts.values.find { |known| known.name == 'x' }
+    expect([part.magnetic, part.malleable, part.soldered, part.nickel_free, part.material]).to eq([false, false, true, nil, nil])
+    tool = studio.catalogue.table.tools.values.find { |known| known.name == 'y' }
+    expect([tool.counted, tool.substitutable]).to eq([false, true])
+  end
+
+  it 'asks of a ring whether it is soldered' do
+    send_form('/stockroom/parts', **good, kind: 'ring', soldered: '')
+    expect([last_response.status, page]).to match([422, a_string_including('soldered, or opens')])
+    send_form('/stockroom/parts', **good, kind: 'ring', name: 'ring that opens', soldered: '0')
+    expect(parts.values.find { |known| known.name == 'ring that opens' }.soldered).to be(false)
+  end
+
   it 'enters a line by its gauge' do
     send_form('/stockroom/lines', name: 'Wire', kind: 'wire', thickness: '22 AWG', colour: '#8d949e')
     expect(studio.catalogue.table.lines['wire'].thickness.to_mm).to be_within(0.001).of(0.6438)

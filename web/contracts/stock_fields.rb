@@ -32,7 +32,7 @@ module Web
         play: Field.new(label: 'Can be let out by (extenders)', type: :length, options: 0),
         gap: Field.new(label: 'Gap of an opening ring', type: :length, options: 0),
         faces_with: Field.new(label: 'Rings it faces front with', type: :choice, options: %i[odd even]),
-        soldered: Field.new(label: 'Soldered or closed', type: :boolean, options: nil),
+        soldered: Field.new(label: 'Soldered or closed', type: :unsure, options: nil),
         nickel_free: Field.new(label: 'Free of nickel', type: :unsure, options: nil),
         malleable: Field.new(label: 'Can be pressed wider by hand', type: :boolean, options: nil),
         magnetic: Field.new(label: 'Magnetic', type: :boolean, options: nil),

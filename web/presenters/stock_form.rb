@@ -12,7 +12,7 @@ module Web
         techniques: [Core::Catalogue::Technique, { 'level' => '1', 'seconds' => '30', 'demonstration_minutes' => '3' }],
         parts: [
           Core::Catalogue::Part,
-          { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '1', 'nickel_free' => '' }
+          { 'kind' => 'bead', 'form' => 'round', 'colour' => '#8a8f98', 'lines' => '1', 'soldered' => '', 'nickel_free' => '' }
         ],
         lines: [Core::Catalogue::Line, { 'kind' => 'cable', 'colour' => '#6b7280' }]
       }.freeze
@@ -35,9 +35,16 @@ module Web
         item = key && studio.catalogue.table.public_send(table_name)[key]
         raise Store::NotFound.new(table_name.to_s.delete_suffix('s').to_sym, key) if key && item.nil?
 
-        form = new(studio, table_name, key, item ? saved(fields, item) : TABLES.fetch(table_name).last)
+        form = new(studio, table_name, key, item ? saved(fields, item) : usual(table_name))
         form.errors.clear
         form
+      end
+
+      # A yes-or-no field that nobody touched says what is true of most: no.
+      # @return [Hash{String=>String}]
+      def self.usual(table_name)
+        plain = Contracts::StockFields::TABLES.fetch(table_name).select { |_, field| field.type == :boolean }
+        plain.to_h { |name, _| [name.to_s, '0'] }.merge(TABLES.fetch(table_name).last)
       end
 
       def self.saved(fields, item)
@@ -122,11 +129,16 @@ module Web
         when :techniques then ladder_problem
         when :parts, :lines
           return contradiction if contradiction.any?
+          return { soldered: 'Say whether the ring is soldered, or opens.' } if ring? && value(:soldered).empty?
 
           broken = key && broken_design
           broken ? { kind: broken } : {}
         else {}
         end
+      end
+
+      def ring?
+        value(:kind) == 'ring'
       end
 
       CONTRADICTIONS = {

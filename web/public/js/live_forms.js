@@ -77,11 +77,19 @@ const liveForms = (root) => {
   root.addEventListener('submit', (event) => {
     if (!event.target.matches('form[data-live]') || !page()) return;
     event.preventDefault();
+    event.target.querySelectorAll('[data-typed]').forEach((field) => delete field.dataset.typed);
     if (event.target.dataset.live === 'look') look(event.target);
     else send(event.target, event.submitter);
   });
+  // A date changes with each figure that is typed: it is sent when the field is left, or by Enter.
+  root.addEventListener('focusout', (event) => {
+    const field = event.target;
+    if (field.type === 'date' && 'typed' in field.dataset && field.form?.dataset.live === '') send(field.form);
+    if (field.dataset) delete field.dataset.typed;
+  });
   root.addEventListener('change', (event) => {
     if (event.target.dataset.fills) fill(event.target);
+    else if (event.target.type === 'date') event.target.dataset.typed = '';
     else if (event.target.form?.dataset.live === '') send(event.target.form);
     else if (event.target.form?.dataset.live === 'look' && event.target.type !== 'range') look(event.target.form);
   });
