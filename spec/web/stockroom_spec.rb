@@ -43,7 +43,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
         chosen = select.css('option[selected]').first || select.css('option').first
         [select['name'].to_sym, chosen ? chosen['value'].to_s : '']
       end
-      send_form("/stockroom/#{table}", **{ colour: '#d08a9a', lines: '1', people_per_tool: '1' }, **offered, **typed)
+      send_form("/stockroom/#{table}", colour: '#d08a9a', lines: '1', people_per_tool: '1', **offered, **typed)
     end
     part = parts.values.find { |known| known.name == 'x' }
     expect([part.magnetic, part.malleable, part.soldered, part.nickel_free, part.material]).to eq([false, false, true, nil, nil])
