@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative '../studio_helper'
+require_relative '../support/more_ways'
 
 # Every sentence of every step: it names its parts, gives its numbers, and belongs to no other join.
 RSpec.describe Formats::Wording do
@@ -66,44 +67,15 @@ RSpec.describe Formats::Wording do
     expect(Formats::ItemNames.on_piece([ring, disc], beside: ring)).to eq('the other 6 mm ring and the disc')
   end
 
-  # Ways of working that no demo project has.
-  row = ->(*keys) { keys.map { |key| { 'part' => key } } }
-  fill = ->(*keys) { [{ 'repeat' => row.(*keys), 'fill' => true }] }
-  ways = {
-    chain: [{ chain: 'chain', halves: true }],
-    coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 }],
-    disc_braid: [{ cord: 'cord' }],
-    findings: [{ parts: row.('open_ring') }, { parts: row.('ear_wire') }, { parts: row.('split') }],
-    flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' }],
-    framed: [{ wire: 'wire_18', binding: 'wire' }],
-    jig_form: [{ wire: 'wire_20', hammered: true }],
-    knotted_cord: [{ cord: 'cord', cords: 2, folded: 1, beads: row.('round_12'), closure: 'slider', slider: 'round_8' }],
-    linked: [{ unit: row.('connector_2', 'open_ring') }],
-    looped_rope: [{ rope: 'cord', hook: 'clasp', whip: 'cable' }],
-    memory_coil: [{ wire: 'coil', pattern: fill.('round_6') },
-                  { wire: 'coil', rows: 2, pattern: fill.('round_6'), bent_ends: true, end_ring: 'open_ring' }],
-    spray: %w[crossover frame].map { |way|
-      { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed', stem_wire: 'wire_18' } },
-    stations: [{ line: 'cable', station: row.('round_8'), holder: 'crimp', gap: '40 mm', crimp: 'crimp', school: 'on_edge', guard: 'guard' }],
-    strung: [{ line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), start: 'middle', tails: 'buried' },
-             { line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), school: 'clamshell', cover: 'shell' },
-             { line: 'cable', pattern: fill.('round_8'), school: 'clamshell_glued', cover: 'shell' }],
-    two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between| { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
-      crimp: 'crimp', connector: "connector_#{lines}" } },
-    wire_link: [{ wire: 'wire_20', stack: row.('round_8') }]
-  }
-
   def made(kind, parameters)
-    more = [part('split', 5, 6, kind: :split_ring), part('ear_wire', 18, 4, kind: :ear_wire), part('guard', 4, 3, kind: :wire_guard),
-            part('shell', 4, 5, kind: :clamshell), part('flat_3', 6, 12, lines: 3), part('connector_3', 6, 18, kind: :connector, lines: 3)]
-    full = sample_table.with(parts: sample_table.parts.merge(more.to_h { |one| [one.key, one] }))
-    data = parameters.transform_keys(&:to_s)
-    fixed = Core::Construction::Kinds.fetch(kind).build(data, full).fill.nil?
-    blueprint = Core::Sizing::Blueprint.new(design(component('one', kind, **parameters), **(fixed ? { body: :own } : {})), full)
+    full = MoreWays.table(self)
+    fixed = Core::Construction::Kinds.fetch(kind).build(parameters, full).fill.nil?
+    one = Core::Project::Component.new(key: 'one', construction: kind, parameters: parameters)
+    blueprint = Core::Sizing::Blueprint.new(design(one, **(fixed ? { body: :own } : {})), full)
     (fixed ? blueprint.fit_usual : blueprint.fit(mm(180), Core::Making::Maker.new)).steps
   end
 
-  ways.each do |kind, all|
+  MoreWays::ALL.each do |kind, all|
     it "has words for each way of working a #{kind.to_s.tr('_', ' ')}" do
       said = all.flat_map { |parameters| made(kind, parameters).map { |step| described_class.step(step) } }
       expect(said.grep(broken)).to eq([])
@@ -124,7 +96,7 @@ RSpec.describe Formats::Wording do
 
   it 'keeps no words for a step that none of these makes' do
     steps = hung + designs.flat_map { |one| pieces(one).flat_map(&:steps) } +
-            ways.flat_map { |kind, all| all.flat_map { |parameters| made(kind, parameters) } }
+            MoreWays::ALL.flat_map { |kind, all| all.flat_map { |parameters| made(kind, parameters) } }
     read = steps.map { |step| described_class.send(:step_key, step).delete_prefix('steps.') }.uniq
     words = Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].flat_map { |path|
       YAML.load_file(path).dig('en', 'steps').to_h.keys }

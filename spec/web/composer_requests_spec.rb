@@ -167,7 +167,7 @@ RSpec.describe 'Composing what is made first and what hangs', type: :request do
     gesture(do: 'chart_paint', at: 'disc_braid.chart.1.2', letter: 'B')
     expect(design.component('disc_braid').parameters['chart']['rows']).to eq(%w[AAAAAAAA AABAAAAA AAAAAAAA AAAAAAAA])
     get "/drafts/#{id}/charts/disc_braid.chart.csv"
-    expect(CSV.parse(page).values_at(0, 2).map { |row| row.values_at(0, 3) }).to eq([['row', 'strand 3'], %w[2 B]])
+    expect(CSV.parse(last_response.body).values_at(0, 2).map { |row| row.values_at(0, 3) }).to eq([['row', 'strand 3'], %w[2 B]])
     get "/drafts/#{id}/charts/front.pattern.csv"
     expect(last_response.status).to eq(404)
   end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+# Ways of working a construction that no demo project has, with parts of the samples.
+module MoreWays
+  row = ->(*keys) { keys.map { |key| { 'part' => key } } }
+  fill = ->(*keys) { [{ 'repeat' => row.(*keys), 'fill' => true }] }
+  ALL = {
+    chain: [{ chain: 'chain', halves: true }],
+    coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 }],
+    disc_braid: [{ cord: 'cord' }],
+    findings: [{ parts: row.('open_ring') }, { parts: row.('ear_wire') }, { parts: row.('split') }],
+    flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' }],
+    framed: [{ wire: 'wire_18', binding: 'wire' }],
+    jig_form: [{ wire: 'wire_20', hammered: true }],
+    knotted_cord: [{ cord: 'cord', cords: 2, folded: 1, beads: row.('round_12'), closure: 'slider', slider: 'round_8' }],
+    linked: [{ unit: row.('connector_2', 'open_ring') }],
+    looped_rope: [{ rope: 'cord', hook: 'clasp', whip: 'cable' }],
+    memory_coil: [{ wire: 'coil', pattern: fill.('round_6') },
+                  { wire: 'coil', rows: 2, pattern: fill.('round_6'), bent_ends: true, end_ring: 'open_ring' }],
+    spray: %w[crossover frame].map { |way|
+      { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed', stem_wire: 'wire_18' } },
+    stations: [{ line: 'cable', station: row.('round_8'), holder: 'crimp', gap: '40 mm', crimp: 'crimp', school: 'on_edge', guard: 'guard' }],
+    strung: [{ line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), start: 'middle', tails: 'buried' },
+             { line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), school: 'clamshell', cover: 'shell' },
+             { line: 'cable', pattern: fill.('round_8'), school: 'clamshell_glued', cover: 'shell' }],
+    two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between| { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
+      crimp: 'crimp', connector: "connector_#{lines}" } },
+    wire_link: [{ wire: 'wire_20', stack: row.('round_8') }]
+  }.transform_values { |all| all.map { |one| one.transform_keys(&:to_s) } }.freeze
+
+  # @param samples [#sample_table, #part] @return [Core::Catalogue::Table] with the parts that they take
+  def self.table(samples)
+    more = [['split', 5, 6, { kind: :split_ring }], ['ear_wire', 18, 4, { kind: :ear_wire }], ['guard', 4, 3, { kind: :wire_guard }],
+            ['shell', 4, 5, { kind: :clamshell }], ['flat_3', 6, 12, { lines: 3 }], ['connector_3', 6, 18, { kind: :connector, lines: 3 }]]
+    parts = more.to_h { |key, along, outer, rest| [key, samples.part(key, along, outer, **rest)] }
+    samples.sample_table.with(parts: samples.sample_table.parts.merge(parts))
+  end
+end
