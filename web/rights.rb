@@ -35,6 +35,7 @@ module Web
         GET /classes/:id/log.csv
         GET /classes/:id/order.csv
         GET /classes/:id/packing
+        GET /classes/:id/choices
         GET /classes/:id/pieces
         GET /classes/:id/print
         GET /classes/:id/projects
@@ -120,6 +121,7 @@ module Web
         POST /classes/:id/take
         POST /classes/:id/teaching
         POST /classes/:id/undo
+        POST /classes/:id/way
         POST /drafts/:id
         POST /drafts/:id/back
         POST /drafts/:id/discard

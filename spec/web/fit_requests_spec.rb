@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'nokogiri'
 require_relative '../web_helper'
 
 RSpec.describe Web::Routes::FitCheck, type: :request do
@@ -119,6 +120,23 @@ RSpec.describe Web::Routes::FitCheck, type: :request do
       it("stands a cure of #{fields}") {
         send_form("/classes/#{id}/cure", **fields) && expect(last_response.status).to(eq(200))
       }
+    end
+
+    it 'chooses another way of working, which undo takes back, and refuses one that is not there' do
+      get "/classes/#{id}/choices"
+      expect(page).to include('How the crimp is closed', 'planned now', 'Changes: ')
+      key = Nokogiri::HTML(page).css('form[action$="/way"]').find { |form| form['id'].end_with?('-folded') }.css('[name=way]').first['value']
+      component = key.split('~')[1]
+      school = -> { plan_of(id).design.component(component).parameters['school'] || 'flat' }
+      before = school.call
+      send_form("/classes/#{id}/way", person: plan_of(id).people.find(&:fitted?).attendee.key, way: key)
+      expect(school.call).to eq('folded')
+      send_form("/classes/#{id}/undo")
+      expect(school.call).to eq(before)
+      [{}, { person: '1', way: 'set_way~front~school~magic' }, { person: '99', way: key }].each do |fields|
+        send_form("/classes/#{id}/way", **fields)
+        expect([last_response.status, school.call]).to eq([200, before])
+      end
     end
 
     it 'reads and names each measure that a rule may ask for' do

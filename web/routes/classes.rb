@@ -23,6 +23,12 @@ module Web
           page = class_page(id)
           show_sections(names.map { |name| page.alone(name) }, title: "Pieces: #{page.title}", kind: 'class-page')
         end
+        app.get('/classes/:id/choices') do
+          built(id)
+          names = redraw? ? %w[choices] : %w[strip choices]
+          page = class_page(id)
+          show_sections(names.map { |name| page.alone(name) }, title: "Ways to work: #{page.title}", kind: 'class-page')
+        end
         app.get('/classes/:id/:place', mustermann_opts: { capture: places }) { open_class(id) }
         app.helpers Opening
       end
@@ -78,6 +84,12 @@ module Web
           next show_class(id, notice: 'That is no longer needed.') unless cure.found?
 
           change(id, 'cure') { |state| cure.apply(state) }
+        end
+        app.post('/classes/:id/way') do
+          way = Presenters::WayForm.new(result(id), studio, params)
+          next show_class(id, notice: 'That way cannot be chosen any more.') unless way.found?
+
+          change(id, 'way') { |state| way.apply(state) }
         end
         app.post('/classes/:id/undo') { step_back(id) { studio.classes.undo(id) } }
         app.post('/classes/:id/redo') { step_back(id) { studio.classes.redo(id) } }

@@ -11,12 +11,16 @@ module Core
 
       # @param market [Supply::Market] @return [Money, nil] how much more one person's costs; nil where something that changes has no price
       def cost(market)
-        was, now = amounts(before), amounts(after)
-        changed = (was.keys | now.keys).reject { |item| was[item] == now[item] }
-        prices = changed.to_h { |item| [item, market.unit_cost(item)] }
+        prices = changes.to_h { |item, _| [item, market.unit_cost(item)] }
         return if prices.value?(nil)
 
-        market.money(changed.sum { |item| prices[item] * (now.fetch(item, 0) - was.fetch(item, 0)) }.round)
+        market.money(changes.sum { |item, more| prices[item] * more }.round)
+      end
+
+      # @return [Hash{Catalogue::Part, Catalogue::Line => Integer}] how many more pieces of each part, and nanometres of each line
+      def changes
+        was, now = amounts(before), amounts(after)
+        (was.keys | now.keys).to_h { |item| [item, now.fetch(item, 0) - was.fetch(item, 0)] }.reject { |_, more| more.zero? }
       end
 
       private

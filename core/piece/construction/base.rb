@@ -67,6 +67,13 @@ module Core
           @step_texts[step] ||= :"#{key}_#{step}"
         end
 
+        # What another way of a choice needs beside it.
+        # @param parameter [Symbol] @param way [Symbol] @param data [Hash{String=>Object}] parameters as they are
+        # @return [Hash{String=>Object}, nil] parameters to be set with it; nil where the table has nothing for it
+        def goes_with(_parameter, _way, _data, _table)
+          {}
+        end
+
         # @return [Array<Catalogue::Technique>] that a studio which lacks them gets
         def techniques
           @techniques ||= []

@@ -59,6 +59,19 @@ module Core
         construction.parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
         construction.parameter :bury_through, :integer, default: 3, range: 2..4
         construction.techniques.concat(TECHNIQUES)
+        construction.extend(Companions)
+      end
+
+      # The cover or shell that a school needs: the smallest that closes over the crimp.
+      module Companions
+        def goes_with(parameter, way, data, table)
+          kind = SCHOOLS.fetch(way).cover if parameter == :school
+          return super if kind.nil? || table.parts[data['cover'].to_s]&.kind == kind
+
+          crimp = table.parts[data['crimp'].to_s]
+          covers = table.offered(:parts).select { |part| part.kind == kind && part.room && (crimp.nil? || part.room >= crimp.outer) }
+          covers.min_by { |part| [part.outer, part.key] }&.then { |part| { 'cover' => part.key } }
+        end
       end
 
       private
