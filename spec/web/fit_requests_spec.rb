@@ -129,7 +129,8 @@ RSpec.describe Web::Routes::FitCheck, type: :request do
       component = key.split('~')[1]
       school = -> { plan_of(id).design.component(component).parameters['school'] || 'flat' }
       before = school.call
-      send_form("/classes/#{id}/way", person: plan_of(id).people.find(&:fitted?).attendee.key, way: key)
+      send_form("/classes/#{id}/way", person: plan_of(id).people.find(&:fitted?).attendee.key, way: key,
+        revision: studio.classes.find(id).revision)
       expect(school.call).to eq('folded')
       send_form("/classes/#{id}/undo")
       expect(school.call).to eq(before)
