@@ -11,9 +11,9 @@ module Application
       @runner = runner
       @worked_out = worked_out
       @stages = stages
-      @jobs = LruCache.new(MOST)
-      @digests = LruCache.new(Results::MOST_PLANS)
-      @outlooks = LruCache.new(Results::MOST_PLANS)
+      @jobs = Core::LruCache.new(MOST)
+      @digests = Core::LruCache.new(Results::MOST_PLANS)
+      @outlooks = Core::LruCache.new(Results::MOST_PLANS)
       @lock = Mutex.new
     end
 

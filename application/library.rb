@@ -5,7 +5,7 @@ module Application
   class Library
     attr_reader :settings, :table, :market, :today
 
-    # @param studio [Store::Studio] @param kept [LruCache] techniques of projects, which change with the catalogue only
+    # @param studio [Store::Studio] @param kept [Core::LruCache] techniques of projects, which change with the catalogue only
     # @param today [Date]
     def initialize(studio, kept, today)
       @today = today

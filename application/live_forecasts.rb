@@ -17,7 +17,7 @@ module Application
     # @param runner [Work::Runner]
     def initialize(runner)
       @runner = runner
-      @asked = LruCache.new(MOST)
+      @asked = Core::LruCache.new(MOST)
       @lock = Mutex.new
     end
 

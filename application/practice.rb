@@ -14,7 +14,7 @@ module Application
     # @param studio [Store::Studio]
     def initialize(studio)
       @studio = studio
-      @evenings = LruCache.new(MOST)
+      @evenings = Core::LruCache.new(MOST)
       @lock = Mutex.new
     end
 

@@ -6,7 +6,7 @@ module Application
     # @param runner [Work::Runner]
     def initialize(runner)
       @runner = runner
-      @jobs = LruCache.new(2)
+      @jobs = Core::LruCache.new(2)
     end
 
     # @param library [Library] @return [Work::Job, nil] nil before it was asked for

@@ -17,11 +17,11 @@ module Application
       @forecasts = forecasts
       @searches = searches
       @today = today
-      @plans = LruCache.new(MOST_PLANS)
-      @models = LruCache.new(MOST_PLANS)
-      @techniques = LruCache.new(MOST_PLANS)
-      @fittings = LruCache.new(MOST_FITTINGS)
-      @supplies = LruCache.new(MOST_PLANS)
+      @plans = Core::LruCache.new(MOST_PLANS)
+      @models = Core::LruCache.new(MOST_PLANS)
+      @techniques = Core::LruCache.new(MOST_PLANS)
+      @fittings = Core::LruCache.new(MOST_FITTINGS)
+      @supplies = Core::LruCache.new(MOST_PLANS)
       @lock = Mutex.new
     end
 

@@ -3,7 +3,7 @@
 module Application
   # How the stock is shared out among the coming classes whose kits have not left it.
   class StockSharing
-    # @param kept [LruCache] what each class got, as long as what it is worked out from is as it was
+    # @param kept [Core::LruCache] what each class got, as long as what it is worked out from is as it was
     def initialize(studio, moment, kept)
       @studio = studio
       @moment = moment

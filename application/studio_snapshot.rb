@@ -6,8 +6,8 @@ module Application
   class StudioSnapshot
     attr_reader :revision, :today, :library
 
-    # @param plans [LruCache] and @param models [LruCache] by class, of the digest of its inputs @param techniques [LruCache] of projects
-    # @param fittings [LruCache] by class, of its project and the catalogue @param supplies [LruCache] by class, see StockSharing
+    # @param plans [Core::LruCache] and @param models [Core::LruCache] by class, of the digest of its inputs @param techniques [Core::LruCache] of projects
+    # @param fittings [Core::LruCache] by class, of its project and the catalogue @param supplies [Core::LruCache] by class, see StockSharing
     def initialize(studio, revision, today, plans:, models:, techniques:, fittings:, supplies:)
       @studio = studio
       @revision = revision
@@ -15,7 +15,7 @@ module Application
       @plans = plans
       @models = models
       @fittings = fittings
-      @results = LruCache.new(Results::MOST_PLANS)
+      @results = Core::LruCache.new(Results::MOST_PLANS)
       @library = Library.new(studio, techniques, today)
       @coming = Core::Lazy.new { studio.classes.coming(today) }
       @sharing = Core::Lazy.new { StockSharing.new(studio, self, supplies).call }

@@ -126,7 +126,7 @@ module Web
         set :courses, Application::Courses.new(studio, runner, results, comparisons)
         set :kits, Application::KitStock.new(studio, results)
         set :project_times, Application::ProjectTimes.new(runner)
-        set :drawn, Application::LruCache.new(MOST_DRAWN)
+        set :drawn, Core::LruCache.new(MOST_DRAWN)
         set :people, Application::People.new(studio)
         set :fragments, Fragments.new
         sheets = KeptFolder.new(File.join(folder, 'label printer'), most: Standins::LabelPrinter::MOST)

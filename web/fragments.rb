@@ -35,7 +35,7 @@ module Web
     end
 
     def initialize
-      @kept = Application::LruCache.new(MOST)
+      @kept = Core::LruCache.new(MOST)
     end
 
     # @param key [Array] what it belongs to @param reading [Application::TrackedResult] fresh

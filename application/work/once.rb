@@ -8,7 +8,7 @@ module Application
       # @param runner [Runner] @param most [Integer] answers kept
       def initialize(runner, most)
         @runner = runner
-        @jobs = LruCache.new(most)
+        @jobs = Core::LruCache.new(most)
       end
 
       # @param about [Array] newer work about the same takes its place @param changed [#call] told of the job after each change

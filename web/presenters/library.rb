@@ -12,7 +12,7 @@ module Web
       attr_reader :unit
 
       # @param library [Application::Library] @param times [Application::Work::Job, nil] how long the designs take, as far as it is known
-      # @param drawn [Application::LruCache] rows, which change with the catalogue only
+      # @param drawn [Core::LruCache] rows, which change with the catalogue only
       def initialize(library, times, unit, drawn)
         @drawn = drawn
         @library = library

@@ -38,7 +38,7 @@ module Core
         @progress = progress
         @trials = 0
         @share = 0.0
-        @drawn = Memo.new(MOST_DRAWN)
+        @drawn = LruCache.new(MOST_DRAWN)
       end
 
       # @return [Found, Impossible]

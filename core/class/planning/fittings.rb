@@ -17,9 +17,9 @@ module Core
         @design = design
         @table = table
         @blueprints = {}
-        @pieces = Memo.new(MOST)
-        @cured = Memo.new(MOST_CURED)
-        @found = Memo.new(MOST)
+        @pieces = LruCache.new(MOST)
+        @cured = LruCache.new(MOST_CURED)
+        @found = LruCache.new(MOST)
       end
 
       # @param colourway [String, nil] @param maker [Making::Maker]

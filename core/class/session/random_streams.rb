@@ -22,7 +22,7 @@ module Core
       PLACES = Array.new(EACH) { |number| number * BYTES }.freeze
       BLANK = ("\0" * (BLOCK * EACH * BYTES)).freeze
 
-      # @param model [Model] @param drawn [Memo, nil] what models of the same seed share that are run on the same replications
+      # @param model [Model] @param drawn [LruCache, nil] what models of the same seed share that are run on the same replications
       def self.of(model, seed, drawn: nil)
         new(seed, model.people.to_h { |person| [person.key, slots(person)] }, drawn: drawn)
       end
@@ -32,7 +32,7 @@ module Core
         [OWN, *person.tasks.map(&:slot).uniq]
       end
 
-      # @param streams [Hash{String=>Array<Object>}] by person @param drawn [Memo, nil] see .of
+      # @param streams [Hash{String=>Array<Object>}] by person @param drawn [LruCache, nil] see .of
       def initialize(seed, streams, drawn: nil)
         @drawn = drawn
         @cipher = OpenSSL::Cipher.new('aes-128-ctr').encrypt

@@ -8,7 +8,7 @@ module Core
 
       attr_reader :model
 
-      # @param model [Model] @param drawn [Memo, nil] see RandomStreams.of
+      # @param model [Model] @param drawn [LruCache, nil] see RandomStreams.of
       def initialize(model, seed: SEED, drawn: nil)
         @model = model
         @engine = Engine.new(model)

@@ -20,7 +20,7 @@ module Core
         @design = design
         @members = Members.new(design, table)
         @search = SizeSearch.new(design, @members)
-        @assemblies = Memo.new(MOST_ASSEMBLIES)
+        @assemblies = LruCache.new(MOST_ASSEMBLIES)
       end
 
       # @return [Array<String>] keys of the techniques that a design's steps use; none where the catalogue cannot build it

@@ -14,10 +14,10 @@ module Core
       def initialize(component, construction)
         @component = component
         @construction = construction
-        @rows = Memo.new(MOST)
-        @work_ups = Memo.new(MOST)
-        @placed = Memo.new(MOST, by_identity: true)
-        @widths = Memo.new(MOST, by_identity: true)
+        @rows = LruCache.new(MOST)
+        @work_ups = LruCache.new(MOST)
+        @placed = LruCache.new(MOST, by_identity: true)
+        @widths = LruCache.new(MOST, by_identity: true)
       end
 
       def key

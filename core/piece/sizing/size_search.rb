@@ -25,7 +25,7 @@ module Core
         @path = members.path
         @hung = members.hung
         @leading = design.leading.map(&:key)
-        @bends = Memo.new(MOST_BENDS)
+        @bends = LruCache.new(MOST_BENDS)
         filling, @fixed = @path.partition(&:takes_rest?)
         @filling = filling.partition { |member| !member.construction.stretches? }.flatten(1)
         @twins = @filling.group_by { |member| @filling.find { |first| first.twin?(member) } }.values

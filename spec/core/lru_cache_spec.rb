@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require_relative '../studio_helper'
+require_relative '../spec_helper'
 
-RSpec.describe Application::LruCache do
+RSpec.describe Core::LruCache do
   subject(:kept) { described_class.new(2) }
 
   it 'forgets what was asked for longest ago' do
