@@ -7,6 +7,8 @@ module Store
   # its row holds what lists and other tables need.
   class Classes
     include Transactional
+    include History
+    include Erasing
 
     # One stored class.
     #
@@ -127,24 +129,6 @@ module Store
       attendees.each_with_index.map { |attendee, index| attendee.with(key: (first + index).to_s) }
     end
 
-    # @return [Integer, nil] the new revision; nil when there is nothing to go back to
-    def undo(id)
-      move(id) { |current| history(id).where(revision: current[:source]).get(:before) }
-    end
-
-    # @return [Integer, nil] the new revision; nil when nothing was undone
-    def redo(id)
-      move(id) { |current| history(id).where(before: current[:source], revision: :source).max(:revision) }
-    end
-
-    # @return [Hash{Symbol=>Step, nil}] what :undo would take back and :redo bring again
-    def reversible(id)
-      source = history(id).reverse(:revision).get(:source)
-      edit = history(id).first(revision: source)
-      again = history(id).where(before: source, revision: :source).reverse(:revision).first
-      { undo: (step(id, edit) if edit && edit[:before]), redo: (step(id, again) if again) }
-    end
-
     def remove(id)
       find(id)
       write { @database[:classes].where(id: id).update(deleted_at: Time.now.utc) }
@@ -161,64 +145,7 @@ module Store
       write { @database[:classes].where(id: id).update(reserve_rank: (live.min(:reserve_rank) || 1) - 1) }
     end
 
-    # Everyone who was taken out of a class and still stands in a state it can go back to.
-    # @return [Hash{String=>String}] key => the name they last had
-    def taken_out(id)
-      present = find(id).state.attendees.map(&:key)
-      ever = (1...@database[:classes].where(id: id).get(:next_key)).map(&:to_s)
-      (ever - present).to_h { |key| [key, last_name(id, key)] }.compact
-    end
-
-    # Takes someone out of every state of the class: this cannot be undone.
-    def erase(id, key)
-      write { PersonTraces.erase(@database, id, key) }
-    end
-
-    # Takes a person out of every class and all its states; people with such a class open see a notice.
-    # This cannot be undone.
-    # @param traces [PersonTraces]
-    def erase_everywhere(traces)
-      write do
-        traces.keys.each do |id, keys|
-          here = live.where(id: id).get(:revision) or next
-          state = at(id, here)
-          without = keys.reduce(state) { |now, key| now.without(key) }
-          put(id, without, 'person_removed') unless without == state
-        end
-        # The states just put know the person no more; those before are erased with the rest.
-        traces.erase
-      end
-    end
-
-    # Forgets the documents it remembers.
-    def forget_read
-      @lock.synchronize { @read.clear }
-    end
-
-    # Who came to classes before a day is no longer said, in any of their states: this cannot be undone. Sizes and levels stay, since the
-    # pieces were made by them.
-    # @param day [Date] @return [Integer] classes that knew until now
-    def take_names_out(day)
-      write do
-        ids = @database[:classes].where(names_out: false).where { date < day }.select_map(:id)
-        ids.each do |id|
-          history(id).select_map(%i[revision document]).each do |revision, text|
-            history(id).where(revision: revision).update(document: JSON.generate(nameless(JSON.parse(text))))
-          end
-        end
-        @database[:classes].where(id: ids).update(names_out: true)
-        ids.size
-      end
-    end
-
     private
-
-    def nameless(document)
-      people = document['attendees'].to_h do |key, person|
-        [key, person.except('needs', 'notes').merge('name' => "Person #{key}")]
-      end
-      document.merge('attendees' => people)
-    end
 
     def live
       @database[:classes].where(deleted_at: nil)
@@ -236,16 +163,6 @@ module Store
       classes.where(Sequel.like(:title, words, case_insensitive: true) | people.exists)
     end
 
-    def history(id)
-      @database[:class_revisions].where(class_id: id)
-    end
-
-    # SQLite looks into the documents, the newest first, until one knows the key.
-    def last_name(id, key)
-      name = Sequel.function(:json_extract, :document, %($.attendees."#{key}".name))
-      history(id).exclude(name => nil).reverse(:revision).get(name)
-    end
-
     # @param rows [Sequel::Dataset] of classes @return [Array<Stored>] in the same order
     def states(rows)
       found = rows.select_map(%i[id revision reserve_rank])
@@ -257,30 +174,12 @@ module Store
       }
     end
 
-    def at(id, revision)
-      row = history(id).first(revision: revision) or raise NotFound.new(:revision, revision)
-      read(row[:document])
-    end
-
     # The same text is the same state.
     def read(document)
       @lock.synchronize do
         state = @read.delete(document) || ClassState.from_data(JSON.parse(document))
         @read.shift while @read.size >= MOST_READ
         @read[document] = state
-      end
-    end
-
-    def step(id, edit)
-      before, after = [edit[:before], edit[:revision]].map { |revision| revision && at(id, revision) }
-      Step.new(action: edit[:action], before: before, after: after)
-    end
-
-    def move(id)
-      write do
-        find(id)
-        target = yield history(id).reverse(:revision).first
-        target && put(id, at(id, target), 'undo', source: target)
       end
     end
 
@@ -293,19 +192,6 @@ module Store
       @database[:classes].where(id: id).update(row(state).merge(revision: revision))
       forget_old(id, revision)
       revision
-    end
-
-    # The oldest states go; what would be undone to them can be undone no more.
-    def forget_old(id, revision)
-      oldest = revision - MOST_STATES
-      return unless oldest.positive?
-
-      history(id).where { before <= oldest }.update(before: nil)
-      history(id).where { (Sequel[:revision] <= oldest) & (source <= oldest) }.delete
-    end
-
-    def before(id, source, last)
-      source ? history(id).where(revision: source).get(:before) : last && last[:source]
     end
 
     def row(state)

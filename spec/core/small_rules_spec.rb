@@ -72,7 +72,7 @@ RSpec.describe Core do
     places = Core::Session::Spread::PLACES * Core::Session::Spread::COARSE
     [0.2, 0.5].each do |sigma|
       luck = Core::Session::Engine::Step::Luck.of(sigma, 1.5)
-      normal = (Math.log(1.5) + (sigma**2 / 2)) / sigma
+      normal = (Math.log(1.5) + ((sigma**2) / 2)) / sigma
       share = 0.5 * (1 + Math.erf(normal / Math.sqrt(2)))
       expect(luck.stuck_from.fdiv(places)).to be_within(0.01).of(share)
     end

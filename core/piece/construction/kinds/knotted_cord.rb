@@ -38,6 +38,11 @@ module Core
         measures :knot_takes, unit: :mm, range: 1..500
 
         parameter :cord, :line
+        include Drawing
+        include Closing
+        include Work
+        include KnotSizes
+
         parameter :cords, :integer, default: 1, range: 1..6
         # Cuts that are folded in the middle, each of which makes two cords.
         parameter :folded, :integer, default: 0, range: 0..3
@@ -138,57 +143,6 @@ module Core
           KnottedRow.stretched(cells(solution.repeats), solution.length - closing_length)
         end
 
-        # @return [Measure::Length] across all cords bundled, by the circle-packing ratio
-        def bundle
-          cord.thickness * Measure::Bundle.ratio(cords)
-        end
-
-        def knot_length
-          bundle * KNOT_ALONG
-        end
-
-        def knot_across
-          bundle * KNOT_ACROSS
-        end
-
-        def row_height
-          [tallest(sequence), knot_across / 2].max
-        end
-
-        # @param number [Integer] cords that are tied into it @return [Measure::Length] cord that one knot takes, for each cord
-        def taken_by_knot(number = cords)
-          (@taken ||= {})[number] ||= Measure::Length.mm(knot_measure(number).value)
-        end
-
-        # A barrel knot of t turns takes (2π·t + 4) thicknesses of what is knotted (from memory).
-        def knot_measure(number)
-          usual = cord.thickness.to_mm * Measure::Bundle.ratio(number) * (knot == :barrel ? barrel(turns) : OVERHAND)
-          measure(:knot_takes, cord, "#{knot}#{turns if knot == :barrel}-#{number}", usual)
-        end
-
-        def barrel(turns)
-          (2 * Math::PI * turns) + 4
-        end
-
-        # Loop and button with their knots, or the sliding knot.
-        def closing_length
-          case closure
-          when :loop then button.along + (button.outer / 2) + (knot_length * 2)
-          when :slider then slider ? slider.along : knot_length * 2
-          else cord_end.along * 2
-          end
-        end
-
-        # The loop goes round the button; the slider's two knots are tied round the other end; a stop knot on each end.
-        def closing_consumption
-          return Measure::Length::ZERO if closure == :cord_ends
-
-          knots = taken_by_knot * 2
-          return knots + (button.outer * Math::PI) if closure == :loop
-
-          (slider ? Measure::Length::ZERO : knots) + (free_tail ? bundle * barrel(STOP_TURNS) * 2 : Measure::Length::ZERO)
-        end
-
         # @return [Integer] knots that all cords are tied into along the row
         def row_knots(repeats)
           cells(repeats).count(&:knot?)
@@ -218,23 +172,8 @@ module Core
             anchors: Lazy.new { anchors(solution) })
         end
 
-        # @return [(Array<Element>, Array<Element>)] before the first bare stretch and after the last
-        def closing_row
-          tied = KnottedRow::Cell.new(kind: :knot, length: knot_length).element(bundle, knot_across)
-          case closure
-          when :loop then [[Making::ThreadedElement.of(button), tied], [tied, Making::ThreadedElement.bare(button.outer / 2, bundle)]]
-          when :slider then [slider ? [Making::ThreadedElement.of(slider)] : [tied, tied], []]
-          else [[Making::ThreadedElement.of(cord_end)], [Making::ThreadedElement.of(cord_end)]]
-          end
-        end
-
         def small_parts(repeats)
           lanes > 1 ? [count(small_bead, smalls(repeats), :small)] : []
-        end
-
-        def closing_parts
-          part, number = { loop: [button, 1], cord_ends: [cord_end, 2], slider: [slider, 1] }.fetch(closure)
-          part ? [count(part, number, part.kind)] : []
         end
 
         # A folded cut serves two cords at once; the first cords are folded.
@@ -253,21 +192,6 @@ module Core
           Making::Cut.new(line: cord, count: number, role: role, body: body, consumption: consumption, tails: end_length(maker) * 2)
         end
 
-        # One account for each end: what stays free beyond the closure is also what hands hold while they tie.
-        def end_length(maker)
-          [held(maker), pulled].max
-        end
-
-        def held(maker)
-          Ends::Tails.at(knot == :barrel ? TIED_OVER_MM : Ends::Tails::KNOTTED_MM, maker, cord)
-        end
-
-        def pulled
-          return Measure::Length::ZERO unless closure == :slider
-
-          free_tail || Measure::Length.mm(PULL_MM)
-        end
-
         def lengths(solution)
           n = solution.repeats
           knots, bare, parts = KnottedRow.sums(filled(solution))
@@ -277,67 +201,8 @@ module Core
                       term(:bare_cord, bare)].compact)
         end
 
-        def steps(repeats)
-          technique = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
-          knots = row_knots(repeats) + lane_knots(repeats).sum
-          beads = items(repeats).size
-          [step('cut', 'cutting_line', cords - folded, preparable: true, text: cut_words),
-           step('gather', 'measuring', 1, after: %w[cut], text: gather_words, values: { count: folded }),
-           step('knot', technique, [knots, 1].max, after: %w[gather], text: knot_words,
-             values: { beads: beads, knots: knots, small: smalls(repeats) }),
-           step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: beads }),
-           *snug_step(knots), *closing_steps]
-        end
-
-        def knot_words
-          return :knotted_cord_lanes if lanes > 1
-
-          knots == :neighbours_share ? :knotted_cord_knot_shared : :knotted_cord_knot
-        end
-
-        # A knot that is left soft is drawn tight once the piece was tried on.
-        def cut_words
-          return :knotted_cord_cut if folded.zero?
-
-          cords > folded * 2 ? :knotted_cord_cut_both : :knotted_cord_cut_folded
-        end
-
-        def gather_words
-          return :knotted_cord_lay if cords == 1
-
-          folded.positive? ? :knotted_cord_gather_folded : :knotted_cord_gather
-        end
-
-        def snug_step(knots)
-          return [] if snug == :tight_at_once || knots.zero?
-
-          [step('snug', 'measuring', 1, effort: Rational(knots, SNUG_A_MINUTE), after: %w[check_length], values: { knots: knots })]
-        end
-
         # So many knots are drawn tight in the time of one measuring (from memory).
         SNUG_A_MINUTE = 8
-
-        def closing_steps
-          after = snug == :tight_once_tried_on ? %w[check_length snug] : %w[check_length]
-          return glued_ends(after) if closure == :cord_ends
-
-          close = closing_step(after)
-          stop = step('stop', 'stop_knot', 2, after: [close.key]) if closure == :slider && free_tail
-          [close, stop, step('trim', 'trimming', cords, after: [(stop || close).key], cautions: %i[cutting])].compact
-        end
-
-        # Bound and trimmed, they go into the ends together.
-        def glued_ends(after)
-          [step('trim', 'trimming', cords, after: after, cautions: %i[cutting], text: :knotted_cord_trim_first),
-           step('glue', 'gluing', 2, after: %w[trim], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
-        end
-
-        def closing_step(after)
-          return step('slide', 'stringing', 2, after: after) if closure == :slider && slider
-
-          step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: after,
-            text: :"knotted_cord_close_#{closure}")
-        end
 
         def joins
           closing = {
@@ -356,52 +221,6 @@ module Core
           KnottedRow.placed(filled(solution), first_length).select { |cell, _, _| cell.kind == :bead }.map do |cell, x, index|
             Making::Anchor.new(item: cord, x: x, y: cell.part.outer.to_mm / 2, origin: origins[index], closing_step: 'knot')
           end
-        end
-
-        def layout(solution)
-          placed = KnottedRow.placed(filled(solution), first_length)
-          cords_drawn = across(cords, cord.thickness.to_mm).map { |y| line_shape(cord, solution.length.to_mm, y) }
-          cords_drawn + closing_shapes(solution) + placed.flat_map { |cell, x, index| cell_shapes(cell, x, index) }
-        end
-
-        # @param index [Integer] of the bead in the row
-        def cell_shapes(cell, x_mm, index)
-          case cell.kind
-          when :knot then [knot_shape(x_mm)]
-          when :bead then [threaded_shape(cell.part, :bead, x_mm), *(small_shapes(cell.part, x_mm, index) if lanes > 1)]
-          else []
-          end
-        end
-
-        # Beside the bead, on the lane that is free, between its two knots.
-        def small_shapes(bead, x_mm, index)
-          y = (bead.outer.to_mm + small_bead.outer.to_mm) / 2 * (free_lane(index).odd? ? 1 : -1)
-          knot = cord.thickness.to_mm * KNOT_ALONG
-          aside = (small_bead.threaded.to_mm + knot) / 2
-          [part_shape(small_bead, :small, x_mm, y),
-           *[-aside, aside].map { |off| Making::Shape.new(item: cord, role: :line, x: x_mm + off, y: y, along: knot,
-             across: cord.thickness.to_mm * KNOT_ACROSS, form: :knot) }]
-        end
-
-        # @return [Float] millimetres before the first bare stretch
-        def first_length
-          {
-            loop: (button ? button.along + knot_length : nil),
-            slider: slider ? slider.along : knot_length * 2,
-            cord_ends: cord_end&.along
-          }.fetch(closure).to_mm
-        end
-
-        def closing_shapes(solution)
-          return [part_shape(button, :button, button.along.to_mm / 2)] if closure == :loop
-          return slider ? [part_shape(slider, :slider, slider.along.to_mm / 2)] : [] if closure == :slider
-
-          half = cord_end.along.to_mm / 2
-          [half, solution.length.to_mm - half].map { |x| part_shape(cord_end, :cord_end, x) }
-        end
-
-        def knot_shape(x_mm)
-          Making::Shape.new(item: cord, role: :line, x: x_mm, y: 0.0, along: knot_length.to_mm, across: knot_across.to_mm, form: :knot)
         end
       end
     end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    class Live
+      # Everyone at their tables, each with their step, and what helps them there.
+      module Cards
+        # @return [Array<Table>] as people sit in the room
+        def tables
+          by_key = @plan.people.select(&:fitted?).to_h { |one| [one.attendee.key, one] }
+          @plan.room.seats.group_by(&:table).sort.map do |number, seats|
+            Table.new(number: number + 1, cards: seats.sort_by(&:seat).filter_map { |seat|
+              one = by_key[seat.attendee.key]
+              card(one, @evening.people.fetch(one.attendee.key)) if one
+            })
+          end
+        end
+
+        # @return [Array<Need>]
+        def needs
+          chances = forecast ? forecast.finishes.keys.to_h { |key| [key, forecast.chance_of(key)] } : {}
+          attention = Core::Live::Attention.new(@plan, @evening, @now, welcome: @result.inputs.calibration.welcome_minutes,
+            chances: chances)
+          attention.needs.map do |need|
+            person = @evening.people.fetch(need.person)
+            Need.new(key: need.person, name: name(need.person), code: need.code,
+              faults: faults(person.task, need.person),
+              words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)),
+                step: step_in_short(person.task.step)))
+          end
+        end
+
+        private
+
+        def card(one, person)
+          task = person.task
+          minutes = person.minutes(@now)
+          Card.new(key: person.key, name: one.attendee.name, level: one.attendee.level, number: [person.place + 1, person.tasks.size].min,
+            all: person.tasks.size,
+            step: task && step_words(task.step), minutes: minutes.floor, usual: task && task.minutes.ceil,
+            share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
+            chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
+            look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person),
+            faults: task ? faults(task, person.key) : [], notes: notes(one.attendee))
+        end
+
+        # @return [Array<String>] what goes wrong at a step of theirs
+        def faults(task, key)
+          piece = @plan.person(key)&.piece or return []
+          steps = @evening.people.fetch(key).tasks.map(&:step)
+          Formats::StepFaults.new(piece, steps).at(task.step, task.technique).map { |fault| fault_words(fault) }
+        end
+
+        # @return [String, nil] what to do about the length that was measured
+        def advice(one, person)
+          measured = person.measured or return
+          change = Core::Sizing::SizeAdjustment.advice(one.piece, one.additions(@plan.table), measured)
+          return say('live.fits', measured: measured) if change.nil?
+
+          change.offer ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.as_near', measured: measured)
+        end
+
+        # @return [String] what to mind, in a word or two
+        def notes(attendee)
+          attendee.flags.reject { |flag| flag == :other_allergy }.map { |flag| say("flags.#{flag}") }.join(', ')
+        end
+
+        def chance_of(person)
+          hundredths(forecast.chance_of(person.key)) if forecast&.finishes&.key?(person.key) && !person.done?
+        end
+
+        def name(key)
+          @plan.person(key)&.attendee&.name.to_s
+        end
+      end
+    end
+  end
+end
