@@ -10,7 +10,7 @@ VIEWS = {
   'plan' => ['/classes/1?seat=2'],
   'fit' => ['/classes/4', '#fit'],
   'kits' => ['/classes/1/kits'],
-  'finish' => ['/classes/1', '#clock'],
+  'ways' => ['/classes/1/choices'],
   'levers' => ['/classes/1', :levers],
   'evening' => ['/classes/1/evening'],
   'paste' => ['/classes/3/people/paste', :list],
