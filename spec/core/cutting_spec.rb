@@ -176,3 +176,18 @@ RSpec.describe Core::Cutting::Reels do
     expect([plan.bars.sum { |bar| bar.pieces.size }, plan.unplaced.size]).to eq([3, 2])
   end
 end
+
+RSpec.describe Core::Planning::Fitter do
+  # 170 mm on 0.38 mm cable with two tails of 50 mm: off the reel one tail is saved, and what the step says is what the kit list cuts.
+  it 'says to cut last what is worked off the reel, as long as the list cuts it' do
+    plans = [false, true].map do |off_reel|
+      supply = Core::Setup::SupplySettings.new(off_reel: off_reel)
+      Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170)], table: sample_table)
+    end
+    cut_first, off_reel = plans.map { |plan| plan.people.first.tasks.map(&:step).find { |step| step.key == 'front/cut_line' } }
+    expect([cut_first.text, off_reel.text]).to eq(%i[strung_cut_line worked_off_reel])
+    expect(off_reel.values[:cuts].map(&:measured)).to eq(plans.last.people.first.cuts.map(&:length))
+    expect(cut_first.values[:cut_strand]).to eq(plans.first.people.first.cuts.first.length)
+    expect(cut_first.values[:cut_strand] - off_reel.values[:cuts].first.measured).to be_between(mm(45), mm(55))
+  end
+end

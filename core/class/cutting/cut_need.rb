@@ -15,13 +15,10 @@ module Core
       #   saved
       # @return [Array<CutNeed>] equal cuts joined, longest first
       def self.from(cuts, times: 1, off_reel: ->(_line) { false })
-        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, length), same|
-          cut = same.first
-          tails = off_reel.call(line) ? cut.tails / 2 : cut.tails
-          exact = length - cut.tails + tails
-          new(line: line, role: role, count: same.sum(&:count) * times, exact: exact,
-            length: cut.measured_to * (exact / cut.measured_to).ceil,
-            body: cut.body, slack: cut.slack, consumption: cut.consumption, tails: tails)
+        cuts.group_by { |cut| [cut.line, cut.role, cut.length] }.map do |(line, role, _), same|
+          cut = off_reel.call(line) ? same.first.off_reel : same.first
+          new(line: line, role: role, count: same.sum(&:count) * times, exact: cut.length, length: cut.measured,
+            body: cut.body, slack: cut.slack, consumption: cut.consumption, tails: cut.tails)
         end.sort_by { |need| -need.exact }
       end
 

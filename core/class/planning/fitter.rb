@@ -36,6 +36,7 @@ module Core
         return OwnPiece.new(**common) unless piece.is_a?(Sizing::Piece)
 
         shared = @shared[piece.work_ups] ||= shared_by(piece)
+        common[:piece] = piece.with(steps: shared[:steps]) unless shared[:steps].equal?(piece.steps)
         about = @check.value.person(attendee, piece, design).reject { |finding| finding.status == :fits }
         OwnPiece.new(needs: shared[:needs], cuts: shared[:cuts], findings: about + shared[:findings], **common)
       end
@@ -54,8 +55,22 @@ module Core
         {
           needs: Materials::Need.sum(piece.parts, times: design.made),
           cuts: Cutting::CutNeed.from(piece.cuts, times: design.made, off_reel: supply.method(:off_reel?)),
-          findings: @fittings.found(piece, @open_rings) { @check.value.piece(piece) }
+          findings: @fittings.found(piece, @open_rings) { @check.value.piece(piece) },
+          steps: off_reel_last(piece.steps)
         }
+      end
+
+      # What is worked off the reel is cut when it is done: the step says so in place of how long to cut.
+      # @return [Array<Making::StepUse>] the same where nothing is worked so
+      def off_reel_last(steps)
+        uncut = steps.select { |step| step.values[:cuts]&.any? && step.values[:cuts].all? { |cut| supply.off_reel?(cut.line) } }
+        return steps if uncut.empty?
+
+        steps.map do |step|
+          next step unless uncut.include?(step)
+
+          step.with(text: :worked_off_reel, values: { **step.values, cuts: step.values[:cuts].map(&:off_reel) })
+        end
       end
 
       def supply

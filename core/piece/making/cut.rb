@@ -19,6 +19,12 @@ module Core
         measured_to * (length / measured_to).ceil
       end
 
+      # The reel itself is held, so that one of two tails is saved.
+      # @return [Cut] worked off the reel
+      def off_reel
+        with(tails: tails / 2)
+      end
+
       # What hands need is left once in a batch. @param number [Integer] @return [Array<Cut>] for so many
       def times(number)
         return [with(count: count * number)] if batch.nil?
