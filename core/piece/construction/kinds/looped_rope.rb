@@ -24,6 +24,9 @@ module Core
           cautions: %i[flame],
           points: ['Tape, cut through the tape, and melt only where the venue allows it.'],
           goes_wrong: ['The end frays | cut without tape | tape further up and cut again | before the cap | 3 | 0']
+        technique 'trying_on', name: 'Trying on', level: 1, seconds: 60, demonstration_minutes: 1,
+          points: ['Try it on before anything is glued or pulled tight.', 'It moves freely, and it does not slip off.'],
+          goes_wrong: ['It is tight or slack when it is done | tried on too late | change it while it is dry | before the glue | 5 | 0']
         technique 'cementing', name: 'Cementing an end', level: 2, seconds: 90, demonstration_minutes: 3, tools: %w[glue],
           cautions: %i[cement],
           practice: 'try both caps on dry', practice_minutes: 2,
@@ -90,9 +93,9 @@ module Core
 
         def steps
           [step('cut', 'sealing_rope', 2, cautions: %i[cutting flame], preparable: true),
-           step('fold', 'measuring', 1, after: %w[cut]),
+           step('fold', 'trying_on', 1, after: %w[cut]),
            step('whip', 'whipping', 1, after: %w[fold], adds: %i[line], values: { turns: turns }),
-           step('try_on', 'measuring', 1, after: %w[whip], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
+           step('try_on', 'trying_on', 1, after: %w[whip], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
            step('cement', 'cementing', 1, after: %w[try_on], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement],
              text: :"looped_rope_cement#{'_cap' if cap}")]
         end

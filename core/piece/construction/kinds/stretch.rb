@@ -13,6 +13,10 @@ module Core
         rank 30
         takes_hanging
 
+        technique 'pre_stretching', name: 'Stretching elastic', level: 1, seconds: 60, demonstration_minutes: 1,
+          points: ['Hand over hand along the whole length, a few times.', 'Let it rest before you cut or string.'],
+          goes_wrong: ['A gap opens after some days | not stretched first | string it again on new elastic | before stringing | 15 | 1 cut']
+
         parameter :elastic, :line, of: %i[elastic]
         parameter :pattern, :pattern
         parameter :hider, :part, of: %i[bead finishing], required: false
@@ -68,7 +72,7 @@ module Core
 
         def steps(beads)
           [step('cut', 'cutting_line', 1, preparable: true),
-           step('pre_stretch', 'measuring', 1, after: %w[cut]),
+           step('pre_stretch', 'pre_stretching', 1, after: %w[cut]),
            step('string', 'stringing', beads, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads },
              text: worded(:string)),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),

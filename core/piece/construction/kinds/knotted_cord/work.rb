@@ -42,7 +42,7 @@ module Core
           def snug_step(knots)
             return [] if snug == :tight_at_once || knots.zero?
 
-            [step('snug', 'measuring', 1, effort: Rational(knots, SNUG_A_MINUTE), after: %w[check_length], values: { knots: knots })]
+            [step('snug', 'trying_on', 1, effort: Rational(knots, SNUG_A_MINUTE), after: %w[check_length], values: { knots: knots })]
           end
         end
       end
