@@ -186,8 +186,8 @@ RSpec.describe Core::Planning::Fitter do
     end
     cut_first, off_reel = plans.map { |plan| plan.people.first.tasks.map(&:step).find { |step| step.key == 'front/cut_line' } }
     expect([cut_first.text, off_reel.text]).to eq(%i[strung_cut_line worked_off_reel])
-    expect(off_reel.values[:cuts].map(&:measured)).to eq(plans.last.people.first.cuts.map(&:length))
+    expect(off_reel.values[:all_cuts].map(&:measured)).to eq(plans.last.people.first.cuts.map(&:length))
     expect(cut_first.values[:cut_strand]).to eq(plans.first.people.first.cuts.first.length)
-    expect(cut_first.values[:cut_strand] - off_reel.values[:cuts].first.measured).to be_between(mm(45), mm(55))
+    expect(cut_first.values[:cut_strand] - off_reel.values[:all_cuts].first.measured).to be_between(mm(45), mm(55))
   end
 end

@@ -50,10 +50,10 @@ RSpec.describe 'Drawings of how it goes' do
     names = { 'Cross weave' => [nil, 'Cross weave'],
       'Braid of twelve with beads, by chart' => ['194', 'Braid of twelve with beads, by chart'],
               'x' * 120 => ['194', "#{'x' * 39}…"] }
-    techniques = names.keys.each_with_index.to_h { |name, i|
+    ladder = names.keys.each_with_index.to_h { |name, i|
       [i.to_s, Core::Catalogue::Technique.new(key: i.to_s, name: name, level: 1, seconds: 10, demonstration_minutes: 0)]
     }
-    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Steps::Ladder.new(techniques), {}).to_s)
+    svg = REXML::Document.new(Formats::LadderSvg.new(Core::Steps::Ladder.new(ladder), {}).to_s)
     drawn = REXML::XPath.match(svg, '//a/text[1]').map { |text| [text.attributes['textLength'], text.text] }
     expect(drawn).to match_array(names.values)
   end

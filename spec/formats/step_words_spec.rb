@@ -25,6 +25,17 @@ RSpec.describe Formats::Wording do
     expect(said).to all(match(/[.!?]\z/))
   end
 
+  # A cut that waits until the piece is done is worded by its own step, which must find the cuts in every kind of piece.
+  it 'has words for each step of a class that works off the reel' do
+    supply = Core::Setup::SupplySettings.new(off_reel: true)
+    steps = designs.flat_map do |design|
+      Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: design, attendees: [attendee(1, 165), attendee(2, 190)],
+        table: table).people.flat_map(&:tasks).map(&:step).uniq(&:key)
+    end
+    expect(steps.count { |step| step.text == :worked_off_reel }).to be > 10
+    expect(steps.map { |step| described_class.step(step) }.grep(broken)).to eq([])
+  end
+
   it 'says no two joins of a piece in one sentence, and names what hangs in each ring' do
     designs.each do |design|
       joins = pieces(design).first&.steps.to_a.select { |step| step.text.to_s.start_with?('findings_join') }

@@ -63,13 +63,13 @@ module Core
       # What is worked off the reel is cut when it is done: the step says so in place of how long to cut.
       # @return [Array<Making::StepUse>] the same where nothing is worked so
       def off_reel_last(steps)
-        uncut = steps.select { |step| step.values[:cuts]&.any? && step.values[:cuts].all? { |cut| supply.off_reel?(cut.line) } }
+        uncut = steps.select { |step| step.values[:all_cuts]&.any? && step.values[:all_cuts].all? { |cut| supply.off_reel?(cut.line) } }
         return steps if uncut.empty?
 
         steps.map do |step|
           next step unless uncut.include?(step)
 
-          step.with(text: :worked_off_reel, values: { **step.values, cuts: step.values[:cuts].map(&:off_reel) })
+          step.with(text: :worked_off_reel, values: { **step.values, all_cuts: step.values[:all_cuts].map(&:off_reel) })
         end
       end
 

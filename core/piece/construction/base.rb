@@ -105,6 +105,18 @@ module Core
         @swatches = swatches
       end
 
+      # @return [Array<Catalogue::Part, Catalogue::Line>] that it can be made of
+      def made_of
+        @values.each_value.flat_map do |value|
+          case value
+          when Catalogue::Part, Catalogue::Line then [value]
+          when Pattern then value.expand(1).uniq
+          when Chart then value.palette.values
+          else []
+          end
+        end
+      end
+
       # @return [Array<OwnMeasure::Use>] what of it can be measured, and whether it was
       def measurable
         []

@@ -12,7 +12,7 @@ module Core
 
       # @param values [Hash{Symbol=>Object}] of a step @return [Hash{Symbol=>Object}] the same object where nothing has to be told apart
       def tell_apart(values)
-        return values if @shared.empty? || values.none? { |_, value| mixed?(value) }
+        return values if @shared.empty? || values.each_value.none? { |value| mixed?(value) }
 
         values.transform_values { |value| told_apart(value) }
       end

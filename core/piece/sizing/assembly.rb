@@ -141,10 +141,9 @@ module Core
       def steps
         waits = Precedence.new(@design, @standing, @work_ups, all_meetings).across
         joints = Joints.new(all_meetings + closed_round).by_step
-        names = Making::ShortNames.new(@work_ups.values.flat_map { |work_up| work_up.parts.map(&:part) + work_up.cuts.map(&:line) })
         possible(@work_ups.flat_map do |key, work_up|
           @blueprint.member(key).placed(work_up.steps).map do |step|
-            joined(on_piece(step, waits[step.key], about(step, work_up)), joints[step.key], names)
+            joined(on_piece(step, waits[step.key], about(step, work_up)), joints[step.key])
           end
         end)
       end
@@ -180,15 +179,15 @@ module Core
       # A step that cuts says how long, under the role of the cut; a checkpoint, how much line stays bare.
       # @return [Hash{Symbol=>Measure::Length, FromTo}]
       def about(step, work_up)
-        return CUT_LENGTHS[work_up.cuts].merge(cuts: work_up.cuts) if step.key.split('/').last.start_with?('cut')
+        return CUT_LENGTHS[work_up.cuts].merge(all_cuts: work_up.cuts) if step.key.include?('/cut')
 
         step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? } ? { slack: @bend.slack } : NOTHING
       end
 
       # @param taken [Array, nil] what of other components it hangs: it can no more be done before all of them are there
-      def joined(step, taken, names)
+      def joined(step, taken)
         step = step.with(values: step.values.merge(hung: [*step.values[:hung], *taken]), preparable: false) if taken
-        told = names.tell_apart(step.values)
+        told = @blueprint.names.tell_apart(step.values)
         told.equal?(step.values) ? step : step.with(values: told)
       end
 

@@ -31,6 +31,11 @@ module Core
         []
       end
 
+      # @return [Making::ShortNames] of all that it can be made of, the same at every size
+      def names
+        @names ||= Making::ShortNames.new(@members.all.values.flat_map { |member| member.construction.made_of })
+      end
+
       # @param measure [Measure::Length] of the body @param ease [Measure::Length] added to it
       # @param maker [Making::Maker]
       # @return [Piece, OutOfReach]

@@ -62,6 +62,8 @@ module Core
 
       # An ear wire is hung when all else is done but what itself waits for it.
       def hang_last
+        return if @work_ups.each_value.none? { |work_up| work_up.steps.any?(&:last) }
+
         steps = @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| step.within(key) } }
         steps.select(&:last).each do |last|
           later = waiting_for(last.key, steps)
