@@ -17,7 +17,7 @@ module Formats
     # @param pictures how many the drawing of its technique shows side by side
     # @param state drawing of the piece after it, nil where there is none
     Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, state: nil)
-    # @param kind :left_hand, :caution or :fault
+    # @param kind :order, :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
     # More at one step would fill the sheet.
@@ -129,7 +129,8 @@ module Formats
     def notes(task)
       left = task.left_hand(@person.attendee)
       cautions = (task.technique.cautions + task.step.cautions).uniq.map { |caution| Wording.say("cautions.#{caution}") }
-      [*(Note.new(kind: :left_hand, text: "Left hand: #{safe(left)}") unless left.empty?),
+      [*(Note.new(kind: :order, text: safe(ItemNames.order(task.step.order))) if task.step.order.uniq.size > 1),
+       *(Note.new(kind: :left_hand, text: "Left hand: #{safe(left)}") unless left.empty?),
        *cautions.map { |words| Note.new(kind: :caution, text: safe(words)) },
        *faults(task).map { |fault| Note.new(kind: :fault, text: safe(Wording.fault(fault))) }]
     end
@@ -172,7 +173,7 @@ module Formats
       return [] if changes.empty?
 
       [block(:heading, 'Try it on before the last end is closed'),
-       block(:text, "Measured inside: ________ Asked for: <b>#{length(@person.piece.worn)}</b>. If it should be"),
+       block(:text, "Measured inside: ________ Asked for: <b>#{length(@person.piece.worn)}</b>. If it does not fit:"),
        Block.new(kind: :list, items: changes)]
     end
 

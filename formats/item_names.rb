@@ -34,6 +34,22 @@ module Formats
       sentence(cuts.map { |cut| "#{"#{cut.count} × " if cut.count > 1}#{yield cut.measured} of #{name(cut.line)}" })
     end
 
+    # @param beads [Array<Core::Catalogue::Part>] of one line, from the first end
+    # @return [String] "In order: s; F s, 7 times; M; then back the same way.", by the letters of the bag list where they tell them apart
+    def order(beads)
+      marks = beads.uniq.to_h { |bead| [bead, bead.mark] }
+      clear = marks.values.uniq.size == marks.size
+      say_bead = clear ? marks : marks.to_h { |bead, _| [bead, name(bead)] }
+      told = Core::Making::BeadOrder.new(parts: beads)
+      groups = told.groups.map do |group, times|
+        Wording.say("bead_order.#{group.size == 1 ? 'alike' : 'group'}", count: times,
+          beads: say_bead.values_at(*group).join(clear ? ' ' : ' + '))
+      end
+      ending = (told.middle ? 'middle' : 'back') if told.mirrored?
+      groups << Wording.say("bead_order.#{ending}", middle: say_bead[told.middle]) if ending
+      Wording.say('bead_order.line', groups: groups.join('; '))
+    end
+
     def article(name)
       "#{VOWEL.match?(name) ? 'an' : 'a'} #{name}"
     end

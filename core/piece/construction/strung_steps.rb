@@ -40,7 +40,7 @@ module Core
 
       def lay_out
         step('lay_out', 'measuring', 1, rather_after: %w[cut_line], values: { beads: @beads.size * @strands }, preparable: true,
-          keeps: { 'bead_mat' => 'string' })
+          order: @beads, keeps: { 'bead_mat' => 'string' })
       end
 
       def string

@@ -106,7 +106,7 @@ module Core
           strung = beads.reject { |_, role| role == :bar }
           Making::WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]) +
               (end_ring ? [count(end_ring, 2, :ring)] : []), cuts: [cut(solution, maker)],
-            steps: steps(strung.size),
+            steps: steps(strung.size, beads.map(&:first)),
             joins: through(wire, beads.map(&:first).uniq) + ring_joins, ends: ring_ends,
             drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
         end
@@ -136,10 +136,10 @@ module Core
                       term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
         end
 
-        def steps(beads)
+        def steps(beads, order)
           [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
            step('first_loops', 'memory_loop', rows, after: %w[cut]),
-           step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads },
+           step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads }, order: order,
              text: bars.positive? ? :memory_coil_string_bars : :"memory_coil_string#{'_rows' if rows > 1}"),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
            step('trim', 'memory_cutting', rows, after: %w[check_length], cautions: %i[cutting]),

@@ -29,7 +29,7 @@ module Core
           points: ['Cross each row at a slant, at the tip more'],
           goes_wrong: ['Both tips are pointed | turned at the wrong end | take the row back | before the next row | 4 | 0']
         technique 'stem_taping', name: 'Taping a stem', level: 2, seconds: 60, demonstration_minutes: 3,
-          practice: 'tape a hand of scrap wire', practice_minutes: 4, left_hand: 'Wind the other way',
+          practice: 'tape a short piece of scrap wire', practice_minutes: 4, left_hand: 'Wind the other way',
           points: ['Stretch the tape while you wind it, half over the turn before'],
           goes_wrong: ['It will not stick | not stretched | stretch it until it turns paler | right away | 1 | 0']
 

@@ -49,7 +49,7 @@ module Core
 
         def work_up(solution, maker)
           beads = row(solution.repeats)
-          Making::WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.size),
+          Making::WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.map(&:first)),
             joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution),
             anchors: Lazy.new { anchors(beads, solution) })
         end
@@ -73,9 +73,9 @@ module Core
         def steps(beads)
           [step('cut', 'cutting_line', 1, preparable: true),
            step('pre_stretch', 'pre_stretching', 1, after: %w[cut]),
-           step('string', 'stringing', beads, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads },
-             text: worded(:string)),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
+           step('string', 'stringing', beads.size, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads.size },
+             text: worded(:string), order: beads),
+           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads.size }),
            step('knot', 'elastic_knot', 1, after: %w[check_length]),
            step('glue', 'gluing', 1, after: %w[knot], waits: GLUE_MINUTES, cautions: %i[cement]),
            step('trim', 'trimming', 2, after: %w[glue], cautions: %i[cutting], text: worded(:trim))]

@@ -74,7 +74,7 @@ module Core
           beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
           Making::WorkUp.new(parts: tally(beads, strands) + [*end_parts(2 * strands), count(ring, 1, :ring)],
             cuts: [cut(beads, solution, maker)],
-            steps: steps(beads.size), joins: joins(beads.map(&:first)), drawing: Lazy.new {
+            steps: steps(beads.map(&:first)), joins: joins(beads.map(&:first)), drawing: Lazy.new {
                                                                           layout(beads, hanging(solution.length).to_mm)
                                                                         }, lengths: lengths(solution),
             ends: { first: Making::Attachment.new(item: ring) })
@@ -95,7 +95,7 @@ module Core
           done = end_steps(2 * strands, after: %w[second_loops])
           [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
            closing(step('first_loops', way.technique, strands, after: %w[cut])),
-           step('string', 'stringing', beads * strands, after: %w[first_loops], values: { beads: beads }),
+           step('string', 'stringing', beads.size * strands, after: %w[first_loops], values: { beads: beads.size }, order: beads),
            closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string])),
            *done,
            step('twist', 'twisting', 1, after: %w[second_loops], values: { turns: turns }),

@@ -15,7 +15,7 @@ module Core
             [step('cut', 'cutting_line', cords - folded, preparable: true, text: cut_words),
              step('gather', 'measuring', 1, after: %w[cut], text: gather_words, values: { count: folded }),
              step('knot', technique, [knots, 1].max, after: %w[gather], text: knot_words,
-               values: { beads: beads, knots: knots, small: smalls(repeats) }),
+               values: { beads: beads, knots: knots, small: smalls(repeats) }, order: items(repeats)),
              step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: beads }),
              *snug_step(knots), *closing_steps]
           end
