@@ -6,8 +6,11 @@ module Application
   class StudioSnapshot
     attr_reader :revision, :today, :library
 
-    # @param plans [Core::LruCache] and @param models [Core::LruCache] by class, of the digest of its inputs @param techniques [Core::LruCache] of projects
-    # @param fittings [Core::LruCache] by class, of its project and the catalogue @param supplies [Core::LruCache] by class, see StockSharing
+    # @param plans [Core::LruCache] by class, of the digest of its inputs
+    # @param models [Core::LruCache] the same
+    # @param techniques [Core::LruCache] of projects
+    # @param fittings [Core::LruCache] by class, of its project and the catalogue
+    # @param supplies [Core::LruCache] by class, see StockSharing
     def initialize(studio, revision, today, plans:, models:, techniques:, fittings:, supplies:)
       @studio = studio
       @revision = revision

@@ -89,6 +89,8 @@ module Web
         POST /classes/:id/levers
         POST /classes/:id/levers/apply
         POST /classes/:id/levers/stop
+        GET /classes/:id/missing-prices
+        POST /classes/:id/missing-prices
         POST /classes/:id/note
         POST /classes/:id/order
         POST /classes/:id/order/cancel

@@ -4,7 +4,8 @@ require_relative '../studio_helper'
 require_relative '../support/figures'
 
 # Evenings tapped by a simulated hand, looked at in their course: LiveState, Attention, WorkStarts, Pace, RemainingModel, Record, Drying,
-# DoubleTap, LastChanges, and what the logbook takes from them: TimeObservation, Lost, Calls, LengthObservation, HeldClass, ExperienceGained.
+# DoubleTap, LastChanges, and what the logbook takes from them: TimeObservation, Lost, Calls, LengthObservation, HeldClass,
+# ExperienceGained.
 RSpec.describe Core::Live do
   let(:studio) { new_studio }
   let(:start) { 1_800_000_000 }
@@ -14,8 +15,10 @@ RSpec.describe Core::Live do
     state = described_class::LiveState.new(plan, events.select { |event| event.at <= now })
     rest = described_class::RemainingModel.new(model, state, now)
     { people: state.people.values.map { |one| [one.key, one.place, one.since, one.hand, one.here, one.times, one.spares, one.left_out] },
-      needs: described_class::Attention.new(plan, state, now, welcome: 10, chances: {}).needs, drying: described_class::Drying.of(state, now),
-      double: described_class::DoubleTap.of(state, now), changes: described_class::LastChanges.of(state, now).map { |one| [one.kind, one.detail] },
+      needs: described_class::Attention.new(plan, state, now, welcome: 10, chances: {}).needs,
+      drying: described_class::Drying.of(state, now),
+      double: described_class::DoubleTap.of(state, now),
+      changes: described_class::LastChanges.of(state, now).map { |one| [one.kind, one.detail] },
       rest: rest.model.to_h }
   end
 

@@ -3,7 +3,8 @@
 require_relative '../studio_helper'
 require_relative '../support/figures'
 
-# What made-up classes teach, and how it fades: TimeLearning, SpreadLearning, HelpLearning, LossLearning, LearnedValue, Outliers, Gamma, Decay,
+# What made-up classes teach, and how it fades: TimeLearning, SpreadLearning, HelpLearning, LossLearning, LearnedValue, Outliers, Gamma,
+# Decay,
 # TrackRecord; and courses: Sequence, CourseDates.
 RSpec.describe Core::Logbook do
   let(:calibration) { Core::Setup::Calibration.new }
@@ -14,7 +15,8 @@ RSpec.describe Core::Logbook do
       described_class::TimeObservation.new(technique: technique, session: "s#{number}", person: "p#{person}",
         log: Math.sin((i * 1.7) + number) * 0.4, variance: 0.04 + (0.01 * (i % 3)))
     end
-    described_class::HeldClass.new(session: "s#{number}", date: Date.new(2026, number, 3), people: 6, tries: tries, told: 0.5 + (0.04 * number),
+    described_class::HeldClass.new(session: "s#{number}", date: Date.new(2026, number, 3), people: 6, tries: tries,
+      told: 0.5 + (0.04 * number),
       lost: [described_class::Lost.new(kind: :crimp, uses: 24.0, lost: number % 4, session: "s#{number}")],
       calls: [described_class::Calls.new(expected: 3.0, called: number % 5, session: "s#{number}")],
       came_out: [described_class::LengthObservation.new(project: 'x', by: number - 3.5, session: "s#{number}")], came_true: number.even?,

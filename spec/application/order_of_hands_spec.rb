@@ -22,10 +22,11 @@ RSpec.describe Core::Steps::StepOrder do
   def broken(steps)
     place = steps.each_with_index.to_h { |step, i| [step.key, i] }
     of = ->(step, *keys) { keys.filter_map { |key| place["#{local(step).first}/#{key}"] } }
+    closings = ->(step) { of.(step, 'first_end', 'second_end', 'ends') }
     after = ->(step, others) { others.all? { |other| other < place[step.key] } }
     steps.filter_map do |step|
       looks = steps.select { |one| one.checkpoint && local(one).first == local(step).first && step.after.include?(one.key) }
-      rule = if step.text.to_s.match?(/\Aends_(covers|trim_tails|bury_tails)/) && !after.(step, of.(step, 'first_end', 'second_end', 'ends'))
+      rule = if step.text.to_s.match?(/\Aends_(covers|trim_tails|bury_tails)/) && !after.(step, closings.(step))
                :covered_or_trimmed_before_it_is_pressed
              elsif step.waits.positive? && of.(step, 'check_length', 'try_on').any? && !after.(step, of.(step, 'check_length', 'try_on'))
                :glued_before_it_is_tried_on
@@ -80,7 +81,8 @@ RSpec.describe Core::Steps::StepOrder do
     joined = designs.filter_map { |design| piece(design) }.flat_map do |one|
       one.steps.select { |step| step.preparable && step.values[:hung] }.flat_map do |step|
         own = one.work_ups.fetch(local(step).first).parts.map(&:part)
-        step.values[:hung].reject { |item| own.include?(item) || own.any? { |part| part.key == item.key } }.map { |item| [step.key, item.name] }
+        step.values[:hung].reject { |item| own.include?(item) || own.any? { |part| part.key == item.key } }
+          .map { |item| [step.key, item.name] }
       end
     end
     expect(joined).to eq([])

@@ -11,7 +11,8 @@ RSpec.describe Core::Planning do
   def person(one)
     return { attendee: one.attendee.key, piece: one.piece } unless one.fitted?
 
-    { needs: one.needs, cuts: one.cuts, tools: one.tools, minutes: one.working_minutes, working: one.working, spared: one.spared.map(&:last),
+    { needs: one.needs, cuts: one.cuts, tools: one.tools, minutes: one.working_minutes, working: one.working,
+      spared: one.spared.map(&:last),
       practice: one.practice, findings: one.findings.map { |result| [result.rule, result.status, result.code] },
       tasks: one.tasks.map { |task| [task.step.key, task.kind, task.minutes, task.demonstration_minutes, task.reason, task.holding,
                                      task.step.values] } }
@@ -20,7 +21,8 @@ RSpec.describe Core::Planning do
   def plan(one)
     seating = Core::Planning::Seating.new(one.people.map(&:attendee), one.tools).plan
     { people: one.people.to_h { |each| [each.attendee.key, person(each)] }, extras: one.extras.map { |each| person(each) },
-      needs: one.needs, spares: one.spares, lines: one.line_totals, tools: one.tools, cost: one.order.cost, reasons: one.order.reasons.map(&:code),
+      needs: one.needs, spares: one.spares, lines: one.line_totals, tools: one.tools, cost: one.order.cost,
+      reasons: one.order.reasons.map(&:code),
       steps: one.steps.map { |step| [step.step.key, step.minutes_by_level, step.numbers.transform_keys(&:key), step.step.values] },
       timetable: one.timetable.to_h, seats: seating.seats.map { |seat| [seat.attendee.key, seat.table, seat.seat, seat.reasons] },
       stations: seating.stations, lacking: one.readiness.people.map { |each| [each.attendee.key, each.lacking] },

@@ -27,7 +27,8 @@ RSpec.describe Core::Fit::Rules do
 
   def people(check, found)
     found.to_h do |design, one|
-      [design.key, needs.map { |words| check.person(attendee(1, 170, needs: Core::People::NeedsReader.read(words)), one, design).map { |result|
+      [design.key, needs.map { |words|
+        check.person(attendee(1, 170, needs: Core::People::NeedsReader.read(words)), one, design).map { |result|
         told(result) } }]
     end
   end

@@ -3,7 +3,8 @@
 require_relative '../studio_helper'
 require_relative '../support/figures'
 
-# Models of the demo's classes, some runs of each moment by moment, and what is told of them: Modelling, Model, Engine, Person, Tools, Helpers,
+# Models of the demo's classes, some runs of each moment by moment, and what is told of them: Modelling, Model, Engine, Person, Tools,
+# Helpers,
 # Demonstrations, Fatigue, EventQueue, RandomStreams, Recorder, RunTrace, Queues, Spread, Forecast, ForecastSummary, RunSheet, Preparation.
 RSpec.describe Core::Session do
   let(:studio) { new_studio }

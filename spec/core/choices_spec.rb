@@ -5,7 +5,9 @@ RSpec.describe Core::Advice::Choices do
                   part('tight', 2, kind: :cover, hole: mm(1))] }
   let(:table) { sample_table.with(parts: sample_table.parts.except('cover').merge(covers.to_h { |one| [one.key, one] })) }
   let(:beginner) { attendee(1, 170, level: 1) }
-  let(:plan) { Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: [beginner, attendee(2, 180, level: 5)], table: table) }
+  let(:plan) do
+    Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: [beginner, attendee(2, 180, level: 5)], table: table)
+  end
   let(:calibration) { Core::Setup::Calibration.new }
   let(:choices) { described_class.new(plan, Core::Advice::Remedies.new(plan, table), calibration).for(beginner) { true } }
 

@@ -758,7 +758,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     # Frames: a petal with one pair of rows is worked twice (up and down); others once.
     it 'counts the rows of frames as repeats' do
       plain, framed, wider = [{}, { way: 'frame', row_pairs: 1 }, { way: 'frame', row_pairs: 2 }].map do |change|
-        steps_of(work_of(:beaded_flower, **samples[:beaded_flower], **change)).values.find { |step| step.technique.match?(/loop|frame/) }.repeats
+        steps_of(work_of(:beaded_flower, **samples[:beaded_flower], **change)).values
+          .find { |step| step.technique.match?(/loop|frame/) }.repeats
       end
       expect([plain, framed, wider]).to eq([6, 12, 24])
     end

@@ -182,7 +182,8 @@ RSpec.describe Core::Planning::Fitter do
   it 'says to cut last what is worked off the reel, as long as the list cuts it' do
     plans = [false, true].map do |off_reel|
       supply = Core::Setup::SupplySettings.new(off_reel: off_reel)
-      Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170)], table: sample_table)
+      Core::Planning::Plan.for(workshop: workshop.with(supply: supply), design: bracelet, attendees: [attendee(1, 170)],
+        table: sample_table)
     end
     cut_first, off_reel = plans.map { |plan| plan.people.first.tasks.map(&:step).find { |step| step.key == 'front/cut_line' } }
     expect([cut_first.text, off_reel.text]).to eq(%i[strung_cut_line worked_off_reel])

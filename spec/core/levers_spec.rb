@@ -110,7 +110,8 @@ RSpec.describe Core::Levers::Kinds do
       table = plan.table.with(techniques: [hard, lone, ghost, hard.with(key: 'easy', easier: nil)].to_h { |one| [one.key, one] })
       room = opportunity(techniques: [hard, lone, ghost], plan: plan.with(table: table),
         teaching: plan.workshop.teaching.with(easier: { 'hard' => 1 }))
-      expect(described_class::Easier.in_room(room).map { |lever| lever.values.values_at(:technique, :level) }).to eq([['hard', 2], ['hard', 5]])
+      expect(described_class::Easier.in_room(room).map { |lever| lever.values.values_at(:technique, :level) })
+        .to eq([['hard', 2], ['hard', 5]])
     end
 
     it 'leaves out what can be left out, for levels that have it still' do

@@ -11,8 +11,10 @@ RSpec.describe Core do
   end
 
   it 'tells two of one name apart, also where a third beside them is clear (ShortNames)' do
-    dusk, ember, rose = ['8 mm round, dusk', '8 mm round, ember', '6 mm round, rose'].map.with_index { |name, i| part("p#{i}", 8).with(name: name) }
-    told = Core::Making::ShortNames.new([dusk, ember, rose]).tell_apart({ hung: [dusk, rose], from: Core::Making::FromBag.new(parts: [rose]) })
+    names = ['8 mm round, dusk', '8 mm round, ember', '6 mm round, rose']
+    dusk, ember, rose = names.map.with_index { |name, i| part("p#{i}", 8).with(name: name) }
+    told = Core::Making::ShortNames.new([dusk, ember, rose])
+      .tell_apart({ hung: [dusk, rose], from: Core::Making::FromBag.new(parts: [rose]) })
     expect(told[:hung].map(&:name)).to eq(['dusk 8 mm round', '6 mm round, rose'])
     expect(told[:from].parts).to eq([rose])
   end

@@ -116,7 +116,8 @@ RSpec.describe Formats::Wording do
 
   it 'reads the order of beads by the letters of the bag list, and by names where two parts share one' do
     bead = table.parts.each_value.first
-    glass, spacer, stone = { 'glass' => 'g', 'spacer' => 's', 'stone' => 's' }.map { |name, mark| bead.with(key: name, name: name, mark: mark) }
+    marks = { 'glass' => 'g', 'spacer' => 's', 'stone' => 's' }
+    glass, spacer, stone = marks.map { |name, mark| bead.with(key: name, name: name, mark: mark) }
     said = ->(*beads) { Formats::ItemNames.order(beads) }
     expect(said.(*([glass, spacer] * 3), glass, glass, glass)).to eq('In order: g s, 3 times; 3 g.')
     expect(said.(glass, spacer, glass, spacer, stone, spacer, glass, spacer, glass))

@@ -53,7 +53,8 @@ module Figures
     case value
     when Core::Lazy then text(value.value)
     when Core::Measure::Length then value.to_s
-    when Core::Catalogue::Part, Core::Catalogue::Line, Core::Catalogue::Tool, Core::Catalogue::Technique, Core::People::Attendee then value.key
+    when Core::Catalogue::Part, Core::Catalogue::Line, Core::Catalogue::Tool, Core::Catalogue::Technique,
+      Core::People::Attendee then value.key
     when Core::Value, Struct then "(#{value.to_h.map { |name, inner| "#{name} #{text(inner)}" }.join(', ')})"
     when Hash then "{#{value.map { |name, inner| "#{text(name)}: #{text(inner)}" }.join(', ')}}"
     when Array then "[#{value.map { |inner| text(inner) }.join(', ')}]"

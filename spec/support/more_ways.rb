@@ -18,13 +18,16 @@ module MoreWays
     memory_coil: [{ wire: 'coil', pattern: fill.('round_6') },
                   { wire: 'coil', rows: 2, pattern: fill.('round_6'), bent_ends: true, end_ring: 'open_ring' }],
     spray: %w[crossover frame].map { |way|
-      { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed', stem_wire: 'wire_18' } },
-    stations: [{ line: 'cable', station: row.('round_8'), holder: 'crimp', gap: '40 mm', crimp: 'crimp', school: 'on_edge', guard: 'guard' }],
+      { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed',
+        stem_wire: 'wire_18' } },
+    stations: [{ line: 'cable', station: row.('round_8'), holder: 'crimp', gap: '40 mm', crimp: 'crimp', school: 'on_edge',
+      guard: 'guard' }],
     strung: [{ line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), start: 'middle', tails: 'buried' },
              { line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), school: 'clamshell', cover: 'shell' },
              { line: 'cable', pattern: fill.('round_8'), school: 'clamshell_glued', cover: 'shell' }],
-    two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between| { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
-      crimp: 'crimp', connector: "connector_#{lines}" } },
+    two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between|
+      { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
+        crimp: 'crimp', connector: "connector_#{lines}" } },
     wire_link: [{ wire: 'wire_20', stack: row.('round_8') }]
   }.transform_values { |all| all.map { |one| one.transform_keys(&:to_s) } }.freeze
 

@@ -125,7 +125,8 @@ RSpec.describe Web::Routes::FitCheck, type: :request do
     it 'chooses another way of working, which undo takes back, and refuses one that is not there' do
       get "/classes/#{id}/choices"
       expect(page).to include('How the crimp is closed', 'planned now', 'Changes: ')
-      key = Nokogiri::HTML(page).css('form[action$="/way"]').find { |form| form['id'].end_with?('-folded') }.css('[name=way]').first['value']
+      form = Nokogiri::HTML(page).css('form[action$="/way"]').find { |one| one['id'].end_with?('-folded') }
+      key = form.css('[name=way]').first['value']
       component = key.split('~')[1]
       school = -> { plan_of(id).design.component(component).parameters['school'] || 'flat' }
       before = school.call

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative '../web_helper'
+require 'nokogiri'
 
 RSpec.describe Web::Routes::Supplies, type: :request do
   def stock
@@ -230,4 +231,46 @@ RSpec.describe Web::Routes::Supplies, type: :request do
   end
 
   it('knows no job of another day') { get('/jobs/none') && expect(last_response.status).to(eq(404)) }
+
+  describe 'prices that a class lacks' do
+    let(:items) { %w[round_6_frost cable_038] }
+    let(:path) { '/classes/1/missing-prices' }
+    let(:table) { studio.catalogue.table }
+
+    def strip
+      Nokogiri::HTML(get('/classes/1').body).at_css('.verdicts li').text.gsub(/[[:space:]]+/, ' ').strip
+    end
+
+    before do
+      market = studio.market.all
+      market.offers.select { |offer| items.include?(offer.item) }.each { |offer| studio.market.remove(offer) }
+    end
+
+    it 'are told beside the price, and entered on one page' do
+      expect(strip).to match(/\A[\d.]+ EUR a seat ?2 prices missing\z/)
+      get path
+      names = [table.part('round_6_frost').name, table.line('cable_038').name]
+      expect(Nokogiri::HTML(page).css('tbody th').map(&:text)).to match_array(names)
+      send_form(path, supplier: 'stall',
+        packs: { 'part:round_6_frost' => { amount: '40', price: '3.20' }, 'line:cable_038' => { amount: '', price: '' } })
+      expect([last_response.status, studio.market.all.unit_cost(table.part('round_6_frost'))]).to eq([303, 8])
+      expect(strip).to end_with('1 price missing')
+      send_form(path, supplier: 'stall', packs: { 'line:cable_038' => { amount: '10', price: '4,00' } })
+      expect(strip).to match(/\A[\d.]+ EUR a seat\z/)
+      expect(get(path).body).to include('has a price')
+    end
+
+    { { supplier: 'stall' } => 'at least one pack',
+      { supplier: 'x', packs: { 'part:round_6_frost' => { amount: '4', price: '3' } } } => 'Choose a supplier',
+      { supplier: 'stall', packs: { 'part:round_6_frost' => { amount: '4', price: 'dear' } } } => 'Give the price of a pack',
+      { supplier: 'stall', packs: { 'part:round_6_frost' => { price: '3' } } } => 'Give how many are in a pack',
+      { supplier: 'stall', packs: { 'part:none' => { amount: '4', price: '3' } } } => 'at least one pack',
+      { packs: 'x' } => 'at least one pack' }.each do |typed, message|
+      it "answer #{typed} with #{message.inspect}, and keep what was typed" do
+        expect { send_form(path, **typed) }.not_to(change { studio.market.all.offers.size })
+        expect([last_response.status, page]).to match([422, a_string_including(message)])
+        expect(page).to include('value="dear"') if typed.to_s.include?('dear')
+      end
+    end
+  end
 end

@@ -7,6 +7,7 @@ module Web
       def self.registered(app)
         app.helpers Showing
         order(app)
+        missing_prices(app)
         packing(app)
         taking(app)
         pdf(app)
@@ -52,6 +53,18 @@ module Web
           studio.classes.reserve_first(id)
           flash("“#{studio.classes.title(id)}” now takes from the stock first.")
           redirect to(kits_address(id, 'materials')), 303
+        end
+      end
+
+      def self.missing_prices(app)
+        app.get('/classes/:id/missing-prices') { missing_prices_page(missing_prices_form) }
+        app.post('/classes/:id/missing-prices') do
+          form = missing_prices_form
+          halt 422, missing_prices_page(form, asked: true) unless form.valid?
+
+          studio.market.save(form.offers)
+          flash("#{count_of(form.offers.size, 'price')} #{form.offers.size == 1 ? 'is' : 'are'} entered.")
+          redirect to(kits_address(id, 'cost')), 303
         end
       end
 
@@ -108,6 +121,18 @@ module Web
                 'This cannot be undone; a wrong number is corrected in the stockroom with “Adjust”.')
         end
 
+        # Of what the price of a seat leaves out.
+        def missing_prices_form
+          items = result(id).seat_costs&.unpriced.to_a.map do |item|
+            Presenters::StockItem.new(studio, library, item.is_a?(Core::Catalogue::Line) ? :lines : :parts, item.key)
+          end
+          Presenters::MissingPricesForm.new(items, params)
+        end
+
+        def missing_prices_page(form, asked: false)
+          page(:missing_prices, title: result(id).workshop.title, id: id, form: form, asked: asked)
+        end
+
         def kits_address(id, anchor)
           "/classes/#{id}/kits##{anchor}"
         end
@@ -122,7 +147,7 @@ module Web
           entry.length ? "#{name}, #{length(entry.length)}" : name
         end
       end
-      private_class_method :order, :packing, :taking, :pdf
+      private_class_method :order, :missing_prices, :packing, :taking, :pdf
     end
   end
 end

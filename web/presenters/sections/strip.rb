@@ -53,6 +53,14 @@ module Web
           @reading.seat_price&.to_s if plan&.needs&.any?
         end
 
+        # @return [String, nil] what that price leaves out, where something has no price
+        def price_without
+          seat = @reading.seat_costs
+          return if seat.nil? || seat.unpriced.empty?
+
+          say(seat.materials.minor.zero? ? 'seat_without.all' : 'seat_without.some', count: seat.unpriced.size)
+        end
+
         # @return [Core::Advice::Verdict, nil] what is best done next
         def next_thing
           @reading.verdicts.find(&:in_the_way?) || verdicts.find { |verdict| verdict.status == :tight }
