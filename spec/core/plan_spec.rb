@@ -110,6 +110,16 @@ RSpec.describe Core::Planning::Plan do
     end
   end
 
+  it 'counts an allergy by people, apart from joins' do
+    allergic = Core::People::NeedsReader.read('allergic to nickel')
+    verdicts = [[], [1], [1, 2]].map do |keys|
+      people = (1..3).map { |key| attendee(key, 170, **(keys.include?(key) ? { needs: allergic } : {})) }
+      Core::Advice::Verdicts.new(plan_for(bracelet, people)).call.to_h { |one| [one.code, [one.status, one.values[:number], one.subjects]] }
+    end
+    expect(verdicts.map { |one| one[:fit] }.uniq.size).to eq(1)
+    expect(verdicts.map { |one| one[:needs] }).to eq([nil, [:unknown, 1, %w[1]], [:unknown, 2, %w[1 2]]])
+  end
+
   it 'plans people without a measure at the size set for them, at the middle of the group, or at a usual one' do
     sizes = ->(shop, *wrists) {
       plan_for(bracelet, wrists.each_with_index.map { |wrist, i|

@@ -4,7 +4,7 @@ module Core
   module Advice
     # Judges a plan: what is still in the way of the class, in the order in which it is best mended.
     class Verdicts
-      CODES = %i[people sizes finished fit watch parts steps tools time].freeze
+      CODES = %i[people sizes finished fit needs watch parts steps tools time].freeze
 
       # @param plan [Plan] @param supply [Supply::ClassSupply, nil] nil where no stock is known, or nothing more is needed of it
       # @param outlook [Session::ForecastSummary, Session::Impossible, nil] nil while nothing is known of the session: the plain sum is no
@@ -46,14 +46,23 @@ module Core
       end
 
       def fit
-        findings = @plan.people.flat_map { |person| person.findings.map { |finding| [person.attendee.key, finding] } }
-        wrong, unknown, tight = %i[will_not unknown tight].map { |status| findings.select { |_, f| f.status == status } }
-        status = if wrong.any? then :will_not
-                 elsif unknown.any? then :unknown
-                 else tight.any? ? :tight : :fits
-                 end
-        Verdict.new(code: :fit, status: status, section: :fit, subjects: (wrong + unknown).map(&:first).uniq,
-          values: { number: kinds([wrong, unknown, tight].find(&:any?) || []) })
+        worst, found = worst_of { |finding| !finding.personal? }
+        wrong = keys { |person| person.findings.any? { |finding| finding.wrong? && !finding.personal? } }
+        Verdict.new(code: :fit, status: worst, section: :fit, subjects: wrong, values: { number: kinds(found) })
+      end
+
+      # Allergies and other needs: of so many people, not of so many joins.
+      def needs
+        worst, found = worst_of(&:personal?)
+        concerned = found.map(&:first).uniq
+        Verdict.new(code: :needs, status: worst, section: :fit, subjects: concerned, values: { number: concerned.size }) if found.any?
+      end
+
+      # @return [(Symbol, Array<(String, Fit::Result)>)] the worst status that is found, and what has it, with whose it is
+      def worst_of(&chosen)
+        findings = @plan.people.flat_map { |person| person.findings.select(&chosen).map { |finding| [person.attendee.key, finding] } }
+        worst = %i[will_not unknown tight].find { |status| findings.any? { |_, finding| finding.status == status } } || :fits
+        [worst, worst == :fits ? [] : findings.select { |_, finding| finding.status == worst }]
       end
 
       def watch

@@ -96,7 +96,7 @@ module Core
       def self.people(plan)
         personal = ->(status) {
           plan.people.to_h { |one|
-            [one.attendee.name, one.findings.select { |finding| finding.rule == :suits_person && finding.status == status }.map(&:code)]
+            [one.attendee.name, one.findings.select { |finding| finding.personal? && finding.status == status }.map(&:code)]
           }.reject { |_, codes| codes.empty? }
         }
         {
@@ -108,7 +108,7 @@ module Core
 
       # Joins that will not go together, for any person.
       def self.wrong_joins(plan)
-        joins = plan.people.flat_map(&:findings).select { |found| found.status == :will_not && found.rule != :suits_person }
+        joins = plan.people.flat_map(&:findings).select { |found| found.status == :will_not && !found.personal? }
         joins.map(&:key).uniq.size
       end
 

@@ -28,6 +28,11 @@ module Core
         %i[will_not unknown].include?(status)
       end
 
+      # @return [Boolean] whether it is about who makes the piece, not about the piece
+      def personal?
+        rule == :suits_person
+      end
+
       def worth_a_look?
         status != :fits
       end

@@ -40,12 +40,17 @@ module Web
         end
 
         def status_words(finding)
-          margin = finding.margin
           case finding.status
-          when :will_not then margin&.negative? ? say('status.too_tight', by: fine(margin.abs)) : say('status.will_not')
+          when :will_not then wrong_words(finding)
           when :unknown then say('status.not_measured')
           else say("status.#{finding.status}")
           end
+        end
+
+        def wrong_words(finding)
+          return say('status.not_for_them') if finding.personal?
+
+          finding.margin&.negative? ? say('status.too_tight', by: fine(finding.margin.abs)) : say('status.will_not')
         end
 
         def concerns(row)
