@@ -20,7 +20,7 @@ RSpec.describe Core::Fit::Rules do
      result.cures.map { |cure| [cure.code, cure.key, cure.change, cure.values] }]
   end
 
-  # Joins that are alike stand once, whatever project has them.
+  # Like joins are checked once, even when several projects have them.
   def joins(check, found)
     found.flat_map { |_, one| check.piece(one) }.to_h { |result| ["#{result.key} #{result.join&.swollen}", told(result)] }
   end

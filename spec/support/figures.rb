@@ -2,8 +2,8 @@
 
 require 'digest'
 
-# Figures as they came out when they were last looked at, one a line, so that a change of any rule shows as lines that differ.
-# Where a change is meant, FIGURES=write writes them anew; the difference is then read line by line before it is kept.
+# Figures from the last reviewed run, one per line, so that a change to any rule shows up as changed lines.
+# After an intended change, run with FIGURES=write and read the diff line by line before committing it.
 module Figures
   FOLDER = File.join(EagerBench::ROOT, 'spec', 'fixtures', 'figures')
   # A longer line is cut and ends with a digest of the whole.
