@@ -82,6 +82,8 @@ module Hostile
     'GET /classes/:id/file' => [],
     'GET /classes/:id.ics' => [],
     'GET /classes/:id/choices' => %w[seat],
+    'GET /classes/:id/missing-prices' => [],
+    'POST /classes/:id/missing-prices' => %w[supplier packs[part:round_6_frost][amount] packs[part:round_6_frost][price] packs],
     'GET /classes/:id/pieces' => %w[seat],
     'GET /classes/:id/run-sheet' => %w[seat],
     'GET /classes/:id/print' => %w[seat],
