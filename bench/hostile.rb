@@ -83,7 +83,7 @@ module Hostile
     'GET /classes/:id.ics' => [],
     'GET /classes/:id/choices' => %w[seat],
     'GET /classes/:id/missing-prices' => [],
-    'POST /classes/:id/missing-prices' => %w[supplier packs[part:round_6_frost][amount] packs[part:round_6_frost][price] packs],
+    'POST /classes/:id/missing-prices' => %w[supplier amount price],
     'GET /classes/:id/pieces' => %w[seat],
     'GET /classes/:id/run-sheet' => %w[seat],
     'GET /classes/:id/print' => %w[seat],

@@ -40,12 +40,12 @@ module Formats
       marks = beads.uniq.to_h { |bead| [bead, bead.mark] }
       clear = marks.values.uniq.size == marks.size
       say_bead = clear ? marks : marks.to_h { |bead, _| [bead, name(bead)] }
-      told = Core::Making::BeadOrder.new(parts: beads)
+      told = Core::Making::BeadOrder.of(beads)
       groups = told.groups.map do |group, times|
         Wording.say("bead_order.#{group.size == 1 ? 'alike' : 'group'}", count: times,
           beads: say_bead.values_at(*group).join(clear ? ' ' : ' + '))
       end
-      ending = (told.middle ? 'middle' : 'back') if told.mirrored?
+      ending = (told.middle ? 'middle' : 'back') if told.mirrored
       groups << Wording.say("bead_order.#{ending}", middle: say_bead[told.middle]) if ending
       Wording.say('bead_order.line', groups: groups.join('; '))
     end

@@ -4,11 +4,11 @@ RSpec.describe Core::Making::BeadOrder do
   # Read back as a learner would: each group as often as it says, then the middle, then all of it backwards.
   def read(order)
     half = order.groups.flat_map { |group, times| group * times }
-    order.mirrored? ? half + [*order.middle] + half.reverse : half
+    order.mirrored ? half + [*order.middle] + half.reverse : half
   end
 
   def order(letters)
-    described_class.new(parts: letters.chars)
+    described_class.of(letters.chars)
   end
 
   def told(letters)
@@ -31,9 +31,9 @@ RSpec.describe Core::Making::BeadOrder do
     200.times do
       row = Array.new(random.rand(1..7)) { %w[a b].sample(random: random) }
       row += row.reverse if random.rand(3).zero?
-      found = described_class.new(parts: row)
+      found = described_class.of(row)
       expect(read(found)).to eq(row)
-      next if found.mirrored?
+      next if found.mirrored
 
       expect([row, found.groups.sum { |group, times| group.size + (times > 1 ? 1 : 0) }]).to eq([row, least(row)])
     end
@@ -45,7 +45,7 @@ RSpec.describe Core::Making::BeadOrder do
       'xabababMbababax' => [['x', 1], ['ab', 3]] }.each do |letters, groups|
       expect([letters, told(letters)]).to eq([letters, groups])
     end
-    expect([order('abcMcba'), order('abccba'), order('ababab'), order('aba')].map { |one| [one.mirrored?, one.middle] })
+    expect([order('abcMcba'), order('abccba'), order('ababab'), order('aba')].map { |one| [one.mirrored, one.middle] })
       .to eq([[true, 'M'], [true, nil], [false, nil], [false, nil]])
   end
 end

@@ -252,20 +252,20 @@ RSpec.describe Web::Routes::Supplies, type: :request do
       names = [table.part('round_6_frost').name, table.line('cable_038').name]
       expect(Nokogiri::HTML(page).css('tbody th').map(&:text)).to match_array(names)
       send_form(path, supplier: 'stall',
-        packs: { 'part:round_6_frost' => { amount: '40', price: '3.20' }, 'line:cable_038' => { amount: '', price: '' } })
+        amount: { 'part:round_6_frost' => '40', 'line:cable_038' => '' }, price: { 'part:round_6_frost' => '3.20' })
       expect([last_response.status, studio.market.all.unit_cost(table.part('round_6_frost'))]).to eq([303, 8])
       expect(strip).to end_with('1 price missing')
-      send_form(path, supplier: 'stall', packs: { 'line:cable_038' => { amount: '10', price: '4,00' } })
+      send_form(path, supplier: 'stall', amount: { 'line:cable_038' => '10' }, price: { 'line:cable_038' => '4,00' })
       expect(strip).to match(/\A[\d.]+ EUR a seat\z/)
       expect(get(path).body).to include('has a price')
     end
 
     { { supplier: 'stall' } => 'at least one pack',
-      { supplier: 'x', packs: { 'part:round_6_frost' => { amount: '4', price: '3' } } } => 'Choose a supplier',
-      { supplier: 'stall', packs: { 'part:round_6_frost' => { amount: '4', price: 'dear' } } } => 'Give the price of a pack',
-      { supplier: 'stall', packs: { 'part:round_6_frost' => { price: '3' } } } => 'Give how many are in a pack',
-      { supplier: 'stall', packs: { 'part:none' => { amount: '4', price: '3' } } } => 'at least one pack',
-      { packs: 'x' } => 'at least one pack' }.each do |typed, message|
+      { supplier: 'x', amount: { 'part:round_6_frost' => '4' }, price: { 'part:round_6_frost' => '3' } } => 'Choose a supplier',
+      { supplier: 'stall', amount: { 'part:round_6_frost' => '4' }, price: { 'part:round_6_frost' => 'dear' } } => 'Give the price of a pack',
+      { supplier: 'stall', price: { 'part:round_6_frost' => '3' } } => 'Give how many are in a pack',
+      { supplier: 'stall', amount: { 'part:none' => '4' }, price: { 'part:none' => '3' } } => 'at least one pack',
+      { amount: 'x', price: ['y'] } => 'at least one pack' }.each do |typed, message|
       it "answer #{typed} with #{message.inspect}, and keep what was typed" do
         expect { send_form(path, **typed) }.not_to(change { studio.market.all.offers.size })
         expect([last_response.status, page]).to match([422, a_string_including(message)])

@@ -35,6 +35,13 @@ module Web
         (1..).lazy.map { |n| n == 1 ? base : "#{base}_#{n}" }.find { |key| !taken.key?(key) }
       end
 
+      # @return [Hash{String=>String}] what was typed beside each of several things, by their keys
+      def beside(given, known)
+        return {} unless given.is_a?(Hash)
+
+        given.select { |key, text| known.include?(key) && text.is_a?(String) }.transform_values { |text| clean(text)[0, 40] }
+      end
+
       # Line breaks and tabs in a one-line field become spaces; what is no text counts as empty.
       def clean(text)
         text.is_a?(String) ? text.byteslice(0, LONGEST * 4).force_encoding(Encoding::UTF_8)[0, LONGEST].scrub("\uFFFD").gsub(

@@ -23,13 +23,6 @@ module Web
       def sent(params, names)
         typed(params, names.select { |name| params[name.to_s].is_a?(String) })
       end
-
-      # @return [Hash{String=>String}] what was typed beside each of several things, by their keys
-      def beside(given, known)
-        return {} unless given.is_a?(Hash)
-
-        given.select { |key, text| known.include?(key) && text.is_a?(String) }.transform_values { |text| clean(text)[0, 40] }
-      end
     end
   end
 end

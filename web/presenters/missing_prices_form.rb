@@ -4,53 +4,49 @@ module Web
   module Presenters
     # A pack and its price for each thing of a class that has none, all from one supplier. What is left empty stays without a price.
     class MissingPricesForm
-      # @param offer [OfferForm]
-      Row = Core::Value.define(:item, :name, :unit, :offer, :typed) do
-        # @return [String] as it was typed
+      include Fields
+
+      NOTHING = 'Give the content and the price of at least one pack.'
+      # key: in the form · name: of the thing · offer: OfferForm with what was typed, judged only where something was
+      Row = Core::Value.define(:key, :name, :unit, :offer) do
+        def empty?
+          %i[amount price].all? { |field| value(field).empty? }
+        end
+
         def value(field)
-          typed.fetch(field, '')
+          offer.value(field)
         end
 
         # @return [String, nil] what to do there
         def error(field)
-          offer.error(field) unless typed.empty?
+          offer.error(field) unless empty?
         end
       end
 
+      attr_reader :rows
+
       # @param items [Array<StockItem>] without a price
-      # @param params [Hash] supplier, and packs[kind:key] with amount and price
-      def initialize(items, params)
-        @items = items
-        @supplier = params['supplier'].to_s
-        @packs = params['packs'].is_a?(Hash) ? params['packs'] : {}
-      end
-
-      attr_reader :supplier
-
-      def rows
-        @rows ||= @items.map { |item| row(item) }
+      # @param market [Core::Supply::Market]
+      # @param params [Hash] supplier, and amount and price by "kind:key"
+      def initialize(items, market, params)
+        @market = market
+        @values = { 'supplier' => clean(params['supplier']) }
+        by_key = items.to_h { |item| ["#{item.kind}:#{item.item.key}", item] }
+        amounts, prices = %w[amount price].map { |field| beside(params[field], by_key.keys) }
+        @rows = by_key.map { |key, item| row(key, item, amounts.fetch(key, ''), prices.fetch(key, '')) }
+        @errors = { supplier: filled.filter_map { |row| row.error(:supplier) }.first, packs: (NOTHING if filled.empty?) }.compact
       end
 
       def suppliers
-        @items.empty? ? [] : @items.first.market.suppliers.values
+        @market.suppliers.values
       end
 
       def currency
-        @items.first&.market&.currency
-      end
-
-      # @return [String, nil] at the supplier
-      def supplier_error
-        filled.filter_map { |row| row.offer.error(:supplier) }.first
-      end
-
-      # @return [String, nil] where nothing was typed at all
-      def nothing
-        'Give the content and the price of at least one pack.' if filled.empty?
+        @market.currency
       end
 
       def valid?
-        filled.any? && filled.all? { |row| row.offer.valid? }
+        super && filled.all? { |row| row.offer.valid? }
       end
 
       # @return [Array<Core::Supply::Offer>]
@@ -61,17 +57,14 @@ module Web
       private
 
       def filled
-        rows.reject { |row| row.typed.empty? }
+        rows.reject(&:empty?)
       end
 
       # A part is entered by the piece and a line by the reel; other packs are entered with the thing itself.
-      def row(item)
-        key = "#{item.kind}:#{item.item.key}"
+      def row(key, item, amount, price)
         unit = item.line? ? :reel : :piece
-        given = @packs[key].is_a?(Hash) ? @packs[key] : {}
-        typed = given.slice('amount', 'price').select { |_, text| text.is_a?(String) && !text.strip.empty? }.transform_keys(&:to_sym)
-        offer = OfferForm.new(item, { 'supplier' => @supplier, 'unit' => unit.to_s, **typed.transform_keys(&:to_s) })
-        Row.new(item: key, name: item.item.name, unit: unit, offer: offer, typed: typed)
+        typed = { 'supplier' => value(:supplier), 'unit' => unit.to_s, 'amount' => amount, 'price' => price }
+        Row.new(key: key, name: item.item.name, unit: unit, offer: OfferForm.new(item, typed))
       end
     end
   end

@@ -16,18 +16,8 @@ module Web
         number = { id: /\d+/ }
         places = { **number, place: Presenters::ClassPage::PLACES.keys }
         app.get('/classes/:id', mustermann_opts: { capture: number }) { open_class(id) }
-        app.get('/classes/:id/pieces') do
-          built(id)
-          # By itself it stands under the head of the class; within its fold it stands alone.
-          names = redraw? ? %w[pieces] : %w[strip pieces]
-          page = class_page(id)
-          show_sections(names.map { |name| page.alone(name) }, title: "Pieces: #{page.title}", kind: 'class-page')
-        end
-        app.get('/classes/:id/choices') do
-          built(id)
-          names = redraw? ? %w[choices] : %w[strip choices]
-          page = class_page(id)
-          show_sections(names.map { |name| page.alone(name) }, title: "Ways to work: #{page.title}", kind: 'class-page')
+        { 'pieces' => 'Pieces', 'choices' => 'Ways to work' }.each do |section, title|
+          app.get("/classes/:id/#{section}") { show_alone(section, title) }
         end
         app.get('/classes/:id/:place', mustermann_opts: { capture: places }) { open_class(id) }
         app.helpers Opening
@@ -35,6 +25,14 @@ module Web
 
       # Coming to a class's page asks for its forecast; a look at how far it is does not.
       module Opening
+        # A section by itself stands under the head of the class; within its fold it stands alone.
+        def show_alone(section, title)
+          built(id)
+          page = class_page(id)
+          show_sections([*('strip' unless redraw?), section].map { |name| page.alone(name) }, title: "#{title}: #{page.title}",
+            kind: 'class-page')
+        end
+
         def open_class(id)
           ask_forecast(id) unless polled?
           show_class(id)

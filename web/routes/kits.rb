@@ -126,7 +126,7 @@ module Web
           items = result(id).seat_costs&.unpriced.to_a.map do |item|
             Presenters::StockItem.new(studio, library, item.is_a?(Core::Catalogue::Line) ? :lines : :parts, item.key)
           end
-          Presenters::MissingPricesForm.new(items, params)
+          Presenters::MissingPricesForm.new(items, library.market, params)
         end
 
         def missing_prices_page(form, asked: false)

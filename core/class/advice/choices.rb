@@ -52,8 +52,7 @@ module Core
           beside = kind.goes_with(declared.name, way, component.parameters, @plan.table)
           way(Fit::Cures::SetWay.new(component.key, declared.name, way, beside), way.to_s == now, attendee) if beside
         end
-        Choice.new(component: component.key, construction: kind.key, parameter: declared.name, ways: ways.sort_by { |one|
- one.chosen ? 0 : 1 })
+        Choice.new(component: component.key, construction: kind.key, parameter: declared.name, ways: ways.partition(&:chosen).flatten)
       end
 
       def way(cure, chosen, attendee)

@@ -98,8 +98,8 @@ module Core
       end
 
       def lacking(attendee)
-        techniques.select { |technique|
- new_to?(attendee, technique) && does?(attendee, technique) }.sort_by { |technique| -technique.level }.map do |technique|
+        found = techniques.select { |technique| new_to?(attendee, technique) && does?(attendee, technique) }
+        found.sort_by { |technique| -technique.level }.map do |technique|
           far = technique.level > attendee.level + 1
           Lack.new(technique: technique, far: far, ways: ways(attendee, technique, far))
         end

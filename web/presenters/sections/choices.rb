@@ -56,11 +56,14 @@ module Web
         end
 
         def materials(way)
-          parts = way.parts.map { |part, more|
- say("way_changes.#{more.positive? ? 'more' : 'fewer'}", count: more.abs, item: item_name(part)) }
+          parts = way.parts.map do |part, more|
+            say("way_changes.#{more.positive? ? 'more' : 'fewer'}", count: more.abs, item: item_name(part))
+          end
           lines = way.lines.reject { |_, more| more.abs < WORTH_TELLING }
-          parts + lines.map { |line, more|
-            say("way_changes.#{more.positive? ? 'more_line' : 'less_line'}", length: more.abs, item: item_name(line)) }
+          cut = lines.map do |line, more|
+            say("way_changes.#{more.positive? ? 'more_line' : 'less_line'}", length: more.abs, item: item_name(line))
+          end
+          parts + cut
         end
 
         def fresh(way)

@@ -9,8 +9,8 @@ module Core
         rank 50
 
         def self.in_room(opportunity)
-          opportunity.techniques.select { |technique|
- technique.easier && opportunity.plan.table.techniques.key?(technique.easier) }.flat_map do |technique|
+          known = opportunity.plan.table.techniques
+          opportunity.techniques.select { |technique| technique.easier && known.key?(technique.easier) }.flat_map do |technique|
             opportunity.levels.reject { |level| level <= opportunity.teaching.easier.fetch(technique.key, 0) }.map do |level|
               new(technique: technique.key, name: technique.name, to: opportunity.plan.table.technique(technique.easier).name, level: level,
                 people: opportunity.up_to(level).size)
