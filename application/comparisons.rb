@@ -23,7 +23,8 @@ module Application
     def ask(id)
       result = @results.of(id)
       @once.ask(digest(result), title: 'Projects for this group', about: [:compare, id]) {
-        Tasks::CompareProjects.new(inputs: group(result), designs: result.projects.map(&:design), market: result.market,
+        Tasks::CompareProjects.new(inputs: group(result), designs: result.projects.map(&:design).reject(&:test_piece),
+          market: result.market,
           stock: free_stock(id))
       }
     end

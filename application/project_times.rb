@@ -1,32 +1,94 @@
 # frozen_string_literal: true
 
+require 'digest'
+require 'json'
+
 module Application
-  # How long each design of a studio takes, worked out beside the pages once for each state of the catalogue.
+  # How long each design of a studio takes, worked out beside the pages. What was found is kept with the studio, and worked out again
+  # only for a design whose parts, techniques or times have changed.
   class ProjectTimes
-    # @param runner [Work::Runner]
-    def initialize(runner)
+    # What is known so far.
+    #
+    # @param kept {design key => [[Alone], [Group]]} from before
+    # @param digests {design key => text}
+    # @param job [Work::Job, nil] that works out the others
+    Known = Struct.new(:kept, :digests, :job, :written) do
+      # @return [Work::Job::State]
+      def state
+        found = job&.state
+        Work::Job::State.new(found: kept.merge(found&.found || {}), running: found ? found.running : false)
+      end
+
+      # @param seconds [Numeric] at most @return [Boolean] whether all is known
+      def wait(seconds)
+        job.nil? || job.wait(seconds)
+      end
+    end
+
+    # @param runner [Work::Runner] @param cache [#[], #put] {digest => plain data}
+    def initialize(runner, cache)
       @runner = runner
-      @jobs = Core::LruCache.new(2)
+      @cache = cache
+      @known = Core::LruCache.new(2)
     end
 
-    # @param library [Library] @return [Work::Job, nil] nil before it was asked for
+    # @param library [Library] @return [Known, nil] nil before it was asked for
     def known(library)
-      @jobs[key(library)]
+      @known[key(library)]&.tap { |known| keep(known) }
     end
 
-    # @param library [Library] @param on [Date] @return [Work::Job] whose news is {design key => [[Alone], [Group]]}
+    # @param library [Library] @param on [Date] @return [Known]
     def ask(library, on)
-      @jobs.fetch(key(library)) do
-        task = Tasks::TimeProjects.new(designs: library.projects.map(&:design), table: library.table, calibration: library.calibration,
-          date: on)
-        @runner.submit(task, title: 'How long each project takes', about: :project_times, urgent: false)
+      @known.fetch(key(library)) do
+        designs = library.projects.map(&:design)
+        digests = designs.to_h { |design| [design.key, digest(design, library)] }
+        kept = digests.transform_values { |digest| read(@cache[digest]) }.compact
+        Known.new(kept, digests, work_out(designs.reject { |design| kept.key?(design.key) }, library, on), kept.keys)
       end
     end
 
     private
 
+    R = Core::Data::Records
+    T = Core::Comparison::ProjectTime
+
     def key(library)
-      [library.catalogue_digest, library.projects.map(&:id), Core::Data::Records::CALIBRATION.write(library.calibration)]
+      [library.catalogue_digest, library.projects.map(&:id), R::CALIBRATION.write(library.calibration)]
+    end
+
+    def work_out(designs, library, on)
+      return if designs.empty?
+
+      task = Tasks::TimeProjects.new(designs: designs, table: library.table, calibration: library.calibration, date: on)
+      @runner.submit(task, title: 'How long each project takes', about: :project_times, urgent: false)
+    end
+
+    def digest(design, library)
+      @catalogue ||= Core::LruCache.new(2)
+      table = @catalogue.fetch(key(library)) do
+        [library.table.parts.values.map { |part| R::PART.write(part) }, library.table.techniques.values.map { |one|
+ R::TECHNIQUE.write(one) },
+         R::CALIBRATION.write(library.calibration)]
+      end
+      "times-#{::Digest::SHA256.hexdigest(JSON.generate([R::DESIGN.write(design), table]))}"
+    end
+
+    # Written when all of a design is known.
+    def keep(known)
+      found = known.job&.state&.found or return
+      (found.keys - known.written).each do |design|
+        alone, groups = found[design]
+        next if groups.nil?
+
+        @cache.put(known.digests.fetch(design), [alone.map(&:to_h), groups.map(&:to_h)])
+        known.written += [design]
+      end
+    end
+
+    # @param data [Array, nil] as it was kept
+    def read(data)
+      alone, groups = data || return
+      [alone.map { |row| T::Alone.new(**row.transform_keys(&:to_sym)) }, groups.map { |row| T::Group.new(**row.transform_keys(&:to_sym)) }]
     end
   end
 end

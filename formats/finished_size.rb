@@ -15,7 +15,8 @@ module Formats
 
     # @return [Array<PieceSvg::Mark>]
     def marks(piece, unit)
-      [PieceSvg::Mark.new(at: piece.target.to_mm, status: :asked, text: "asked for: #{LengthPrint.call(piece.worn, unit)} inside"),
+      asked = Wording.say('sizes.asked', size: Wording.size(piece.worn, round: piece.round, unit: unit))
+      [PieceSvg::Mark.new(at: piece.target.to_mm, status: :asked, text: asked),
        PieceSvg::Mark.new(at: piece.laid_flat.to_mm, status: piece.status, text: "finished: #{words(piece, unit)}")]
     end
   end

@@ -16,7 +16,8 @@ module Formats
     # @param notes [Note]
     # @param pictures how many the drawing of its technique shows side by side
     # @param state drawing of the piece after it, nil where there is none
-    Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, state: nil)
+    # @param close_up the end that it makes, enlarged, nil where it makes none
+    Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, close_up: nil, state: nil)
     # @param kind :order, :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
@@ -60,8 +61,14 @@ module Formats
       change = try_on
       early = change.any? && look && look + 1 < items.size ? look + 1 : items.size
       later = items.drop(early)
-      [block(:heading, 'Step by step'), Block.new(kind: :steps, items: items.first(early)), *change,
+      [block(:heading, 'Step by step'), *alike, Block.new(kind: :steps, items: items.first(early)), *change,
        (Block.new(kind: :steps, items: later, from: early + 1) if later.any?)].compact
+    end
+
+    # @return [Array<Block>] said where a person makes several of the piece
+    def alike
+      made = @plan.design.made
+      made > 1 ? [block(:text, safe(Wording.say('sizes.made_alike', count: made)))] : []
     end
 
     def unfitted
@@ -93,8 +100,16 @@ module Formats
     def sizes
       assumed = ' (size assumed: measure first)' if @person.assumed
       beads = "<b>#{@person.bead_count} #{@person.bead_count == 1 ? 'bead' : 'beads'}</b>"
-      "<b>#{length(@person.piece.laid_flat)}</b> laid flat, inside <b>#{length(@person.piece.inside)}</b>#{assumed}#{doubt} · #{beads} · " \
-        "about #{@person.working_minutes.round} min of work"
+      "#{measures}#{assumed}#{doubt} · #{beads} · about #{@person.working_minutes.round} min of work"
+    end
+
+    # What does not close round a body has one length.
+    def measures
+      piece = @person.piece
+      return "<b>#{Wording.size(piece.laid_flat, round: false, unit: @unit)}</b>" unless piece.round
+
+      range = ", and down to #{length(piece.worn_shortest)} by the links of its chain" if piece.worn_shortest < piece.inside
+      "<b>#{length(piece.laid_flat)}</b> laid flat, inside <b>#{length(piece.inside)}</b>#{range}"
     end
 
     def doubt
@@ -123,7 +138,7 @@ module Formats
       picture = picture(task)
       Step.new(text: safe(Wording.step(task.step, unit: @unit)), checkpoint: task.step.checkpoint, minutes: Wording.minutes(task.minutes),
         reason: task.reason && safe(Wording.say("list_reasons.#{task.reason}")), notes: notes(task), picture: picture&.to_s,
-        pictures: picture&.number || 1, state: state(task.step))
+        pictures: picture&.number || 1, close_up: close_up(task.step), state: state(task.step))
     end
 
     def notes(task)
@@ -146,6 +161,14 @@ module Formats
       return unless @person.first_of_technique?(task) && TechniqueSvg.drawn?(task.technique.key)
 
       TechniqueSvg.new(task.technique, mirrored: @person.attendee.left_handed?)
+    end
+
+    # The first end lies on the left, as in the drawing of the whole; a left-hander works it mirrored.
+    def close_up(step)
+      made = step.pictured or return
+      first = step.key.include?('/first')
+      EndSvg.new(made, title: Wording.step(step, unit: @unit), hung: EndSvg.hung_in(step),
+        mirrored: first ^ @person.attendee.left_handed?).to_s
     end
 
     # The piece as it is after a step, where the construction can draw it.
@@ -172,8 +195,9 @@ module Formats
       changes = @person.try_on(@plan.table).map { |change| safe(Wording.try_on(change, unit: @unit)) }
       return [] if changes.empty?
 
-      [block(:heading, 'Try it on before the last end is closed'),
-       block(:text, "Measured inside: ________ Asked for: <b>#{length(@person.piece.worn)}</b>. If it does not fit:"),
+      round = @person.piece.round
+      [block(:heading, round ? 'Try it on before the last end is closed' : 'Measure it before the last end is closed'),
+       block(:text, "Measured#{' inside' if round}: ________ Asked for: <b>#{length(@person.piece.worn)}</b>. If it does not fit:"),
        Block.new(kind: :list, items: changes)]
     end
 

@@ -61,6 +61,11 @@ module Formats
       new([shape], title: shape.item.name, span_mm: width, labels: false, ruler: false).bare(width, height, scale)
     end
 
+    # @return [String] its shapes alone, for a drawing of another frame
+    def drawn
+      shapes
+    end
+
     def bare(width, height, scale)
       %(<svg viewBox="-0.5 #{n(-height / 2)} #{n(width)} #{n(height)}" width="#{n(width * scale)}" height="#{n(height * scale)}" ) +
         %(aria-hidden="true" class="part">#{shapes}</svg>)
@@ -108,7 +113,7 @@ module Formats
       shape.turn % 180 != 0 || (shape.turn == 180 && ONE_WAY.include?(shape.form))
     end
 
-    HOLLOW = %i[ring clasp chain hook].freeze
+    HOLLOW = %i[ring loop clasp chain hook].freeze
     # What looks otherwise from the other end.
     ONE_WAY = %i[clasp hook drop path pin].freeze
     N = ->(number) { format(NUMBER, number).sub(/\.?0+\z/, '') }
@@ -144,6 +149,11 @@ module Formats
       (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ) +
         %(ry="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.7"/>) }.join
     }
+    # A line round what hangs in it.
+    LOOP = lambda { |s, _|
+      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" fill="none" ) +
+        %(stroke="#{COLOUR.(s.item)}" stroke-width="0.5"/>)
+    }
     SHAPES = {
       round: ELLIPSE,
       oval: ELLIPSE,
@@ -168,6 +178,7 @@ module Formats
       cover: ELLIPSE,
       cap: ->(s, fill) { RECT.(s, fill, 2.0) },
       ring: RING,
+      loop: LOOP,
       clasp: CLASP,
       hook: HOOK,
       pin: ->(s, fill) { RECT.(s, fill, 0.2) },

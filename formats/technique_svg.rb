@@ -14,6 +14,8 @@ module Formats
     RING = ->(x, y = 14, r = 4.5) { %(<circle cx="#{x}" cy="#{y}" r="#{r}" class="ring"/>) }
     TUBE = ->(x, y = 10.5, w = 6, h = 7) { %(<rect x="#{x}" y="#{y}" width="#{w}" height="#{h}" rx="0.8" class="tube"/>) }
     LINE = ->(path) { %(<path d="#{path}" class="line"/>) }
+    # A second line, told apart from the first.
+    HOLLOW = lambda { |path| %(<path d="#{path}" class="rim"/><path d="#{path}" class="core"/>) }
     THIN = ->(path) { %(<path d="#{path}" class="thin"/>) }
     # Where a hand moves something.
     MOVE = ->(path) { %(<path d="#{path}" class="move"/>) }
@@ -51,9 +53,22 @@ module Formats
       'barrel_knot' => [LINE.('M1 20H36M36 20C40 12 30 10 28 14'),
       LINE.('M1 18H39') + THIN.('M12 12l3 12M16 12l3 12M20 12l3 12') + LINE.('M24 12C30 6 36 10 34 18'),
                         LINE.('M1 14H12M28 14H39') + TUBE.(12, 10, 16, 8) + THIN.('M15 10l2 8M19 10l2 8M23 10l2 8')],
-      'elastic_knot' => [LINE.('M1 8C14 8 24 20 39 20') + LINE.('M1 20C14 20 24 8 39 8'),
-      LINE.('M1 8C12 8 14 20 20 14C26 8 28 20 39 20') + LINE.('M1 20C12 20 14 8 20 14C26 20 28 8 39 8'),
-                         LINE.('M1 14H15M25 14H39') + BEAD.(20, 14, 4) + MOVE.('M8 8h-5m2 -2l-2 2l2 2M32 8h5m-2 -2l2 2l-2 2')],
+      # The left end solid, the right one hollow: the twist on the beads, the loop, the other end through it, and all four pulled.
+      'elastic_knot' => [
+        BEAD.(5, 23, 4) + BEAD.(35, 23, 4) + HOLLOW.('M31 23C24 22 24 15 16 14C12 13 10 9 9 3') +
+          LINE.('M9 23C16 22 16 15 24 14C28 13 30 9 31 3'),
+        BEAD.(5, 24, 3.5) + BEAD.(35, 24, 3.5) + HOLLOW.('M31 24C24 23 24 19 18 18C15 17 14 12 14 8') +
+          LINE.('M9 24C16 23 16 19 22 18C27 17 30 12 26 9C22 7 21 13 27 14L33 12') + MOVE.('M31 6c2 1 3 3 3 5'),
+        BEAD.(5, 24, 3.5) + BEAD.(35, 24, 3.5) + LINE.('M9 24C16 23 16 20 22 19C27 18 30 13 26 10C22 8 21 14 27 15L33 13') +
+          HOLLOW.('M31 24C24 23 24 20 18 19C12 18 16 11 24 12C27 12 31 6 28 4C24 3 23 8 25 12L22 17') + MOVE.('M14 10l4 -1m-2 -2l2 2l-1 3'),
+        BEAD.(5, 20, 3.5) + BEAD.(35, 20, 3.5) + LINE.('M9 20H17M24 10L31 4') + HOLLOW.('M31 20H23M16 10L9 4') + BEAD.(20, 14, 4.5) +
+          MOVE.('M12 24h-7m2 -2l-2 2l2 2M28 24h7m-2 -2l2 2l-2 2M33 8l4 -5m-3 1l3 -1l0 3M7 8l-4 -5m0 3l0 -3l3 1')
+      ],
+      'surgeons_knot' => [HOLLOW.('M39 22C28 22 26 8 20 14C14 20 12 8 6 6') + LINE.('M1 22C12 22 14 8 20 14C26 20 28 8 34 6'),
+      HOLLOW.('M39 22C30 22 28 12 23 13C19 14 20 18 16 17C12 16 12 8 6 5') +
+        LINE.('M1 22C10 22 12 12 17 13C21 14 20 18 24 17C28 16 28 8 34 5') + MOVE.('M17 8h6'),
+                          LINE.('M1 18H17M24 12L33 5') + HOLLOW.('M39 18H23M16 12L7 5') + BEAD.(20, 16, 3.5) +
+                            MOVE.('M8 23h-5m2 -2l-2 2l2 2M32 23h5m-2 -2l2 2l-2 2')],
       'simple_loop' => [LINE.('M20 27V10') + BEAD.(20, 21, 5), LINE.('M20 27V14H34') + BEAD.(20, 21, 5),
       LINE.('M20 27V14H26C32 14 30 4 24 5') + BEAD.(20, 21, 5) + JAW.('M25 9h3'),
                         LINE.('M20 27V15') + RING.(20, 10, 5) + BEAD.(20, 21, 5)],
@@ -83,7 +98,7 @@ module Formats
     }.freeze
     ALIKE = { 'station' => 'flat_crimp', 'double_wrapped_loop' => 'wrapped_loop', 'bead_braid_8' => 'round_braid_8',
       'bead_braid_12' => 'round_braid_8', 'braid_set_up' => 'round_braid_8',
-      'coil_over_coil' => 'close_coil', 'surgeons_knot' => 'elastic_knot', 'stop_knot' => 'overhand_knot',
+      'coil_over_coil' => 'close_coil', 'stop_knot' => 'overhand_knot',
       'twisting' => 'twisting_pairs' }.freeze
 
     # @param technique [String] its key @return [Boolean]
@@ -118,6 +133,7 @@ module Formats
 
     # Told from the attributes, since a sheet of its own is not always there.
     STYLES = { 'line' => 'fill="none" stroke="#12161f" stroke-width="1.1"', 'thin' => 'fill="none" stroke="#12161f" stroke-width="0.6"',
+      'rim' => 'fill="none" stroke="#12161f" stroke-width="1.7"', 'core' => 'fill="none" stroke="#ffffff" stroke-width="0.9"',
       'move' => 'fill="none" stroke="#a63a06" stroke-width="0.9"',
       'jaw' => 'fill="none" stroke="#12161f" stroke-width="1.8" stroke-linejoin="round"',
       'solid' => 'fill="#c9cdd6" stroke="#12161f" stroke-width="0.5"', 'ring' => 'fill="none" stroke="#4f5763" stroke-width="1.4"',

@@ -59,6 +59,9 @@ module Formats
     def step_sentences(step, unit)
       values = { count: step.repeats / step.alike, on: '', **step.values }
       values[:on] = say('steps.led_on', count: values[:through]) if values[:through]
+      values[:past] = values[:past] ? say('steps.led_past', past: values[:past]) : ''
+      %i[circle which pushed].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
+      values[:drawn] = say("steps.drawn.#{values[:drawn]}", unit: unit, loop: values[:loop]) if values[:drawn]
       lines, parts = hung(step)
       values.merge!(hung: ItemNames.on_piece(parts, beside: values[:ring]), around: lines.first) if values[:hung]
       [step_key(step), *step.values[:also].to_a.map { |more| "steps.also.#{more}" }].map { |key| say(key, unit: unit, **values) }.join(' ')
@@ -97,13 +100,19 @@ module Formats
       say('loading.strand', number: strand, runs: runs.map { |part, count| "#{count} #{part.mark}" }.join(', '))
     end
 
+    # @param length [Core::Measure::Length] @param round [Boolean] whether it closes round a body
+    # @return [String] "171 mm inside", or "50 mm long"
+    def size(length, round:, unit: :mm)
+      say("sizes.#{round ? 'round' : 'flat'}", unit: unit, size: length)
+    end
+
     # @param change [Core::Sizing::SizeAdjustment::Change]
     def try_on(change, unit: :mm)
       offer = change.offer
       way = change.by.positive? ? 'longer' : 'shorter'
       say("try_on.#{offer.up_to ? 'adjustable' : way}", unit: unit, by: change.by.abs,
         way: say("offers.#{offer.code}", unit: unit, repeats: offer.repeats, count: offer.count, part: offer.part&.name.to_s),
-        comes_to: offer.inside, up_to: offer.up_to || offer.inside)
+        comes_to: size(offer.inside, round: offer.round, unit: unit), from: offer.inside, up_to: offer.up_to || offer.inside)
     end
 
     def term(term, unit: :mm)

@@ -90,7 +90,7 @@ module Web
       app = serving(studio, runner, folder, stages, today)
       share(app, studio, secret, folder, sharing)
       app.set :restorer, -> { restorer }
-      app.results.prepare if prepared
+      work_ahead(app, today) if prepared
       whole = Rack::Builder.new do
         use Rack::Static, urls: STATIC, root: Assets::FOLDER,
           header_rules: [[:all, { 'cache-control' => 'no-cache', 'x-content-type-options' => 'nosniff' }]]
@@ -105,6 +105,12 @@ module Web
       end.to_app
       app.set(:whole, -> { whole })
       whole
+    end
+
+    # What the first pages need is worked out before they are asked for.
+    def self.work_ahead(app, today)
+      app.results.prepare
+      app.project_times.ask(app.results.now.library, today.call)
     end
 
     def self.serving(studio, runner, folder, stages, today)
@@ -125,7 +131,7 @@ module Web
         set :comparisons, comparisons = Application::Comparisons.new(studio, runner, results)
         set :courses, Application::Courses.new(studio, runner, results, comparisons)
         set :kits, Application::KitStock.new(studio, results)
-        set :project_times, Application::ProjectTimes.new(runner)
+        set :project_times, Application::ProjectTimes.new(runner, studio.result_cache)
         set :drawn, Core::LruCache.new(MOST_DRAWN)
         set :people, Application::People.new(studio)
         set :fragments, Fragments.new
@@ -148,6 +154,6 @@ module Web
       end
       app.set :sign_in, sign_in
     end
-    private_class_method :serving, :share
+    private_class_method :serving, :share, :work_ahead
   end
 end

@@ -56,7 +56,10 @@ module Web
       settings.forecasts.ask(id, found.model) if found.plan
     end
 
+    # Who made a class for a group chooses its project next.
     def class_address(id, anchor = nil)
+      return "/classes/#{id}/projects" if text(:choose) == '1'
+
       query = text(:seat).empty? ? '' : "?#{Rack::Utils.build_query('seat' => text(:seat))}"
       "/classes/#{id}#{"/#{place}" unless place == Presenters::ClassPage::PLACES.keys.first}#{query}#{"##{anchor}" if anchor}"
     end

@@ -4,8 +4,9 @@ module Formats
   module Pdf
     # A page or two for each attendee, as Handout describes it.
     class Handouts < Paper
-      # Of the page's width, for one picture of a technique.
+      # Of the page's width, for one picture of a technique, and for an end enlarged.
       PICTURE_SHARE = 0.14
+      CLOSE_UP_SHARE = 0.5
       STATE_SHARE = 0.45
       INDENT = 14
       BAG = 9.5
@@ -65,6 +66,7 @@ module Formats
         step.checkpoint ? tick("<b>#{text}</b>", size: USUAL * @scale) : rich(text, size: USUAL * @scale)
         step.notes.each { |note| indented { rich(note_text(note), size: SMALL * @scale) } }
         drawing(step.picture, share: [step.pictures * PICTURE_SHARE * @scale, 1.0].min) if step.picture
+        drawing(step.close_up, share: [CLOSE_UP_SHARE * @scale, 1.0].min) if step.close_up
         drawing(step.state, share: STATE_SHARE) if step.state
         pdf.move_down(2)
       end

@@ -21,7 +21,7 @@ RSpec.describe Core::Advice::Choices do
     found = way(:school, :covered)
     minutes = Core::Steps::StepTime.new(calibration, on: plan.workshop.date)
     cover = Core::Making::StepUse.new(key: 'x', technique: 'crimp_cover', repeats: 2, text: :x)
-    expect([found.inside.to_mm, found.parts.fetch(table.part('cover_4'))]).to match([be_within(0.3).of(4).or(be_within(0.3).of(-12)), 2])
+    expect([found.inside.to_mm, found.parts.fetch(table.part('cover_4'))]).to match([be_within(0.5).of(4).or(be_within(0.5).of(-12)), 2])
     expect(found.minutes).to be_within(0.01).of(minutes.minutes(cover, table.technique('crimp_cover'), beginner)) if found.inside.positive?
     expect(found.fresh.map(&:key)).to eq(%w[crimp_cover])
     expect(found.cure.apply(bracelet).component('front').parameters).to include('school' => 'covered', 'cover' => 'cover_4')

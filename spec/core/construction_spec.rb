@@ -24,6 +24,8 @@ RSpec.describe Core::Construction do
       gap: '40 mm',
       crimp: 'crimp'
     },
+    mixed: { line: 'cable', mix: list.('seed', 'seed', 'disc_2', 'round_6'), crimp: 'crimp' },
+    alternating: { line: 'cable', beads: list.('round_8', 'round_6'), spacer: 'seed', crimp: 'crimp' },
     twisted_strands: { line: 'cable', pattern: fill.('seed'), crimp: 'crimp', ring: 'ring' },
     knotted_cord: { cord: 'cord', cords: 3, folded: 1, beads: list.('round_12'), button: 'round_8' },
     beaded_flower: { wire: 'wire', bead: 'seed', way: 'crossover', petals: 6, beads: 12 },
@@ -65,6 +67,8 @@ RSpec.describe Core::Construction do
     'knotted_cord, more beads between shared knots' => [:knotted_cord,
       { cord: 'cord', beads: list.('round_12', 'round_8'), knots: 'neighbours_share',
       closure: 'loop', button: 'round_12' }],
+    'knotted_cord, hook in a loop' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)),
+      small_bead: 'round_8', other_small_bead: 'round_6', borrowed: 'in_turn', rest: 'bare_cord', closure: 'hook', hook: 'clasp' }],
     'knotted_cord, three lanes' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)),
       small_bead: 'round_8',
       rest: 'bare_cord', closure: 'loop', button: 'round_12' }]
@@ -79,7 +83,7 @@ RSpec.describe Core::Construction do
       it 'draws each counted thing where it lies, within its own length' do
         drawn = work_up.layout.reject { |shape| shape.role == :line }
         expect(drawn.map { |s| s.item.key }.tally.except('crimp', 'cover'))
-          .to eq(counts(work_up).except('crimp', 'cover'))
+          .to eq(counts(work_up.with(parts: work_up.parts.reject { |use| use.role == :left_over })).except('crimp', 'cover'))
         expect(drawn).to all(satisfy { |s| s.x.between?(0, work_up.lengths.beaded.to_mm) })
       end
 
@@ -126,10 +130,11 @@ RSpec.describe Core::Construction do
     # hands need.
     [[3, {}, 100],
      [1, {}, 150],
-     [3, { tails: 'buried', bury_through: 4 }, (8 + 8 + 8 + 8 + 25) * 2],
+     # Round the loop, back through the crimp and four beads, and 25 to hold.
+     [3, { tails: 'buried', bury_through: 4 }, ((Math::PI * 3.38) + 2 + (4 * 8) + 25) * 2],
      [1, { tails: 'buried', bury_through: 4 }, 150]].each do |level, parameters, tails|
       it "leaves #{tails} mm of tails at level #{level} with #{parameters}" do
-        expect(front(level: level, **parameters).cuts.first.tails).to eq(mm(tails))
+        expect(front(level: level, **parameters).cuts.first.tails.to_mm).to be_within(1e-4).of(tails)
       end
     end
 
@@ -215,6 +220,46 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
 
   def counts(work_up)
     work_up.parts.group_by { |use| use.part.key }.transform_values { |uses| uses.sum(&:count) }
+  end
+
+  # By hand: 416 of run in steps of 8 + 4 are 34 beads, each with its spacer, and 8 of bare line; each of two lines goes half round 17
+  # beads, 17 · (4π - 8) = 77.6 more (common practice, no source: about 78).
+  describe Core::Construction::Kinds::Alternating do
+    let(:table) { sample_table.with(parts: sample_table.parts.merge('pair' => part('pair', 4, 4, hole: mm(0.9)))) }
+    let(:work_up) do
+      Core::Construction::Kinds.fetch(:alternating).build({ 'line' => 'cable', 'beads' => list.('round_8'), 'spacer' => 'pair',
+        'crimp' => 'crimp' }, table).call(target: mm(416 + 10), maker: Core::Making::Maker.new)
+    end
+
+    it 'sets beads on two lines in turn, each with a spacer on both' do
+      expect(counts(work_up)).to eq('round_8' => 34, 'pair' => 34, 'crimp' => 2)
+      expect(work_up.lengths.working.last.length).to eq(mm(8))
+      expect(work_up.cuts.map { |cut| [cut.count, cut.consumption.to_mm.round(1)] }).to eq([[2, 77.6]])
+      sides = work_up.layout.select { |shape| shape.role == :bead }.map { |shape| shape.y <=> 0 }
+      expect(sides.each_slice(2).uniq).to eq([[-1, 1]])
+      expect(work_up.joins.map { |join| [join.kind, join.passes] }).to include([:lines_through, 1], [:holds_by_friction, 2],
+        [:crimp_on_lines, 4])
+    end
+
+    it 'leaves less than a bead with its spacer bare, at any length' do
+      (100..400).step(7) do |target|
+        made = built(:alternating, samples[:alternating], target: target)
+        expect(made.lengths.working.last.length.to_mm).to be_between(0, 10)
+      end
+    end
+  end
+
+  # By hand: 343 of beads 1.5 long are 229, and a tenth more to choose from; shares of 2 : 1 : 1.
+  describe Core::Construction::Kinds::Mixed do
+    it 'counts a mix by its length and its shares, with some to choose from' do
+      table = sample_table.with(parts: sample_table.parts.merge(%w[a b c].to_h { |key| [key, part(key, 1.5, 2)] }))
+      work_up = Core::Construction::Kinds.fetch(:mixed).build({ 'line' => 'cable', 'mix' => list.('a', 'a', 'b', 'c'), 'crimp' => 'crimp' },
+        table).call(target: mm(343 + 10), maker: Core::Making::Maker.new)
+      strung = work_up.parts.select { |use| use.role == :bead }.to_h { |use| [use.part.key, use.count] }
+      expect([strung.values.sum, strung['a']]).to match([229, be_between(114, 115)])
+      expect(counts(work_up).except('crimp').values.sum).to eq(252)
+      expect(work_up.steps.find { |step| step.key == 'string' }.values[:strung]).to eq(mm(343))
+    end
   end
 
   describe Core::Construction::Kinds::TwoHole do
@@ -341,12 +386,13 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     {
       977 => ['knotted_cord, list between shared knots', [8, 2, nil], [1500], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
       750 => ['knotted_cord, list between shared knots', [8, 2, nil], [1273], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
-      ((178 * 3) + 40) => ['knotted_cord, three lanes', [14, nil, 2], [889, 1778], {}]
+      ((178 * 3) + 40) => ['knotted_cord, three lanes', [14, nil, 2], [889, 1778], {}],
+      ((178 * 3) + 39) => ['knotted_cord, hook in a loop', [14, nil, 2], [889, 1778], {}]
     }.each do |target, (name, knots, lengths, changes)|
       it "takes about #{lengths.join(' and ')} of cord for #{name}" do
         work_up = built(:knotted_cord, ways.fetch(name).last, target: target, **changes)
         repeats = work_up.steps.to_h { |step| [step.key, step.repeats] }
-        expect([repeats['knot'], repeats['stop'], (repeats['close'] if name.include?('lanes'))]).to eq(knots)
+        expect([repeats['knot'], repeats['stop'], (repeats['close'] + repeats['start_loop'] if repeats['start_loop'])]).to eq(knots)
         expect(work_up.cuts.map { |cut| cut.length.to_mm }).to match(lengths.map { |length| be_within(length * 0.15).of(length) })
       end
     end
@@ -381,7 +427,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       beads = work_up.layout.select { |shape| shape.item.key == 'round_8' }
       expect([counts(work_up)['crimp'], grip.passes, beads.map { |shape| shape.y.round(3) }.uniq.size]).to eq([2, 8, 4])
       first = work_up.layout.select { |shape| shape.role == :holder }.map { |shape| shape.x - (shape.along / 2) }.min
-      expect(first).to be_within(1e-6).of(sample_table.part('crimp').along.to_mm + 10)
+      expect(first).to be_within(1e-6).of(3 + sample_table.part('crimp').along.to_mm + 10)
     end
 
     it 'sets a lip on both sides of each bar on every row, uses the outer holes of a wider bar, hangs all loops of an end in one ring' do
@@ -581,8 +627,9 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         maker: Core::Making::Maker.new)
     end
 
-    let(:seeds) { table_with(parts: [part('s11', 1.45, 2.15), part('s8', 2.05, 3.05), part('r6', 6), part('hook19', 19, 8, kind: :hook)],
-      lines: [['rope', :rope, 8], ['thin', :cord, 0.4], ['wire4', :wire, 0.4]]) }
+    let(:seeds) { table_with(parts: [part('s11', 1.45, 2.15, hole: mm(0.8)), part('s8', 2.05, 3.05), part('r6', 6),
+      part('hook19', 19, 8, kind: :hook)],
+      lines: [['rope', :rope, 8], ['thin', :cord, 0.4], ['fine', :thread, 0.2], ['wire4', :wire, 0.4]]) }
     let(:chain) { { thread: 'thin', colours: list.('s11'), middle: 's11', separator: 's11', crimp: 'crimp' } }
 
     # Common practice, no source: each within 15 of 100 of what makers cut; a band needs 890 at the least, and 1500 is roomy.
@@ -605,17 +652,17 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect(passes).to eq('s11' => 2, 'seed' => 2, 'disc_2' => 1)
     end
 
-    # From memory, within a quarter: size 11 takes about 16.8 of each thread end a flower where both petals of a side are threaded at once.
+    # From memory, within 15 of 100: size 11 takes about 16.8 of each thread end a flower where both petals of a side are threaded at once.
     # Both ends of the band are alike, and crimp cover and guard take about 7 each.
     it 'threads both petals of a side at once with a thread length of its own, and ends alike' do
       table = seeds.with(parts: seeds.parts.merge('guard' => part('guard', 4, 4, kind: :wire_guard, hole: mm(1)),
         'cover3' => part('cover3', 3, 3, kind: :cover)))
       bands = %w[across out_and_round].map do |route|
-        made(:flower_chain, chain.merge(route: route, guard: 'guard', cover: 'cover3'), table, target: 154)
+        made(:flower_chain, chain.merge(thread: 'fine', route: route, guard: 'guard', cover: 'cover3'), table, target: 154)
       end
       n = bands.last.lengths.repeats
       halves = bands.map { |band| (band.cuts.first.body.to_mm / 2 / n).round(1) }
-      expect(halves).to match([be < 16.8, be_within(16.8 * 0.25).of(16.8)])
+      expect(halves).to match([be < 16.8, be_within(16.8 * 0.15).of(16.8)])
       expect(counts(bands.last)).to include('guard' => 2, 'crimp' => 2, 'cover3' => 2, 's11' => (6 * n) + n + (2 * (n - 1)))
       ends = bands.last.lengths.working.last.length.to_mm
       expect([ends, bands.last.ends.values.map { |one| one.item.key }]).to eq([14.0, %w[guard guard]])
@@ -645,14 +692,14 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         .to eq(%i[end_fits end_loose])
     end
 
-    # An independent sum over the way that is drawn.
-    it 'cuts as much thread as the drawn way is long, also mirrored' do
+    # An independent sum over the way that is drawn through the middles of the holes: drawn taut, it is somewhat shorter.
+    it 'cuts a little less thread than the drawn way is long, also mirrored' do
       work_up = made(:flower_chain, chain, seeds, target: 165)
       drawn = work_up.layout.select { |shape| shape.form == :path }.sum do |shape|
         points = shape.path.scan(/[ML](-?[\d.]+) (-?[\d.]+)/).map { |pair| pair.map(&:to_f) }
         points.each_cons(2).sum { |(ax, ay), (bx, by)| Math.sqrt(((bx - ax)**2) + ((by - ay)**2)) }
       end
-      expect(work_up.cuts.first.body.to_mm).to be_within(1).of(drawn)
+      expect(work_up.cuts.first.body.to_mm).to be_between(drawn * 0.85, drawn)
       expect(work_up.threads.value.mirrored.length).to be_within(1e-6).of(work_up.threads.value.length)
     end
 

@@ -37,12 +37,12 @@ RSpec.describe 'Pieces made of pieces' do
     end
   end
 
-  # place => how many of the ten beads of a 80 mm front it means
+  # place => how many of the ten beads of an 80 mm front it means
   { 'centre' => 1, 'front' => 10, 'front@each' => 10, 'front@every_3' => 3, 'front@middle' => 1, 'front@first' => 1,
     'front.pattern.0@every_2' => 5,
     'front.pattern.0.0@last' => 1 }.each do |place, number|
     it "hangs #{number} at #{place}, before the step that closes" do
-      piece = fit(design(strung(mirror: false), charm(place)), 60)
+      piece = fit(design(strung(mirror: false), charm(place)), 66)
       expect(piece.work_ups['front'].parts.first.count).to eq(10)
       expect(counts(piece)).to include('drop' => number, 'open_ring' => number)
       expect(keys(piece).index('charm/join')).to be < keys(piece).index('front/second_end')

@@ -55,8 +55,10 @@ RSpec.describe Formats::Wording do
     said = piece.steps.to_h { |step| [step.key, described_class.step(step)] }
     expect(said.fetch('clasp_end/join')).to eq('Twist the 5 mm opening ring open. Hang the 6 mm soldered ring and the 12 mm spring clasp ' \
                                                'in it. Twist it shut, a little past flush and back.')
-    expect(said.fetch('front/first_end')).to eq('First end: thread a 1.5 mm crimp tube, then the 6 mm soldered ring. Lead the 0.38 mm ' \
-                                                'coated cable back through the crimp, beside itself, and flatten the crimp.')
+    expect(said.fetch('front/first_end'))
+      .to eq('First end: thread a 1.5 mm crimp tube, then the 6 mm soldered ring. Lead the 0.38 mm coated cable back through the ' \
+             'crimp, beside itself. Draw it in until the loop is 3 mm wide and still moves, and flatten the crimp. Seen from its end, ' \
+             'nothing of the crimp is hollow.')
     cut = piece.cuts.find { |one| one.role == :strand }.measured
     expect(said.fetch('front/cut_line')).to eq("Cut #{cut.to_mm.to_i} mm of 0.38 mm coated cable.")
   end

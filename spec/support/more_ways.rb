@@ -5,18 +5,29 @@ module MoreWays
   row = ->(*keys) { keys.map { |key| { 'part' => key } } }
   fill = ->(*keys) { [{ 'repeat' => row.(*keys), 'fill' => true }] }
   ALL = {
+    alternating: [2, 3].product([%w[flat crimp], %w[clamshell shell]]).map { |lines, (school, cover)|
+      { line: 'cable', lines: lines, beads: row.('round_8'), spacer: 'seed', crimp: 'crimp', school: school,
+        **(cover == 'shell' ? { cover: cover, lines_in: 'straight' } : {}) } },
     chain: [{ chain: 'chain', halves: true }],
     coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 }],
     disc_braid: [{ cord: 'cord' }],
     findings: [{ parts: row.('open_ring') }, { parts: row.('ear_wire') }, { parts: row.('split') }],
-    flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' }],
+    flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' },
+                   { thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', guard: 'ring' }],
     framed: [{ wire: 'wire_18', binding: 'wire' }],
     jig_form: [{ wire: 'wire_20', hammered: true }],
-    knotted_cord: [{ cord: 'cord', cords: 2, folded: 1, beads: row.('round_12'), closure: 'slider', slider: 'round_8' }],
+    knotted_cord: [{ cord: 'cord', beads: row.('round_12'), knots: 'neighbours_share', closure: 'slider', free_tail: '100 mm' },
+                   { cord: 'cord', beads: row.('round_12'), button: 'round_12' },
+                   { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: row.(*(['round_12'] * 7)), small_bead: 'round_8',
+                     rest: 'bare_cord',
+                     button: 'round_12' },
+                   { cord: 'cord', cords: 2, folded: 1, beads: row.('round_12'), closure: 'slider', slider: 'round_8' }],
     linked: [{ unit: row.('connector_2', 'open_ring') }],
-    looped_rope: [{ rope: 'cord', hook: 'clasp', whip: 'cable' }],
+    looped_rope: [{ rope: 'cord', hook: 'clasp', whip: 'cable' }, { rope: 'cord', hook: 'clasp', whip: 'cable', whip_glued: false }],
     memory_coil: [{ wire: 'coil', pattern: fill.('round_6') },
                   { wire: 'coil', rows: 2, pattern: fill.('round_6'), bent_ends: true, end_ring: 'open_ring' }],
+    mixed: [{ line: 'cable', mix: row.('seed', 'disc_2'), crimp: 'crimp', strung_by: 'spinner' },
+            { line: 'cable', mix: row.('seed', 'disc_2'), crimp: 'crimp' }],
     spray: %w[crossover frame].map { |way|
       { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed',
         stem_wire: 'wire_18' } },
@@ -25,10 +36,14 @@ module MoreWays
     strung: [{ line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), start: 'middle', tails: 'buried' },
              { line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), school: 'clamshell', cover: 'shell' },
              { line: 'cable', pattern: fill.('round_8'), school: 'clamshell_glued', cover: 'shell' }],
+    stretch: [{ elastic: 'elastic', pattern: fill.('round_8'), hider: 'round_12', hider_at: 'strung_last', finish: 'trim_then_glue' },
+              { elastic: 'elastic', pattern: fill.('round_8'), elastic_knot: 'surgeons', finish: 'trim_then_glue' },
+              { elastic: 'elastic', pattern: fill.('round_8'), elastic_knot: 'twist_and_loop', finish: 'trim_alone' }],
     two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between|
       { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
-        crimp: 'crimp', connector: "connector_#{lines}" } },
-    wire_link: [{ wire: 'wire_20', stack: row.('round_8') }]
+        crimp: 'crimp', connector: "connector_#{lines}", link: ('open_ring' if lines == 3) }.compact },
+    wire_link: [{ wire: 'wire_20', stack: row.('round_8') },
+      { wire: 'wire_20', first: 'wrapped', last: 'wrapped', inner: '5 mm', inner_last: '3 mm' }]
   }.transform_values { |all| all.map { |one| one.transform_keys(&:to_s) } }.freeze
 
   # @param samples [#sample_table, #part] @return [Core::Catalogue::Table] with the parts that they take

@@ -34,7 +34,7 @@ RSpec.describe 'The composer', type: :feature do
     expect(page).to have_css('.chip[aria-current]', text: '2 × M')
     find('.closure', text: 'Clasp and extender').click
     expect(page).to have_css('#compose-count .kit', text: 'extender chain')
-    select 'folded crimp', from: 'Ends'
+    select 'folded crimp', from: 'How it is closed'
     expect(page).to have_css('#compose-strip .btn:not(:disabled)', text: 'Undo')
     click_on 'Save the project'
     expect(page).to have_text('saved as version 1').and have_text('Lunar Lace')

@@ -110,6 +110,6 @@ RSpec.describe Web::Routes::Sessions, type: :request do
     expect(page).to include('being worked out')
     app_settings.project_times.known(app_settings.results.now.library).wait(Studios::PATIENCE)
     get '/projects'
-    expect(page).to include('In a group, half of the classes', 'Alone:')
+    expect(page).to include('8 people: nine of ten classes end within', 'Alone:')
   end
 end

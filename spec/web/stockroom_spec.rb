@@ -83,13 +83,13 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
   end
 
   it 'refuses a change that would leave a project unbuildable, and makes one that does not' do
-    get '/stockroom/parts/crimp_2_silver'
+    get '/stockroom/parts/crimp_15_silver'
     expect(page).to include('Used in')
-    crimp = good.merge(name: '2 mm crimp tube', kind: 'bead', along: '2 mm', outer: '2 mm', hole: '1.3 mm')
-    send_form('/stockroom/parts/crimp_2_silver', **crimp)
+    crimp = good.merge(name: '1.5 mm crimp tube', kind: 'bead', along: '1.5 mm', outer: '1.6 mm', hole: '1.0 mm')
+    send_form('/stockroom/parts/crimp_15_silver', **crimp)
     expect([last_response.status, page]).to match([422, a_string_including('could not be built with this')])
     before = plan_of(2).people.first.piece.on_line
-    send_form('/stockroom/parts/crimp_2_silver', **crimp, kind: 'crimp', form: 'crimp', along: '3 mm')
+    send_form('/stockroom/parts/crimp_15_silver', **crimp, kind: 'crimp', form: 'crimp', along: '3 mm')
     expect(plan_of(2).people.first.piece.on_line).not_to eq(before)
   end
 
@@ -261,7 +261,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       get '/stockroom', find: 'smoky grey'
       expect(page).not_to include('8 mm round, smoky grey glass')
       get '/stockroom', find: 'smoky grey', hidden: '1'
-      expect(page).to include('8 mm round, smoky grey glass', ', hidden')
+      expect(page).to include('8 mm round, smoky grey glass', '<span class="hint">hidden</span>')
       expect(plan_of(1).people.first.needs.map { |need| need.part.key }).to include('round_8_smoke')
       send_form('/stockroom/parts/round_8_smoke/hide', away: '0')
       expect(palette.call).to be(true)

@@ -262,7 +262,8 @@ RSpec.describe Web::Routes::Supplies, type: :request do
 
     { { supplier: 'stall' } => 'at least one pack',
       { supplier: 'x', amount: { 'part:round_6_frost' => '4' }, price: { 'part:round_6_frost' => '3' } } => 'Choose a supplier',
-      { supplier: 'stall', amount: { 'part:round_6_frost' => '4' }, price: { 'part:round_6_frost' => 'dear' } } => 'Give the price of a pack',
+      { supplier: 'stall', amount: { 'part:round_6_frost' => '4' }, price: { 'part:round_6_frost' => 'dear' } } =>
+        'Give the price of a pack',
       { supplier: 'stall', price: { 'part:round_6_frost' => '3' } } => 'Give how many are in a pack',
       { supplier: 'stall', amount: { 'part:none' => '4' }, price: { 'part:none' => '3' } } => 'at least one pack',
       { amount: 'x', price: ['y'] } => 'at least one pack' }.each do |typed, message|

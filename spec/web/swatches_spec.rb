@@ -23,12 +23,12 @@ RSpec.describe Web::Routes::Swatches, type: :request do
     before = cords
     usual = 1.5 * ((6 * Math::PI) + 4)
     measure('40 mm')
-    # Eight knots between seven beads and two that slide.
-    more = 10 * (40 - usual)
+    # Eight knots about seven beads; a slider holds both ends.
+    more = 8 * (40 - usual)
     expect(cords.zip(before).map { |now, was| now - was }).to all(be_within(0.01).of(more))
     measure('30', whose: '2')
     expect(cords.zip(before).map { |now, was| now - was })
-      .to match([be_within(0.01).of(more), be_within(0.01).of(10 * (30 - usual)), be_within(0.01).of(more)])
+      .to match([be_within(0.01).of(more), be_within(0.01).of(8 * (30 - usual)), be_within(0.01).of(more)])
     get "/classes/#{id}"
     table = Nokogiri::HTML(page).at('#measured-fold').text.gsub(/\s+/, ' ')
     expect(table).to include('34.3 mm', 'The studio: 40 mm', ': 30 mm')

@@ -34,6 +34,11 @@ module Web
         read? && @params['confirm'] == '1' && rows_wrong.zero?
       end
 
+      # @return [Boolean] whether the project is chosen when the people are in
+      def choose?
+        @params['choose'] == '1' || @params['project'] == NewClassForm::BY_GROUP
+      end
+
       def title
         @stored.state.workshop.title
       end

@@ -10,6 +10,13 @@ module Web
         Formats::LengthPrint.call(value, unit, signed: signed)
       end
 
+      # @param offer [Core::Sizing::NearerSizes::NearerSize] @return [String] how far it is from the wish, or its size where it meets it
+      def offer_size(offer)
+        return say('offers.range', from: offer.inside, to: offer.up_to) if offer.up_to
+
+        offer.deviation.zero? ? length(offer.inside) : length(offer.deviation, signed: true)
+      end
+
       # To the nearest hundredth, for what must fit.
       def fine(value, signed: false)
         Formats::LengthPrint.fine(value, unit, signed: signed)

@@ -6,8 +6,16 @@ module Web
     class ProjectChoice
       include Printing
 
-      # suits: Core::Comparison::Suitability · words: why it stands where it does · drawing: of the piece at a usual size
-      Row = Core::Value.define(:suits, :words, :facts, :drawing, :taken)
+      # One project.
+      #
+      # @param suits [Core::Comparison::Suitability]
+      # @param words why it stands where it does
+      # @param drawing of the piece, as it is worn
+      # @param cells what stands in each of COLUMNS, nil where it is not known
+      # @param more what else matters for these people
+      Row = Core::Value.define(:suits, :words, :drawing, :cells, :more, :taken)
+
+      COLUMNS = %i[chance end_by seat level to_buy].freeze
 
       attr_reader :unit
 
@@ -56,12 +64,13 @@ module Web
       # @return [Array<Row>] those the filters leave, best first
       def rows
         kept = found.select { |one| kept?(one) }.sort_by(&:rank)
-        kept.map { |one| Row.new(suits: one, words: suits_words(one), facts: facts(one), drawing: drawing(one), taken: one.key == current) }
+        kept.map { |one|
+ Row.new(suits: one, words: suits_words(one), drawing: drawing(one), cells: cells(one), more: more(one), taken: one.key == current) }
       end
 
-      # @return [String] as a sentence of its own
-      def facts_line(row)
-        row.facts.join(' · ').sub(/\A./, &:upcase)
+      # @return [Array<Symbol>]
+      def columns
+        COLUMNS
       end
 
       # @return [Integer] known so far, of all
@@ -70,7 +79,7 @@ module Web
       end
 
       def all
-        @result.projects.size
+        @result.projects.count { |saved| !saved.design.test_piece }
       end
 
       def hidden
@@ -129,27 +138,26 @@ module Web
         "#{count_of(names.size, 'person lacks', 'people lack')} a technique: #{some_names(names)}"
       end
 
-      def facts(one)
-        return [] if one.problem
+      # @return [Hash{Symbol=>String}]
+      def cells(one)
+        return {} if one.problem
 
-        [*(finishing(one) if one.chance),
-         (one.seat ? "#{one.seat} a seat" : 'no price: some of it has no offer'),
-         (one.short.zero? ? 'all in stock' : "#{count_of(one.short, 'thing')} to buy"),
-         "level #{one.level}",
-         lacking_words(one.lacking.keys),
-         ("#{one.unmeasured} to measure" if one.unmeasured.positive?)].compact
+        { chance: one.chance && "#{hundredths(one.chance)} in 100", end_by: one.chance && (@result.workshop.start + one.late_end).to_s,
+          seat: one.seat&.to_s, level: one.level.to_s, to_buy: one.short.zero? ? 'nothing' : count_of(one.short, 'thing') }
       end
 
-      # The chance stands in the reason where it is one.
-      def finishing(one)
-        by = "9 of 10 classes end by #{@result.workshop.start + one.late_end}"
-        %i[good tight too_long].include?(one.reason) ? [by] : ["#{hundredths(one.chance)} in 100 chance that everyone finishes", by]
+      # @return [String]
+      def more(one)
+        return '' if one.problem
+
+        told = [lacking_words(one.lacking.keys), ("#{one.unmeasured} to measure" if one.unmeasured.positive?)]
+        told.compact.join(' · ').sub(/\A./, &:upcase)
       end
 
       def drawing(one)
         design = @result.projects.find { |saved| saved.design.key == one.key }&.design or return ''
         piece = Core::Sizing::Blueprint.new(design, @result.catalogue).fit_usual
-        piece.is_a?(Core::Sizing::Piece) ? UsualDrawing.of(design, piece, unit) : ''
+        piece.is_a?(Core::Sizing::Piece) ? UsualDrawing.worn(design, piece) : ''
       rescue Core::Error
         ''
       end

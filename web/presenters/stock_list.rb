@@ -6,9 +6,20 @@ module Web
     class StockList
       include Printing
 
-      # One thing. part, line: whether it is one · words: what it is found by · low: whether none is on the shelf
+      # One thing.
+      #
+      # @param part whether it is one, line: see part
+      # @param words what it is found by
+      # @param low whether none is on the shelf
+      # @param count of it on the shelf, nil for what is not counted by the piece
+      # @param price of the pack that is cheapest by the piece, nil without one
       Row = Core::Value.define(:item, :part, :line, :path, :stock_path, :name, :kind, :kind_words, :measures, :material, :shelf, :low,
-        :words, :hidden)
+        :words, :hidden, count: nil, price: nil) do
+        # @return [String] its place in the page
+        def anchor
+          path.split('/').last(2).join('-')
+        end
+      end
       LONGEST = 60
       # More are not shown at once.
       MOST_SHOWN = 500
@@ -20,6 +31,7 @@ module Web
       def initialize(library, stock, params, unit, all = nil)
         @all = all
         @table = library.table
+        @market = library.market
         @stock = stock
         @params = params
         @unit = unit
@@ -62,6 +74,11 @@ module Web
         rows.first(MOST_SHOWN)
       end
 
+      # @return [Hash{String=>Array<Row>}] the shown ones by the name of their kind
+      def groups
+        shown.group_by(&:kind_words)
+      end
+
       # @return [Boolean] whether the page holds everything, so that it can be narrowed without asking again
       def whole?
         all.size <= MOST_SHOWN
@@ -75,10 +92,10 @@ module Web
 
       # @return [Array<Row>]
       def all
-        @all ||= @table.lines.values.sort_by { |line| [line.kind, line.thickness] }.map { |line| line_row(line) } +
-                 @table.parts.values.sort_by { |part|
+        @all ||= @table.parts.values.sort_by { |part|
                    [Core::Catalogue::Part::KINDS.index(part.kind), part.name]
                  }.map { |part| part_row(part) } +
+                 @table.lines.values.sort_by { |line| [line.kind, line.thickness] }.map { |line| line_row(line) } +
                  @table.tools.values.map { |tool| tool_row(tool) }
       end
 
@@ -87,10 +104,10 @@ module Web
       def part_row(part)
         shelf = @stock.part(part.key)
         hole = part.hole ? "hole #{fine(part.hole)}" : 'hole not measured'
-        measures = "#{length(part.along)} along, #{length(part.outer)} across, #{hole}"
+        measures = "#{length(part.along)} × #{length(part.outer)}, #{hole}"
         row(part, "/stockroom/parts/#{part.key}", stock: true, kind: part.kind.to_s, kind_words: say("kinds.#{part.kind}"),
           measures: measures, material: part.material || 'not known',
-          shelf: shelf.zero? ? 'none' : shelf.to_s, low: shelf < 1, part: true)
+          shelf: shelf.zero? ? 'none' : shelf.to_s, low: shelf < 1, part: true, count: shelf, price: price_of(part))
       end
 
       def line_row(line)
@@ -100,7 +117,14 @@ module Web
           material: line.material || 'not known',
           shelf: bars.empty? ? 'none' : bars.sort.reverse.map { |bar, count|
             "#{count} × #{length(bar)}"
-          }.join(', '), low: bars.empty?, line: true)
+          }.join(', '), low: bars.empty?, line: true, price: price_of(line))
+      end
+
+      # @return [String, nil]
+      def price_of(item)
+        offers = item.is_a?(Core::Catalogue::Line) ? @market.reels_of(item) : @market.packs_of(item).map(&:first)
+        best = offers.min_by { |offer| Rational(offer.price.minor, offer.amount) } or return
+        "#{best.price} for #{Formats::OfferText.content(best, unit)}"
       end
 
       def tool_row(tool)

@@ -2,12 +2,17 @@
 
 module Web
   module Presenters
-    # A design drawn to scale at a usual size, on a ruler of its own.
+    # A design drawn at a usual size: to scale on a ruler of its own, or small as it is worn.
     module UsualDrawing
       LEAST_MM = 220
       STEP_MM = 20
 
       module_function
+
+      # @return [String] SVG
+      def worn(design, piece)
+        Formats::WornSvg.new(piece, title: design.name).to_s
+      end
 
       # @return [String] SVG
       def of(design, piece, unit)

@@ -45,7 +45,12 @@ module Web
           form = Presenters::NewClassForm.new(studio, params)
           halt 422, page(:new_class, title: 'New class', form: form) unless form.valid?
 
-          redirect to(once { "/classes/#{studio.classes.create(form.state)}" }), 303
+          address = once { "/classes/#{studio.classes.create(form.state)}" }
+          id = address[/\d+\z/].to_i
+          next page(:paste, title: 'People',
+            list: Presenters::PeopleList.new(studio.classes.find(id), params)) unless form.list.strip.empty?
+
+          redirect to(form.by_group? ? "#{address}/projects" : address), 303
         end
       end
 

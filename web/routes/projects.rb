@@ -7,7 +7,8 @@ module Web
       def self.registered(app)
         app.get('/projects') do
           settings.project_times.ask(library, moment.today) unless polled?
-          found = Presenters::Library.new(library, settings.project_times.known(library), unit, settings.drawn)
+          found = Presenters::Library.new(library, settings.project_times.known(library), unit, settings.drawn,
+            Presenters::Library::Filter.new(params))
           next show_sections(found.rows.map { |row| time_section(found, row) }, title: 'Projects', kind: 'wide') if redraw?
 
           page(:projects, title: 'Projects', library: found, drafts: studio.drafts.all)

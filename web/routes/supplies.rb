@@ -26,7 +26,7 @@ module Web
           address = once do
             entry = form.entry(stock_item)
             studio.ledger.post([entry])
-            "#{stock_item.path}/stock"
+            text(:back).match?(/\A[\w-]+\z/) ? "/stockroom##{text(:back)}" : "#{stock_item.path}/stock"
           end
           entered = "#{stock_item.item.name}: entered. A wrong entry is corrected with “Adjust”."
           flash(entry.quantity.zero? ? 'The count agrees; nothing to enter.' : entered) if entry

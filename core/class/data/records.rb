@@ -22,7 +22,7 @@ module Core
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
         apart: :boolean, length: :length)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
-        overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, components: COMPONENT)
+        overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, test_piece: :boolean, components: COMPONENT)
       NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,
         other_allergy: :text, low_vision: :boolean,
         help: :symbols)

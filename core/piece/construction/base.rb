@@ -25,6 +25,15 @@ module Core
           @cut_to_body == true
         end
 
+        # Says that its line is drawn tight, by weaving, knots or glue: nothing of it is left slack for the piece to bend.
+        def drawn_tight
+          @drawn_tight = true
+        end
+
+        def drawn_tight?
+          @drawn_tight == true
+        end
+
         def parameter(name, type, **options)
           declared = Parameter.new(name: name, type: type, **options)
           parameters[name] = declared

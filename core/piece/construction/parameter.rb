@@ -8,7 +8,10 @@ module Core
     #   (steps in someone's own words) or :chart (colours on strands)
     # @param of the choices (:choice) or the kinds of part or line allowed (:part, :line)
     # @param range bounds, both inclusive
-    Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil) do
+    # @param group what it is set together with, nil for none
+    # @param only_with {parameter => choices} under which it says anything; empty for always
+    Parameter = Value.define(:name, :type, default: nil, required: true, of: nil, range: nil, group: nil,
+      only_with: {}.freeze) do
       # @param data [Object] as parsed from JSON, nil when absent
       # @return [Array(Object, Array<Problem>)] the value (nil when it cannot be read) and what is wrong
       def read(data, table)
@@ -16,6 +19,11 @@ module Core
         return [nil, required ? [problem(:missing)] : []] if data.nil?
 
         send("read_#{type}", data, table)
+      end
+
+      # @param values [Hash{Symbol=>Object}] the choices as they are @return [Boolean] whether it says anything beside them
+      def says_something?(values)
+        only_with.all? { |name, choices| choices.include?(values[name].to_s.to_sym) }
       end
 
       # @param item [Catalogue::Part, Catalogue::Line]

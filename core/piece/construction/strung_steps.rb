@@ -13,8 +13,9 @@ module Core
 
       # @param technique [String] that closes an end @param start [Symbol] a key of BEFORE
       # @param beads [Array<Catalogue::Part>] on one line, in order @param length [Measure::Length] with its ends
-      # @param strung [Measure::Length] of the beads alone
-      def initialize(technique:, start:, strands:, beads:, length:, strung:)
+      # @param strung [Measure::Length] of the beads alone @param made [Array<Making::LineEnd>] the first end and the last
+      def initialize(technique:, start:, strands:, beads:, length:, strung:, made:)
+        @over_tail = start == :first_end ? made.first.shared.size : 0
         @technique = technique
         @start = start
         @strands = strands
@@ -53,6 +54,7 @@ module Core
 
       # From the middle outward, for a design that is still open.
       def worded(step)
+        step = step.with(values: { **step.values, also: [:over_tail], tail_beads: @over_tail }) if @over_tail.positive?
         return step.with(text: :strung_string_from_middle) if @start == :middle
 
         @strands > 1 ? step.with(text: :strung_string_rows) : step
@@ -67,7 +69,7 @@ module Core
       end
 
       def second_end
-        step('second_end', @technique, @strands, adds: %i[crimp], effort: Kinds::Strung::SECOND_END_EFFORT,
+        step('second_end', @technique, @strands, adds: %i[crimp], effort: Kinds::Strung::SECOND_END_EFFORT, values: { circle: :row },
           after: %w[first_end check_length])
       end
 

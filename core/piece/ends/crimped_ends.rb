@@ -50,14 +50,33 @@ module Core
           goes_wrong: ['The knot slips through | one knot only | tie a second knot on the first | before the shell is closed | 3 | 0'])
       ].freeze
 
+      # Inside a loop of line that hangs at a clasp (common practice, no source; 1 to 3 about thinner things).
+      LOOP = '3 mm'
+
+      COVERED = SCHOOLS.select { |_, school| school.cover }.keys.freeze
+      UNDER_COVER = SCHOOLS.select { |_, school| school.cover == :cover }.keys.freeze
+      CRIMPED = SCHOOLS.select { |_, school| school.crimped }.keys.freeze
+
+      # name => type and options; they are set together, beside the picture of the end.
+      PARAMETERS = {
+        school: [:choice, { of: SCHOOLS.keys, default: :flat }],
+        crimp: [:part, { of: %i[crimp], required: false, only_with: { school: CRIMPED } }],
+        cover: [:part, { of: %i[cover clamshell], required: false, only_with: { school: COVERED } }],
+        # A bead beyond the crimp, which then stands between two beads.
+        outside: [:part, { of: %i[bead finishing], required: false }],
+        lines_in: [:choice, { of: %i[back straight], default: :back, only_with: { school: %i[clamshell] } }],
+        loop: [:length, { default: LOOP, range: Measure::Length.mm(0.5)..Measure::Length.mm(30) }],
+        guard: [:part, { of: %i[wire_guard], required: false }],
+        tails: [:choice, { of: Tails::ENDS, default: :trimmed }],
+        bury_through: [:integer, { default: 3, range: 1..12, only_with: { tails: %i[buried] } }],
+        # In place of a number of beads: as many as reach so far.
+        bury_length: [:length, { required: false, range: Measure::Length.mm(5)..Measure::Length.mm(150),
+          only_with: { tails: %i[buried] } }],
+        snip: [:choice, { of: %i[before_cover at_cover], default: :before_cover, only_with: { school: UNDER_COVER } }]
+      }.freeze
+
       def self.included(construction)
-        construction.parameter :school, :choice, of: SCHOOLS.keys, default: :flat
-        construction.parameter :crimp, :part, of: %i[crimp], required: false
-        construction.parameter :cover, :part, of: %i[cover clamshell], required: false
-        construction.parameter :loop, :length, required: false, range: Measure::Length.mm(0.5)..Measure::Length.mm(30)
-        construction.parameter :guard, :part, of: %i[wire_guard], required: false
-        construction.parameter :tails, :choice, of: Tails::ENDS, default: :trimmed
-        construction.parameter :bury_through, :integer, default: 3, range: 2..4
+        PARAMETERS.each { |name, (type, options)| construction.parameter(name, type, **options, group: :line_end) }
         construction.techniques.concat(TECHNIQUES)
         construction.extend(Companions)
       end
@@ -82,67 +101,132 @@ module Core
 
       def end_problems
         [(problem('crimp', :crimp_missing) if way.crimped && crimp.nil?),
-         (problem('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover)].compact
+         (problem('cover', :cover_missing, school: school) if way.cover && cover&.kind != way.cover),
+         (problem('lines_in', :straight_needs_shell) if lines_in == :straight && way.cover != :clamshell)].compact
       end
 
-      # @param passes [Integer] of lines in its crimp
-      # @return [End] where lines hang by their loop, which over a guard has its own size; a shell hangs by its own eye
-      def line_end(line, closing_step, passes:)
+      # @param row [Array<Catalogue::Part>] what stands in the row, from the end inward
+      # @param lines [Integer] that arrive in one crimp @return [Making::LineEnd]
+      def line_end(line, row: [], lines: 1)
+        sharing = [shared_by(row), row.size].min
+        Making::LineEnd.new(line: line, lines: lines, school: way, way: lines_in, crimp: crimp, cover: cover, guard: guard,
+          outside: outside, loop: loop, row: row.first(sharing + BESIDE), sharing: sharing)
+      end
+
+      # Beads of the row that a picture of its end shows beyond those that the tail shares.
+      BESIDE = 2
+
+      # @return [Integer] beads that a tail comes back through
+      def shared_by(row)
+        case tails
+        when :end_beads then end_beads
+        when :buried then bury_length ? beads_to(bury_length, row) : bury_through
+        else 0
+        end
+      end
+
+      # @return [Integer] beads that stand at the end for the tail's sake, the outermost bead where none does
+      def end_beads
+        1
+      end
+
+      def beads_to(length, row)
+        reach = Measure::Length::ZERO
+        row.index { |part| (reach += part.along) >= length }&.succ || row.size
+      end
+
+      # @return [Measure::Length] of one line beyond the parts of all these ends
+      def end_tails(maker, *made)
+        Measure::Length.sum(made.map { |one| one.tail(Tails.at(Tails::CRIMPED_MM, maker, one.line)) })
+      end
+
+      # @param made [Making::LineEnd] @param hanging [Integer] loops that its neighbour holds: each passes it once
+      # @return [Making::Attachment] where lines hang by their loop, which over a guard has its own size; a shell hangs by its own eye
+      def hanging_end(made, closing_step, hanging: made.lines)
         return Making::Attachment.new(item: cover) if way.cover == :clamshell
 
-        Making::Attachment.new(item: line, passes: passes, closing_step: closing_step, loop: guard ? nil : loop)
+        Making::Attachment.new(item: made.line, passes: hanging, closing_step: closing_step, loop: guard ? nil : loop)
       end
 
-      # @return [Catalogue::Part] what the eye sees at each end of the beads: the crimp itself, or what hides it
-      def terminal
-        way.cover ? cover : crimp
-      end
-
-      def buried?
-        tails == :buried
-      end
-
-      # @param ends [Integer] of lines, both sides counted @return [Array<PartUse>]
-      def end_parts(ends)
-        [(count(crimp, ends, :crimp) if way.crimped), (count(cover, ends, cover.kind) if way.cover),
-          (count(guard, ends, :guard) if guard)].compact
-      end
-
-      # A line folded back in the crimp passes the hole of a shell twice, one that ends in a knot in it once.
-      # @param passes [Integer] lines in one crimp @param beside [Catalogue::Part, nil] what stands next to it
-      # @return [Array<Join>]
-      def end_joins(line, passes: 2, beside: nil)
-        [(Making::Join.new(kind: :crimp_on_lines, inner: line, outer: crimp, at: 0.0, passes: passes) if way.crimped),
-         (Making::Join.new(kind: :cover_on_crimp, inner: crimp, outer: cover, at: 0.0) if way.cover && way.crimped),
-         (Making::Join.new(kind: :lines_through, inner: line, outer: cover, at: 0.0,
-           passes: way.crimped ? passes : [passes / 2, 1].max) if way.cover == :clamshell),
-         (Making::Join.new(kind: :cover_beside, inner: beside, outer: cover, at: 0.0) if way.cover == :cover && beside),
-         *(guard ? through(line, [guard], passes: 2) : [])].compact
-      end
-
-      # @param beads [Array<Catalogue::Part>] from the end inward @return [Measure::Length] for one end
-      def end_tail(maker, line, beads)
-        Tails.crimped(maker, line, through: buried? ? beads.first(bury_through) : [])
-      end
-
-      # @param ends [Integer] of lines, both sides counted @param after [Array<String>] steps that close them
+      # @param ends [Integer] of lines @param after [Array<String>] steps that close them
+      # @param which [Symbol, nil] :first where one of them is finished before the other is begun
       # @return [Array<StepUse>] what follows when the ends are closed
-      def end_steps(ends, after:)
-        [(step('covers', 'crimp_cover', ends, optional: true, adds: %i[cover], after: after) if way.cover == :cover),
-         (step('glue', 'gluing', ends, waits: GLUE_MINUTES, after: after, cautions: %i[cement]) if way.glued),
-         step(buried? ? 'bury_tails' : 'trim_tails', 'trimming', ends, after: way.glued ? ['glue'] : after,
-           cautions: %i[cutting sharp_tails])]
-          .compact.map { |one| one.with(text: :"ends_#{one.key}") }
+      def end_steps(made, ends, after:, which: nil)
+        glue = step('glue', 'gluing', ends, waits: GLUE_MINUTES, after: after, cautions: %i[cement]) if way.glued
+        open = snipped_inside?(made) ? [] : snipped_and_covered(*[trim_key(made), 'covers'].map { |key| [which, key].compact.join('_') },
+          ends, after)
+        [glue, *open].compact.map { |one| one.with(text: :"ends_#{one.key.delete_prefix("#{which}_")}") }
       end
+
+      # In a shell the tail is snipped before it is closed, where it does not go on through beads.
+      def snipped_inside?(made)
+        way.cover == :clamshell && made.sharing.zero?
+      end
+
+      # @param trim [String] key of the step that snips @param covers [String] of the one that covers
+      def snipped_and_covered(trim, covers, ends, after)
+        snipped = step(trim, 'trimming', ends, after: after, cautions: %i[cutting sharp_tails])
+        return [snipped] unless way.cover == :cover
+
+        covered = step(covers, 'crimp_cover', ends, optional: true, adds: %i[cover], after: after)
+        return [covered, snipped.with(after: [covers], key: trim.sub('trim_tails', 'trim_at_cover'))] if snip == :at_cover
+
+        [snipped, covered.with(after: [trim])]
+      end
+
+      def trim_key(made)
+        made.sharing.positive? ? 'bury_tails' : 'trim_tails'
+      end
+
+      # @param length_mm [Float] of the component, both ends included @param role [Symbol] of what shuts them
+      # @return [Array<Making::Shape>] of both ends, the loop outermost
+      def end_shapes(made, length_mm, y_mm, role: :crimp)
+        outside_in = [[made.outside, :outside], [made.terminal, role]].select(&:first)
+        loop_mm = made.loop_length.to_mm
+        middles = running(outside_in.map(&:first), loop_mm)
+        outside_in.zip(middles).flat_map { |(part, of), at| [at, length_mm - at].map { |x| part_shape(part, of, x, y_mm) } } +
+          (loop_mm.zero? ? [] : [loop_mm / 2, length_mm - (loop_mm / 2)].map { |x| loop_shape(made, x, y_mm) })
+      end
+
+      def loop_shape(made, x_mm, y_mm)
+        wide = made.loop_length.to_mm
+        Making::Shape.new(item: made.guard || made.line, role: made.guard ? :guard : :line, x: x_mm, y: y_mm, along: wide,
+          across: wide * LOOP_SHAPE, form: :loop)
+      end
+
+      # A loop with something in it lies a little longer than wide (drawing alone).
+      LOOP_SHAPE = 0.8
 
       # A step that closes ends, in the words of its school.
-      def closing(step)
-        also = [(:guard if guard), (:on_edge if school == :on_edge)].compact
-        told = step.with(values: { hung: [], **step.values, press: PRESSES.fetch(school, :flatten), also: also,
-          through: (bury_through if buried?) })
-        return told.with(text: :ends_knot_in_shell) unless way.crimped
+      # @param made [Making::LineEnd] @param through [Integer] beads that the tail is led on through in this step
+      # @param bare [Boolean] whether the lines have no beads yet
+      def closing(step, made, through: made.shared.size, bare: false)
+        told = { hung: [], **step.values, press: PRESSES.fetch(school, :flatten), also: looks, past: outside,
+          threaded: Making::FromBag.new(parts: [crimp, *outside].compact), drawn: guard ? :guard : :loop,
+          through: (through if through.positive?), which: which_end(step), pushed: bare ? :line_ends : :beads }
+        step.with(pictured: made, values: told.compact, text: shell_words || step.text)
+      end
 
-        way.cover == :clamshell ? told.with(text: :ends_crimp_in_shell) : told
+      # @return [Symbol] what the step is called by: one end, the other, or each alike
+      def which_end(step)
+        %i[first second].find { |which| step.key.start_with?(which.to_s) } || :each
+      end
+
+      # A crimp in a shell is not seen again.
+      def looks
+        return [] if way.cover == :clamshell
+
+        [:"look_#{PRESSES.fetch(school, :flatten)}", (:guard if guard), (:on_edge if school == :on_edge)].compact
+      end
+
+      # @return [Symbol, nil] wording key of an end in a shell, nil for others
+      def shell_words
+        return if way.cover != :clamshell
+        return :ends_knot_in_shell unless way.crimped
+
+        return :ends_straight_in_shell if lines_in == :straight
+
+        tails == :trimmed ? :ends_crimp_in_shell : :ends_crimp_in_shell_buried
       end
     end
   end

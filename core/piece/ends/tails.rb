@@ -6,10 +6,8 @@ module Core
     module Tails
       # Line left beyond each crimp to hold while crimping; usual and generous are common practice, lean is from memory.
       CRIMPED_MM = { lean: 35, usual: 50, generous: 75 }.freeze
-      # Beyond the beads a tail is buried through (common practice, no source).
-      BURIED_MM = 25
       # What becomes of a tail once the crimp holds.
-      ENDS = %i[trimmed buried].freeze
+      ENDS = %i[trimmed end_beads buried].freeze
       # Elastic to tie and pull at both ends together: a hand's length (common practice, no source; lean and generous from memory).
       ELASTIC_MM = { lean: 80, usual: 110, generous: 150 }.freeze
       # Cord left at each end to tie and pull (from memory).
@@ -25,15 +23,6 @@ module Core
       # @return [Measure::Length] for one end
       def at(table, maker, line)
         Measure::Length.mm(table.fetch(maker.tails_on(line)))
-      end
-
-      # What hands need while crimping, and no less than the beads it is buried through and a little more.
-      # @param through [Array<Catalogue::Part>] empty where it is trimmed @return [Measure::Length] for one end
-      def crimped(maker, line, through: [])
-        hold = at(CRIMPED_MM, maker, line)
-        return hold if through.empty?
-
-        [hold, Measure::Length.sum(through.map(&:along)) + Measure::Length.mm(BURIED_MM)].max
       end
     end
   end

@@ -18,15 +18,16 @@ module Core
         solution(fill, target, best, Lazy.new { others.map { |other| solution(fill, target, other) } })
       end
 
-      # Other ways that are told.
-      OPTIONS = 3
+      # Other ways that are told: as far as two steps to either side, for a piece that came out far from what was asked for.
+      REACH = 2
+      OPTIONS = 2 * REACH
 
       # @return [Array<(Integer, Integer)>] repeats and fillers, the best first
       def nearest(fill, target, number)
         most_fillers = fill.filler ? fill.filler.most : 0
         room = target.nm - fill.base.nm
-        fewest = ((room - (filler_step(fill) * most_fillers)).div(fill.step.nm) - 1).clamp(fill.fewest, fill.most)
-        most = (room.div(fill.step.nm) + 1).clamp(fill.fewest, fill.most)
+        fewest = ((room - (filler_step(fill) * most_fillers)).div(fill.step.nm) - REACH).clamp(fill.fewest, fill.most)
+        most = (room.div(fill.step.nm) + REACH).clamp(fill.fewest, fill.most)
         ways = []
         fewest.upto(most) do |repeats|
           0.upto(most_fillers) { |fillers| ways << [(length(fill, repeats, fillers) - target.nm).abs, fillers, -repeats] }

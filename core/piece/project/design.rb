@@ -10,9 +10,11 @@ module Core
     # @param wraps times round the body
     # @param made how many alike one attendee makes
     # @param tails :by_level, :lean, :usual or :generous
+    # @param test_piece whether it is there to try rules with, and no class makes it
     # @param colourways {name => {part key => part key}}
     Design = Value.define(:key, :name, :body, :ease, :components,
-      version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze) do
+      version: 1, wraps: 1, overlap: Measure::Length::ZERO, made: 1, tails: :by_level, note: '', colourways: {}.freeze,
+      test_piece: false) do
       # @return [Boolean] whether it lies flat or hangs, so that no height above the skin is added
       def flat?
         %i[length own].include?(body)

@@ -6,7 +6,8 @@ module Core
   module Sizing
     # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
     class Assembly
-      GIVING = %i[elastic memory_wire].freeze
+      # Lines that are left slack, so that the row bends; elastic and memory wire give by themselves, other wire is bent.
+      SLACKENED = %i[cable thread cord rope tape].freeze
       # What a piece is closed with by hand, again and again.
       CLOSING = %i[clasp hook].freeze
       # What hangs by a loop that a crimp or shell closes.
@@ -52,30 +53,45 @@ module Core
           inside: inside, slack: @bend.slack, doubt: @bend.doubt, on_line: on_line, laid_flat: on_line + @blueprint.beyond,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes },
           joins: placed_joins + met + loops, steps: steps, closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable,
+          round: !@design.flat?,
           hung_below: @work_ups.keys.to_h { |key| [key, @standing.below(key)] }
         }
       end
 
       # Rows of findings at the ends of a path that is closed; a ring or an extender can be added to them.
       def closing_parts
-        return [] if @design.body == :own
-
-        ends = [@path.first, @path.last].uniq.select { |key, _| @design.component(key).construction == :findings }
-        parts = ends.flat_map { |_, work_up| work_up.parts.map(&:part) }
-        parts.any? { |part| CLOSING.include?(part.kind) } ? parts.uniq : []
+        closure.flat_map { |key| @work_ups.fetch(key).parts.map(&:part) }.uniq
       end
 
-      # The lines on the path have the slack, in proportion to their lengths; elastic and memory wire give by themselves.
+      # @return [Array<String>] rows of findings at the ends of the path that are fastened in one another; empty where they are not
+      def closure
+        @closure ||= begin
+          outer = @design.body == :own ? [] : [@path.first, @path.last].uniq
+          ends = outer.select { |key, _| @design.component(key).construction == :findings }
+          parts = ends.flat_map { |_, work_up| work_up.parts.map(&:part) }
+          parts.any? { |part| CLOSING.include?(part.kind) } ? ends.map(&:first) : []
+        end
+      end
+
+      # The lines on the path have the slack, in proportion to their lengths.
       def loosened(work_ups)
-        lined = @blueprint.path_keys.select { |key| work_ups.fetch(key).cuts.any? { |cut| !GIVING.include?(cut.line.kind) } }
+        lined = @blueprint.path_keys.select { |key| !drawn_tight?(key) && work_ups.fetch(key).cuts.any? { |cut| slackened?(cut.line) } }
         return work_ups if lined.empty? || @bend.slack.zero?
 
         long = Measure::Length.sum(lined.map { |key| work_ups.fetch(key).lengths.beaded })
         work_ups.merge(lined.to_h do |key|
           work_up = work_ups.fetch(key)
           slack = @bend.slack * (work_up.lengths.beaded / long)
-          [key, work_up.with(cuts: work_up.cuts.map { |cut| GIVING.include?(cut.line.kind) ? cut : cut.with(slack: slack) })]
+          [key, work_up.with(cuts: work_up.cuts.map { |cut| slackened?(cut.line) ? cut.with(slack: slack) : cut })]
         end)
+      end
+
+      def drawn_tight?(key)
+        Construction::Kinds.fetch(@design.component(key).construction).drawn_tight?
+      end
+
+      def slackened?(line)
+        SLACKENED.include?(line.kind)
       end
 
       def on_line
@@ -139,13 +155,22 @@ module Core
       end
 
       def steps
-        waits = Precedence.new(@design, @standing, @work_ups, all_meetings).across
+        waits = Precedence.new(@design, @standing, @work_ups, all_meetings, closure).across
         joints = Joints.new(all_meetings + closed_round).by_step
         possible(@work_ups.flat_map do |key, work_up|
           @blueprint.member(key).placed(work_up.steps).map do |step|
-            joined(on_piece(step, waits[step.key], about(step, work_up)), joints[step.key])
+            joined(on_piece(step, waits[step.key], about(step, work_up, waits[step.key])), joints[step.key])
           end
-        end)
+        end.then { |steps| needed(steps) })
+      end
+
+      # What would open for nothing is left out.
+      def needed(steps)
+        idle = steps.select { |step| step.when_hung && step.values[:hung].empty? }.map(&:key)
+        return steps if idle.empty?
+
+        steps.reject { |step| idle.include?(step.key) }.map { |step|
+          step.after.intersect?(idle) ? step.with(after: step.after - idle) : step }
       end
 
       # Steps that wait for each other are a fault of the design, told at the component of the first.
@@ -177,11 +202,17 @@ module Core
       end
 
       # A step that cuts says how long, under the role of the cut; a checkpoint, how much line stays bare.
-      # @return [Hash{Symbol=>Measure::Length, FromTo}]
-      def about(step, work_up)
+      # What closes the piece, where it is there before a row is drawn up, is fastened for that.
+      # @return [Hash{Symbol=>Measure::Length, FromTo, Symbol}]
+      def about(step, work_up, waits)
+        return { circle: :fastened } if step.values[:circle] && fastened_before?(waits)
         return CUT_LENGTHS[work_up.cuts].merge(all_cuts: work_up.cuts) if step.key.include?('/cut')
 
         step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? } ? { slack: @bend.slack } : NOTHING
+      end
+
+      def fastened_before?(waits)
+        closure.any? && waits.to_a.any? { |other| closure.include?(other.split('/').first) }
       end
 
       # @param taken [Array, nil] what of other components it hangs: it can no more be done before all of them are there

@@ -19,10 +19,11 @@ module Core
     # @param working [Term]
     # @param joins [Join]
     # @param steps [StepUse] with keys "component/step"
+    # @param round whether it closes round a body: its size is then told inside
     # @param measurable [Making::OwnMeasure::Use]
     Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins,
       :steps, :other_ways, measurable: [].freeze, hung_below: {}.freeze,
-      closing: Lazy::NOTHING, doubt: Measure::Length::ZERO) do
+      closing: Lazy::NOTHING, doubt: Measure::Length::ZERO, round: true) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum
@@ -48,6 +49,11 @@ module Core
       # @return [Array<Making::Shape>]
       def layout
         drawing.value
+      end
+
+      # @return [Measure::Length] the inside that it can be worn at, at the shortest: by a chain whose every link takes the clasp
+      def worn_shortest
+        inside - ((work_ups.each_value.map { |work_up| work_up.lengths.shorter }.max || Measure::Length::ZERO) / wraps)
       end
 
       # @return [Array<Solution>]

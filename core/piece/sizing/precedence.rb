@@ -6,7 +6,9 @@ module Core
     class Precedence
       # @param standing [Placements] @param work_ups [Hash{String=>Making::WorkUp}] of the whole piece
       # @param meetings [Array<Array(Array(String, Making::Attachment))>] pairs of component and its end that meet
-      def initialize(design, standing, work_ups, meetings)
+      # @param closure [Array<String>] components that close the piece, none where it is closed by nothing that is fastened
+      def initialize(design, standing, work_ups, meetings, closure = [])
+        @closure = closure
         @design = design
         @standing = standing
         @work_ups = work_ups
@@ -20,6 +22,7 @@ module Core
         hang_on_finished
         use_what_is_made
         hang_last
+        fasten_first
         @waits.default = nil
         @waits
       end
@@ -43,7 +46,9 @@ module Core
 
           opening = Joints.worker([first, second]) or next
           key, opener = opening
-          (other,) = opening.equal?(second) ? first : second
+          other, place = opening.equal?(second) ? first : second
+          next if place.loose
+
           step = opener.opening_step || opener.closing_step
           @waits["#{key}/#{step}"].concat(last_steps(other))
         end
@@ -60,11 +65,26 @@ module Core
         end
       end
 
+      # A row is drawn up in the circle in which it is worn: the closure is there before, where it does not itself wait for that.
+      def fasten_first
+        return if @closure.empty?
+
+        steps = within_piece
+        steps.select { |step| step.values[:circle] }.each do |drawn_up|
+          fastened = @closure.flat_map { |key| all_steps(key) }
+          @waits[drawn_up.key].concat(fastened) unless fastened.intersect?(waiting_for(drawn_up.key, steps))
+        end
+      end
+
+      def within_piece
+        @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| step.within(key) } }
+      end
+
       # An ear wire is hung when all else is done but what itself waits for it.
       def hang_last
         return if @work_ups.each_value.none? { |work_up| work_up.steps.any?(&:last) }
 
-        steps = @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| step.within(key) } }
+        steps = within_piece
         steps.select(&:last).each do |last|
           later = waiting_for(last.key, steps)
           @waits[last.key].concat(steps.map(&:key) - later - [last.key])

@@ -23,7 +23,7 @@ module Core
       private
 
       def asked
-        [term(:start, :worn, @worn),
+        [term(:start, @blueprint.design.flat? ? :asked_length : :worn, @worn),
          *allowance,
          (term(:times, :wraps, nil, wraps: @blueprint.design.wraps) if @blueprint.design.wraps > 1),
          (term(:plus, :overlap, @blueprint.design.overlap) if @blueprint.design.overlap.positive?),

@@ -34,6 +34,12 @@ module Web
           [place.component, *place.item].compact.join('.')
         end
 
+        # @return [String] what its maker calls it, where that says more than its kind
+        def title_of(component)
+          own = component.key.tr('_', ' ')
+          component.key.start_with?(component.construction.to_s) ? name_of(component) : own
+        end
+
         private
 
         def below(component, depth)

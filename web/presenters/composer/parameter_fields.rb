@@ -13,8 +13,29 @@ module Web
           end
         end
 
+        # @return [Boolean] whether its settings are open at first: what is chosen, what hangs, and what needs another look
+        def unfolded?(component)
+          place.start_with?("#{component.key}.") || component.hung_at || patterns(component).empty? ||
+            problems.any? { |problem| problem.at[0] == 'components' && problem.at[1] == design.components.index(component) }
+        end
+
+        # Some are set together, beside a picture of what they make. @return [Hash{Symbol, nil=>Array<Core::Construction::Parameter>}]
         def settings(component)
-          declared(component).reject { |p| %i[pattern chart].include?(p.type) }
+          shown = declared(component).reject { |p| %i[pattern chart].include?(p.type) }
+          now = shown.to_h { |parameter| [parameter.name, value(component, parameter)] }
+          shown.select { |parameter| parameter.says_something?(now) }.group_by(&:group)
+        end
+
+        # @return [String, nil] the end of its lines, enlarged; nil where it has none or cannot be built
+        def end_picture(component)
+          step = piece.steps.find { |one| one.pictured && one.key.start_with?("#{component.key}/") } if drawn?
+          step && Formats::EndSvg.new(step.pictured, hung: Formats::EndSvg.hung_in(step), title: say('end_picture.title')).to_s
+        end
+
+        # @return [Hash{Symbol=>Object}] what the end comes to in numbers
+        def end_numbers(component)
+          made = piece.steps.find { |one| one.pictured && one.key.start_with?("#{component.key}/") }.pictured
+          { length: made.length, stays: made.stays, crimp: made.passes, shared: made.sharing }
         end
 
         # Whether it is written over several lines.

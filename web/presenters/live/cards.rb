@@ -55,9 +55,10 @@ module Web
         def advice(one, person)
           measured = person.measured or return
           change = Core::Sizing::SizeAdjustment.advice(one.piece, one.additions(@plan.table), measured)
-          return say('live.fits', measured: measured) if change.nil?
+          told = Formats::Wording.size(measured, round: one.piece.round, unit: unit)
+          return say('live.fits', measured: told) if change.nil?
 
-          change.offer ? say('live.change', measured: measured, change: try_on_words(change)) : say('live.as_near', measured: measured)
+          change.offer ? say('live.change', measured: told, change: try_on_words(change)) : say('live.as_near', measured: told)
         end
 
         # @return [String] what to mind, in a word or two

@@ -21,8 +21,8 @@ module Web
         def summary
           piece = chosen.piece
           [[repeats_words(piece), count_of(chosen.bead_count, 'bead')].compact.join(', '),
-           "#{length(piece.laid_flat)} laid flat",
-           "inside #{length(piece.inside)}, #{finished_words(chosen)}",
+           ("#{length(piece.laid_flat)} laid flat" if piece.round),
+           "#{Formats::Wording.size(piece.inside, round: piece.round, unit: unit)}, #{finished_words(chosen)}",
            (say('size_doubt', by: piece.doubt) if piece.doubt.positive?)].compact.join(' · ')
         end
 

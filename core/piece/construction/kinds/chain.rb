@@ -3,7 +3,8 @@
 module Core
   module Construction
     module Kinds
-      # A length of chain, cut at a link: as many links as the length takes. Any link may take the clasp.
+      # A length of chain, cut at a link, or opened at one where its links are not soldered: as many links as the length takes. Any link may
+      # take the clasp. An end link that opens is a joint of its own.
       class Chain < Base
         key :chain
         rank 120
@@ -19,6 +20,8 @@ module Core
         parameter :chain, :part, of: %i[chain]
         # Chain for a necklace is bought once and halved at a link, each half for one side.
         parameter :halves, :boolean, default: false
+        # Any link takes the clasp: the piece can be worn shorter than it is made.
+        parameter :takes_clasp, :boolean, default: false
 
         def fill
           @fill ||= Making::Fill.new(base: Measure::Length::ZERO, step: chain.along * sides,
@@ -44,20 +47,36 @@ module Core
           links = solution.repeats * sides
           Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [],
             drawing: Lazy.new { layout(links) }, lengths: lengths(solution),
-            ends: { first: Making::Attachment.new(item: chain), last: Making::Attachment.new(item: chain) },
+            ends: %i[first last].to_h { |place| [place, Making::Attachment.new(item: chain, opening_step: ("join_#{place}" if opens?))] },
             anchors: Lazy.new { part_anchors([chain] * links, ['chain'] * links) })
         end
 
         def lengths(solution)
           Making::Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
+            shorter: takes_clasp ? solution.length - chain.along : Measure::Length::ZERO,
             working: [term(:links_of, solution.length, count: solution.repeats * sides, each: chain.along)])
         end
 
+        # Halves are cut in one go.
+        def opens?
+          chain.opens? && !halves
+        end
+
         def steps(links)
+          return opened(links) if opens?
+
           values = { links: links, each: links / sides }
           [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values),
            step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'],
              checkpoint: true, values: values)]
+        end
+
+        def opened(links)
+          joints = %i[first last].map do |place|
+            step("join_#{place}", 'ring', 1, after: %w[part], when_hung: true, values: { hung: [] }, text: :chain_join)
+          end
+          [step('count', 'measuring', 1, values: { links: links }),
+           step('part', 'ring', 1, after: %w[count], checkpoint: true, values: { links: links }), *joints]
         end
 
         def layout(links)

@@ -8,6 +8,7 @@ module Core
       class DiscBraid < Base
         key :disc_braid
         rank 190
+        drawn_tight
 
         # How much of a strand one length of braid takes, and what hands need at its end (from memory).
         TAKE_UP = 2

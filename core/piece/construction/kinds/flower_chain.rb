@@ -9,6 +9,7 @@ module Core
       class FlowerChain < Base
         key :flower_chain
         rank 180
+        drawn_tight
 
         # To hold each needle by, and to end the thread (from memory).
         HOLD_MM = { lean: 150, usual: 200, generous: 275 }.freeze
@@ -152,17 +153,24 @@ module Core
           woven = threads(n)
           ends = { crimp: crimp, guard: guard, cover: cover }.compact
           Making::WorkUp.new(parts: tally(woven.parts) + ends.map { |role, part| count(part, 2, role) },
-            cuts: [cut(woven, maker)],
+            cuts: [cut(n, maker)],
             steps: steps(n), joins: joins, drawing: Lazy.new { layout(woven, solution) }, lengths: lengths(solution),
             threads: Lazy.new { threads(2) },
             ends: { first: Making::Attachment.new(item: guard || thread, passes: 2, closing_step: ('fold' unless guard), opening_step: nil),
                     last: Making::Attachment.new(item: guard || thread, passes: 2, closing_step: ('close' unless guard)) })
         end
 
-        # Thread is not drawn quite straight, and goes round the edges of holes, which is shorter (from memory: the two cancel).
-        def cut(woven, maker)
-          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(woven.length),
+        def cut(number, maker)
+          Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(taut(number)),
             consumption: Measure::Length::ZERO, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2)
+        end
+
+        # Every flower beyond the first two takes as much as the one before.
+        # @param number [Integer] of flowers @return [Float] both threads, in millimetres
+        def taut(number)
+          @taut ||= [2, 3].map { |flowers| threads(flowers).taut(thread.thickness.to_mm) }
+          two, three = @taut
+          two + ((number - 2) * (three - two))
         end
 
         def lengths(solution)
@@ -186,16 +194,35 @@ module Core
 
         def steps(flowers)
           [step('cut', 'cutting_line', 1, preparable: true),
-           step('fold', 'folding_thread', 1, after: %w[cut], text: :"flower_chain_fold#{'_free' unless guard}"),
-           step('first_end', 'flat_crimp', 1, after: %w[fold], adds: %i[crimp guard]),
+           step('fold', 'folding_thread', 1, after: %w[cut], text: :"flower_chain_fold#{fold_words}"),
+           step('first_end', 'flat_crimp', 1, after: %w[fold], adds: %i[crimp guard], pictured: line_end(1)),
            step('needles', 'needle_threading', 2, after: %w[first_end], cautions: %i[needles], keeps: { 'beading_needle' => 'trim' }),
            step('weave', 'cross_weave', flowers, after: %w[needles], adds: %i[line petal middle separator], values: { flowers: flowers }),
            step('check_length', 'measuring', 1, after: %w[weave], checkpoint: true, values: { flowers: flowers }),
            step('close', 'flat_crimp', 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], adds: %i[crimp guard],
-             values: { hung: [*guard] }),
+             values: { hung: [*guard] }, pictured: line_end(2), text: :"flower_chain_close#{'_crossed' if guard&.kind == :wire_guard}"),
            step('trim', 'trimming', 2, after: %w[close], cautions: %i[cutting]),
            (step('covers', 'crimp_cover', 2, after: %w[trim], adds: %i[cover]) if cover)].compact
         end
+
+        # @return [String] whether the fold lies in the tubes of a guard, in a ring, or in nothing yet
+        def fold_words
+          return '_free' unless guard
+
+          guard.kind == :wire_guard ? '_in_tubes' : ''
+        end
+
+        # The end as a loop in its guard: at the first the fold, at the far end both threads, which then go on through the next bead.
+        # @param threads [Integer]
+        def line_end(threads)
+          school = Ends::CrimpedEnds::SCHOOLS.fetch(cover ? :covered : :flat)
+          Making::LineEnd.new(line: thread, lines: threads, school: school, way: :back, crimp: crimp, cover: cover,
+            guard: (guard if guard&.kind == :wire_guard), outside: nil, loop: guard ? in_row(guard) : LOOP,
+            row: [petal_parts.first, separator], sharing: threads == 1 ? 0 : 1)
+        end
+
+        # Inside of a loop with nothing in it yet (from memory).
+        LOOP = Measure::Length.mm(2)
 
         def layout(woven, solution)
           woven.threads.keys.map { |name| way_shape(woven.way(name)) } +

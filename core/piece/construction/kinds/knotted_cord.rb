@@ -3,12 +3,14 @@
 module Core
   module Construction
     module Kinds
-      # Beads held on one or several cords by knots, closed by a slider, a loop over a button, or glued ends. Knots stand on both sides of
+      # Beads held on one or several cords by knots, closed by a slider, a loop over a button or a hook, or glued ends. Knots stand on
+      # both sides of
       # each group of beads, or neighbours share them; beads repeat until the length is reached, or are a list and bare cord takes the rest.
       # On two or three lanes each bead of the list takes all cords but one, in turn, and a small bead sits knotted on the one that is free.
       class KnottedCord < Base
         key :knotted_cord
         rank 70
+        drawn_tight
         takes_hanging
 
         # A knot lies about this many bundle thicknesses along the cord (from memory).
@@ -26,6 +28,9 @@ module Core
         # memory).
         TIED_OVER_MM = { lean: 120, usual: 150, generous: 200 }.freeze
         MOST_LANES = 3
+        # Cord that is folded back through a hook into the last knot, and what is left beyond it (common practice, no source).
+        FOLD_BACK_MM = 50
+        ENDS_LEFT_MM = 13
 
         technique 'slider_knot', name: 'Sliding knot', level: 2, seconds: 120, demonstration_minutes: 4, prerequisites: %w[barrel_knot],
           practice: 'one sliding knot on scrap cord', practice_minutes: 5, left_hand: 'Wind away from you',
@@ -34,6 +39,11 @@ module Core
         technique 'stop_knot', name: 'Stop knot', level: 1, seconds: 30, demonstration_minutes: 2, prerequisites: %w[overhand_knot],
           practice: 'two stop knots', practice_minutes: 2, points: ['Twice round before it is drawn up'],
           goes_wrong: ['It slips through the bead | once round only | tie a second one on it | before the end is cut | 1 | 0']
+
+        technique 'slider_threading', name: 'Threading a slider', level: 2, seconds: 45, demonstration_minutes: 2, tools: %w[tweezers],
+          practice: 'two cords through a slider', practice_minutes: 2,
+          points: ['The first end goes in, and a little back.', 'The second is cut fresh and pulled in with tweezers.'],
+          goes_wrong: ['The second end will not go in | frayed or cut blunt | cut it at a slant and pull it | before the end knots | 2 | 0']
 
         measures :knot_takes, unit: :mm, range: 1..500
 
@@ -58,12 +68,22 @@ module Core
         parameter :snug, :choice, of: %i[tight_at_once tight_once_tried_on], default: :tight_at_once
         parameter :lanes, :integer, default: 1, range: 1..MOST_LANES
         parameter :small_bead, :part, of: %i[bead], required: false
+        # In turn with the first.
+        parameter :other_small_bead, :part, of: %i[bead], required: false
+        # The lane that stays out of a bead: each in turn, or never the first, which is so kept longest.
+        parameter :borrowed, :choice, of: %i[one_kept in_turn], default: :one_kept
+        parameter :work_from, :choice, of: %i[one_end middle], default: :one_end
         parameter :bare, :length, default: '10 mm', range: Measure::Length.mm(0)..Measure::Length.mm(200)
-        parameter :closure, :choice, of: %i[loop slider cord_ends], default: :loop
+        parameter :closure, :choice, of: %i[loop slider cord_ends hook], default: :loop
         # A bead or slider that both ends run through and that holds them by friction, in place of a sliding knot.
         parameter :slider, :part, of: %i[slider bead], required: false
         # Beyond the slider to a stop knot on each end; without one the ends are cut there.
         parameter :free_tail, :length, required: false, range: Measure::Length.mm(20)..Measure::Length.mm(300)
+        # Between two stop knots on each end.
+        parameter :stop_bead, :part, of: %i[bead finishing], required: false
+        # Folded into the longest cord; the fold at the other end goes over it.
+        parameter :hook, :part, of: %i[hook clasp], required: false
+        parameter :loop_inside, :length, default: '19 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60)
         # Glued on both ends of the cords, in place of a loop or a slider.
         parameter :cord_end, :part, of: %i[cord_end], required: false
         # The bead that the loop passes over.
@@ -76,7 +96,7 @@ module Core
            (problem('lanes', :lanes_need_cords, lanes: lanes) if lanes > 1 && cords != lanes),
            (problem('small_bead', :small_bead_missing) if lanes > 1 && small_bead.nil?),
            (problem('button', :button_missing) if closure == :loop && button.nil?),
-           (problem('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?)].compact
+           (problem('cord_end', :cord_end_missing) if closure == :cord_ends && cord_end.nil?), *hook_problems].compact
         end
 
         def fill
@@ -155,8 +175,10 @@ module Core
           (0...lanes).map { |lane| 2 * items(repeats).each_index.count { |i| free_lane(i) == lane } }
         end
 
-        # The first lane runs through every bead; the others change places at each.
+        # A lane that carries a small bead goes through the next large one.
         def free_lane(index)
+          return index % lanes if borrowed == :in_turn
+
           lanes == 2 ? 1 : 1 + (index % 2)
         end
 
@@ -173,12 +195,18 @@ module Core
         end
 
         def small_parts(repeats)
-          lanes > 1 ? [count(small_bead, smalls(repeats), :small)] : []
+          lanes > 1 ? tally((0...smalls(repeats)).map { |i| [small_at(i), :small] }) : []
+        end
+
+        def small_at(index)
+          index.odd? && other_small_bead ? other_small_bead : small_bead
         end
 
         # A folded cut serves two cords at once; the first cords are folded.
         def cuts(solution, maker)
-          own = lane_knots(solution.repeats).map { |knots| (taken_by_knot(1) * knots) + shared_consumption(solution.repeats) }
+          knots = lane_knots(solution.repeats)
+          own = knots.map { |number| (taken_by_knot(1) * number) + shared_consumption(solution.repeats) }
+          own[knots.index(knots.min)] += Measure::Length.mm(FOLD_BACK_MM) if closure == :hook
           double, single = own.each_slice(2).first(folded), own.drop(folded * 2)
           [*single.tally.map { |consumption, number| cut(:cord, number, solution.length, consumption, maker) },
            *double.tally.map { |pair, number| cut(:folded_cord, number, solution.length * 2, Measure::Length.sum(pair), maker) }]
@@ -210,7 +238,8 @@ module Core
             slider: (Making::Join.new(kind: :holds_by_friction, inner: cord, outer: slider, at: 0.0,
               passes: 2 * cords) if slider)
           }[closure]
-          [*through(cord, sequence, passes: lanes > 1 ? lanes - 1 : cords), *(through(cord, [small_bead]) if lanes > 1), *closing]
+          [*through(cord, sequence, passes: lanes > 1 ? lanes - 1 : cords), *(through(cord, [small_bead, *other_small_bead]) if lanes > 1),
+*closing]
         end
 
         # At each bead: what hangs there is on the cord before the knots beside it are tied.

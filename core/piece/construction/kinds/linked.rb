@@ -86,7 +86,7 @@ module Core
         def steps(units)
           inner = (parts.size - 1) * units
           joints = units - 1
-          [step('lay_out', 'measuring', 1, values: { units: units }, rather_after: []),
+          [step('lay_out', 'measuring', 1, adds: %i[unit], values: { units: units }),
            (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit], values: { parts: parts }) if inner.positive?),
            (step('join', ring ? 'ring' : joining([parts.last, parts.first]), ring ? joints : [joints, 1].max,
              after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring],

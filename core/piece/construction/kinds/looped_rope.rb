@@ -7,10 +7,14 @@ module Core
       class LoopedRope < Base
         key :looped_rope
         rank 210
+        drawn_tight
 
         # Thread to whip with is held at both ends (from memory).
         WHIP_HOLD_MM = 150
-        # Until a cemented cap can be handled; it cures overnight (common practice, no source).
+        # Of thread that is left at the start, beyond the turns that hide it (common practice, no source).
+        UNDER_MM = 80
+        # Until the glue on a whipping has set, and until a cemented cap can be handled; it cures overnight (common practice, no source).
+        WHIP_MINUTES = 15
         CEMENT_MINUTES = 20
 
         technique 'whipping', name: 'Whipping a rope', level: 2, seconds: 180, demonstration_minutes: 4, tools: %w[scissors],
@@ -22,7 +26,7 @@ module Core
         technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2,
           tools: %w[tape scissors lighter],
           cautions: %i[flame],
-          points: ['Tape, cut through the tape, and melt only where the venue allows it.'],
+          points: ['Tape, cut through the tape, and take it off before the flame.', 'A melted end burns the skin for two minutes.'],
           goes_wrong: ['The end frays | cut without tape | tape further up and cut again | before the cap | 3 | 0']
         technique 'trying_on', name: 'Trying on', level: 1, seconds: 60, demonstration_minutes: 1,
           points: ['Try it on before anything is glued or pulled tight.', 'It moves freely, and it does not slip off.'],
@@ -39,6 +43,10 @@ module Core
         # Rope that lies over the hook when it is closed.
         parameter :over_hook, :length, default: '0 mm', range: Measure::Length::ZERO..Measure::Length.mm(60)
         parameter :whip, :line
+        # From the fold: found with the hook in hand (common practice, no source: 44 to 51).
+        parameter :whip_at, :length, default: '44 mm', range: Measure::Length.mm(10)..Measure::Length.mm(120)
+        # Under the turns, on the back and the sides.
+        parameter :whip_glued, :boolean, default: true
         parameter :whip_width, :length, default: '8 mm', range: Measure::Length.mm(2)..Measure::Length.mm(40)
 
         def fill
@@ -92,11 +100,15 @@ module Core
         end
 
         def steps
+          glued = '_glued' if whip_glued
           [step('cut', 'sealing_rope', 2, cautions: %i[cutting flame], preparable: true),
-           step('fold', 'trying_on', 1, after: %w[cut]),
-           step('whip', 'whipping', 1, after: %w[fold], adds: %i[line], values: { turns: turns }),
-           step('try_on', 'trying_on', 1, after: %w[whip], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
-           step('cement', 'cementing', 1, after: %w[try_on], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement],
+           step('try_on', 'trying_on', 1, after: %w[cut], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
+           step('place', 'trying_on', 1, after: %w[try_on], values: { at: whip_at }),
+           step('whip', 'whipping', 1, after: %w[place], adds: %i[line], cautions: whip_glued ? %i[cement] : [],
+             values: { turns: turns, at: whip_at, under: whip_width + Measure::Length.mm(UNDER_MM) }, text: :"looped_rope_whip#{glued}"),
+           step('hide', whip_glued ? 'gluing' : 'trimming', 1, after: %w[whip], waits: whip_glued ? WHIP_MINUTES : 0,
+             text: :"looped_rope_hide#{glued}"),
+           step('cement', 'cementing', 1, after: %w[hide], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement],
              text: :"looped_rope_cement#{'_cap' if cap}")]
         end
 
@@ -104,10 +116,20 @@ module Core
           long = (solution.length - hook.along).to_mm
           start = hook.along.to_mm
           half = rope.thickness.to_mm / 2
-          whipped = start + long - whip_width.to_mm - (rope.thickness.to_mm * 3)
+          at = start + long - whip_at.to_mm
           [part_shape(hook, :hook, start / 2).with(turn: 180), (part_shape(cap, :cap, start + (cap.along.to_mm / 2)) if cap),
-           *[-half, half].map { |y| line_shape(rope, long, y, from: start) },
-           line_shape(whip, whip_width.to_mm, 0.0, from: whipped).with(across: half * 4.4)].compact
+           rope_shape(start, at, start + long, half),
+           line_shape(whip, whip_width.to_mm, 0.0, from: at - (whip_width.to_mm / 2)).with(across: half * 4.4)].compact
+        end
+
+        # Both halves side by side as far as the whipping, and the open fold beyond it.
+        def rope_shape(start, at, fold, half)
+          wide = half * 2.4
+          bend = (at + fold) / 2
+          tip = fold - half
+          path = format('M%.2f %.2fH%.2fC%.2f %.2f %.2f %.2f %.2f 0C%.2f %.2f %.2f %.2f %.2f %.2fH%.2f', start, -half, at, bend, -wide,
+            tip, -wide, tip, tip, wide, bend, wide, at, half, start)
+          Making::Shape.new(item: rope, role: :line, x: 0.0, y: 0.0, along: 0.0, across: rope.thickness.to_mm, form: :path, path: path)
         end
       end
     end

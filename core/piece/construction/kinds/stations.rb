@@ -13,6 +13,7 @@ module Core
         key :stations
 
         rank 50
+        drawn_tight
 
         parameter :line, :line
         parameter :lines, :integer, default: 1, range: 1..3
@@ -34,7 +35,7 @@ module Core
         end
 
         def fill
-          @fill ||= Making::Fill.new(base: (last_gap ? (last_gap * 2) - gap : gap) + (terminal.along * 2), step: held_length + gap,
+          @fill ||= Making::Fill.new(base: (last_gap ? (last_gap * 2) - gap : gap) + (plain_end.length * 2), step: held_length + gap,
             height: tallest(station.expand),
             fewest: layers > 1 ? 2 : 1, most: 200)
         end
@@ -55,10 +56,15 @@ module Core
         def on_line(solution)
           bare, last = [true_gap(solution), end_gap(solution)].map { |length| Making::ThreadedElement.bare(length, line.thickness) }
           between = Array.new(solution.repeats) { [bare, *held_elements] }.flatten(1).drop(1)
-          [end_element, last, *between, last, end_element]
+          [*plain_end.on_line.reverse, last, *between, last, *plain_end.on_line]
         end
 
         private
+
+        # What arrives in one crimp: all lines of a layer, or of all layers where they are gathered.
+        def plain_end
+          @plain_end ||= line_end(line, row: station.expand, lines: lines * (gathered ? layers : 1))
+        end
 
         def held
           @held ||= [[holder, :holder], *station.expand.map { |part| [part, :bead] }, [holder, :holder]]
@@ -66,10 +72,6 @@ module Core
 
         def held_elements
           @held_elements ||= elements(held.map(&:first))
-        end
-
-        def end_element
-          @end_element ||= Making::ThreadedElement.of(terminal)
         end
 
         def held_length
@@ -83,7 +85,7 @@ module Core
 
         # Bare line in all.
         def gaps(solution)
-          solution.length - (terminal.along * 2) - (held_length * solution.repeats)
+          solution.length - (plain_end.length * 2) - (held_length * solution.repeats)
         end
 
         # Where there is a single station, it has a gap on either side.
@@ -108,11 +110,6 @@ module Core
           gathered ? 2 : 2 * layers
         end
 
-        # @return [Integer] lines in one of them: each goes out and comes back
-        def lines_in_one
-          2 * lines * (gathered ? layers : 1)
-        end
-
         def all_stations(repeats)
           (0...layers).sum { |layer| stations_in(layer, repeats) }
         end
@@ -123,18 +120,18 @@ module Core
           marked = steps.map { |step| step.key == 'mark' ? step.with(values: { **step.values, even: apart }) : step }
           Making::WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: marked, joins: joins,
             drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-            ends: { first: line_end(line, 'ends', passes: 2 * lines * layers), last: line_end(line, 'ends', passes: 2 * lines * layers) })
+            ends: %i[first last].to_h { |place| [place, hanging_end(plain_end, 'ends', hanging: lines * layers)] })
         end
 
         # The same for all who have as many stations, however far apart. @return [(Array<PartUse>, Array<StepUse>)]
         def work_of(total)
           @work_of ||= {}
-          @work_of[total] ||= [tally(held, total) + end_parts(closed_ends), steps(total)]
+          @work_of[total] ||= [tally(held, total) + plain_end.parts(closed_ends), steps(total)]
         end
 
         def cut(solution, maker)
-          Making::Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-            tails: end_tail(maker, line, station.expand) * 2)
+          Making::Cut.new(line: line, count: lines * layers, role: :strand, body: solution.length - (plain_end.loop_length * 2),
+            consumption: Measure::Length::ZERO, tails: end_tails(maker, plain_end, plain_end))
         end
 
         def lengths(solution)
@@ -142,7 +139,7 @@ module Core
           count = gap_count(solution)
           ends = end_gap(solution) * 2
           Making::Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
-            working: [term(:crimps, terminal.along * 2),
+            working: [term(:crimps, plain_end.length * 2),
                       term(:stations_of, held_length * n, count: n, each: held_length),
                       (term(:end_gaps, ends) if own_ends?(solution)),
                       term(:even_gaps, gaps(solution) - (own_ends?(solution) ? ends : Measure::Length::ZERO), count: count,
@@ -156,15 +153,15 @@ module Core
            step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark],
              values: { stations: total, station: Making::FromBag.new(parts: station.expand) }, effort: snug ? held.size + PLACING : 1),
            step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
-           closing(step('ends', way.technique, closed_ends, after: %w[check_length])),
-           *end_steps(closed_ends, after: %w[ends])]
+           closing(step('ends', way.technique, closed_ends, after: %w[check_length]), plain_end),
+           *end_steps(plain_end, closed_ends, after: %w[ends])]
         end
 
         def joins
           @joins ||= begin
             kind = holder.kind == :crimp ? :crimp_on_lines : :holds_by_friction
             held_by = Making::Join.new(kind: kind, inner: line, outer: holder, at: 0.0, passes: lines)
-            through(line, station.expand, passes: crossed ? 1 : lines) + [held_by] + end_joins(line, passes: lines_in_one)
+            through(line, station.expand, passes: crossed ? 1 : lines) + [held_by] + plain_end.joins
           end
         end
 
@@ -172,18 +169,14 @@ module Core
           length = solution.length.to_mm
           pitch = [held.map { |part, _| part.outer.to_mm }.max * 1.15, 4.0].max
           across(layers, pitch).each_with_index.flat_map do |y, layer|
-            [line_shape(line, length, y), *end_shapes(length, y), *station_shapes(layer, solution, y)]
+            [line_shape(line, length - (plain_end.loop_length.to_mm * 2), y, from: plain_end.loop_length.to_mm),
+             *end_shapes(plain_end, length, y, role: :end_crimp), *station_shapes(layer, solution, y)]
           end
-        end
-
-        def end_shapes(length, y_mm)
-          half = terminal.along.to_mm / 2
-          [half, length - half].map { |x| part_shape(terminal, :end_crimp, x, y_mm) }
         end
 
         def station_shapes(layer, solution, y_mm)
           step = held_length.to_mm + true_gap(solution).to_mm
-          first = terminal.along.to_mm + end_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
+          first = plain_end.length.to_mm + end_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
           (0...stations_in(layer, solution.repeats)).flat_map do |i|
             at = running(held.map(&:first), first + (i * step))
             held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm + (role == :bead ? aside(i) : 0.0)) }

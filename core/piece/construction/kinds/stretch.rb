@@ -3,7 +3,7 @@
 module Core
   module Construction
     module Kinds
-      # Beads on elastic, knotted into a ring. A bead with a larger hole hides the knot and sits first.
+      # Beads on elastic, knotted into a ring. A bead with a larger hole hides the knot; it stands beside it, strung first or last.
       class Stretch < Base
         # Until a glued knot can be handled; it cures overnight (from memory).
         GLUE_MINUTES = 10
@@ -17,9 +17,30 @@ module Core
           points: ['Hand over hand along the whole length, a few times.', 'Let it rest before you cut or string.'],
           goes_wrong: ['A gap opens after some days | not stretched first | string it again on new elastic | before stringing | 15 | 1 cut']
 
+        CUTTERS_DO = ['scissors > cutters: Cut with the flat side to the knot.'].freeze
+        technique 'elastic_knot', name: 'Twist and loop in elastic', level: 2, seconds: 75, demonstration_minutes: 4, tools: %w[scissors],
+          stand_ins: CUTTERS_DO,
+          points: ['The twist lies on the beads before the loop is tied.', 'Hold the loop until the other end is through it.',
+                   'Pull all four cords, and pulse the pull.'],
+          goes_wrong: ['A gap stays at the knot | the twist was left slack | work the twist down | before the loop is tight | 1 | 0'],
+          practice: 'tie it in thick cord of two colours', practice_takes: ['line 200 mm'], practice_minutes: 4,
+          left_hand: 'Mirrored: the right end goes over the left one.'
+        technique 'surgeons_knot', name: "Surgeon's knot", level: 2, seconds: 40, demonstration_minutes: 2, tools: %w[scissors],
+          stand_ins: CUTTERS_DO, points: ['Twice round the first time, once the second.'],
+          goes_wrong: ['It slides | once round only | take it back and go round twice | before it is pulled tight | 1 | 0'],
+          practice: 'two knots on scrap elastic', practice_takes: ['line 200 mm'], practice_minutes: 3
+
+        # From here on a knot with many bends holds, and one with few does not (common practice, no source).
+        THICK = Measure::Length.mm(0.8)
+        KNOTS = { twist_and_loop: 'elastic_knot', surgeons: 'surgeons_knot' }.freeze
+
         parameter :elastic, :line, of: %i[elastic]
         parameter :pattern, :pattern
         parameter :hider, :part, of: %i[bead finishing], required: false
+        parameter :hider_at, :choice, of: %i[strung_first strung_last], default: :strung_first
+        parameter :elastic_knot, :choice, of: %i[by_thickness twist_and_loop surgeons], default: :by_thickness
+        # What is done when the knot is tied.
+        parameter :finish, :choice, of: %i[glue_then_trim trim_then_glue trim_alone], default: :glue_then_trim
         # Strands of elastic side by side through every bead.
         parameter :doubled, :boolean, default: false
 
@@ -40,7 +61,13 @@ module Core
         private
 
         def row(repeats)
-          [*(hider ? [[hider, :hider]] : []), *pattern.expand(repeats).map { |part| [part, :bead] }]
+          beside_knot(hider && [hider, :hider], pattern.expand(repeats).map { |part| [part, :bead] })
+        end
+
+        def beside_knot(hiding, beads)
+          return beads unless hiding
+
+          hider_at == :strung_first ? [hiding, *beads] : [*beads, hiding]
         end
 
         def passes
@@ -49,13 +76,13 @@ module Core
 
         def work_up(solution, maker)
           beads = row(solution.repeats)
-          Making::WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.map(&:first)),
+          Making::WorkUp.new(parts: tally(beads), cuts: [cut(solution, maker)], steps: steps(beads.map(&:first), solution),
             joins: joins(beads.map(&:first)), drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution),
             anchors: Lazy.new { anchors(beads, solution) })
         end
 
         def anchors(beads, solution)
-          origins = [*(hider ? ['hider'] : []), *pattern.origins(solution.repeats, 'pattern')]
+          origins = beside_knot(hider && 'hider', pattern.origins(solution.repeats, 'pattern'))
           bead_anchors(beads.map(&:first).zip(origins), elastic, closing_step: 'knot')
         end
 
@@ -70,20 +97,48 @@ module Core
             term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
         end
 
-        def steps(beads)
+        def steps(beads, solution)
           [step('cut', 'cutting_line', 1, preparable: true),
            step('pre_stretch', 'pre_stretching', 1, after: %w[cut]),
-           step('string', 'stringing', beads.size, after: %w[pre_stretch], adds: %i[line bead hider], values: { beads: beads.size },
-             text: worded(:string), order: beads),
+           step('stop_end', 'bead_stopper', 1, after: %w[pre_stretch], keeps: { 'bead_stopper' => 'knot' }),
+           step('string', 'stringing', beads.size, after: %w[stop_end], adds: %i[line bead hider],
+             values: { beads: beads.size, strung: solution.length }, text: worded(:string, (if hider
+                                                                                              hider_at.to_s.delete_prefix('strung')
+                                                                                            end)), order: beads),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads.size }),
-           step('knot', 'elastic_knot', 1, after: %w[check_length]),
-           step('glue', 'gluing', 1, after: %w[knot], waits: GLUE_MINUTES, cautions: %i[cement]),
-           step('trim', 'trimming', 2, after: %w[glue], cautions: %i[cutting], text: worded(:trim))]
+           step('knot', KNOTS.fetch(tied), 1, after: %w[check_length], text: :"stretch_knot_#{tied}"), *finishing]
+        end
+
+        # @return [Symbol] a key of KNOTS
+        def tied
+          return elastic_knot unless elastic_knot == :by_thickness
+
+          elastic.thickness >= THICK ? :twist_and_loop : :surgeons
+        end
+
+        def finishing
+          glue = ->(after) {
+ step('glue', 'gluing', 1, after: after, waits: GLUE_MINUTES, cautions: %i[cement], text: worded(:glue, *glued)) }
+          trim = ->(after) { step('trim', 'trimming', 2, after: after, cautions: %i[cutting], text: worded(:trim, *trimmed)) }
+          case finish
+          when :glue_then_trim then [glue.(%w[knot]), trim.(%w[glue])]
+          when :trim_then_glue then [trim.(%w[knot]), glue.(%w[trim])]
+          else [trim.(%w[knot])]
+          end
+        end
+
+        # The last of the two steps slides the bead over the knot.
+        def glued
+          hider && finish == :trim_then_glue ? ['_hider'] : []
+        end
+
+        def trimmed
+          hider && finish != :trim_then_glue ? ['_hider'] : []
         end
 
         # @return [Symbol] the words of a step with a bead that hides the knot, or without
-        def worded(key)
-          :"stretch_#{key}#{'_hider' if hider}"
+        def worded(key, with = nil)
+          :"stretch_#{key}#{with}"
         end
 
         def joins(beads)

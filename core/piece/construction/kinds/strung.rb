@@ -42,14 +42,28 @@ module Core
         end
 
         def fill
-          @fill ||= growth(mirror ? 2 : 1, terminal.along + finishing.fixed_length)
+          @fill ||= growth(mirror ? 2 : 1, plain_end.length + finishing.fixed_length)
         end
 
         def on_line(solution)
-          elements([terminal, *sequence(solution).map(&:first), terminal])
+          [*plain_end.on_line.reverse, *elements(sequence(solution).map(&:first)), *plain_end.on_line]
         end
 
         private
+
+        # Its length does not depend on the row beside it.
+        def plain_end
+          @plain_end ||= line_end(line)
+        end
+
+        def end_beads
+          [finishing.expand.size, 1].max
+        end
+
+        # @return [(Making::LineEnd, Making::LineEnd)] the first and the last
+        def made_ends(row)
+          [line_end(line, row: row), line_end(line, row: row.reverse)]
+        end
 
         def growth(sides, finish)
           Making::Fill.new(base: (pattern.fixed_length * sides) + centre.fixed_length + (finish * 2), step: pattern.unit_length * sides,
@@ -64,20 +78,21 @@ module Core
 
         def work_up(solution, maker)
           beads = sequence(solution)
-          Making::WorkUp.new(parts: tally(beads, strands) + end_parts(2 * strands), cuts: [cut(beads, solution, maker)],
-            steps: steps(beads, solution),
-            joins: joins(beads),
-            drawing: Lazy.new { layout(beads, solution) }, ends: line_ends, anchors: Lazy.new { anchors(beads, solution) },
+          made = made_ends(beads.map(&:first))
+          Making::WorkUp.new(parts: tally(beads, strands) + plain_end.parts(2 * strands), cuts: [cut(made, solution, maker)],
+            steps: steps(beads, made, solution), joins: joins(beads, made),
+            drawing: Lazy.new { layout(beads, solution) }, ends: attached, anchors: Lazy.new { anchors(beads, solution) },
             lengths: lengths(solution))
         end
 
         def lengths(solution)
           fillers = filler ? [filler] * (solution.fillers * 2) : []
-          working = [term(:fixed_beads, fill.base),
+          loops = plain_end.loop_length * 2
+          working = [term(:fixed_beads, fill.base - loops), (term(:loops, loops) if loops.positive?),
                      term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step),
                      (term(:fillers, threaded(fillers), count: fillers.size) if fillers.any?)].compact
           Making::Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step, fillers: fillers,
-            working: working)
+            addable: pattern.expand(1).select(&:bead?).uniq, working: working)
         end
 
         # @return [Array<(Catalogue::Part, Symbol)>] part and role, from the first end, without the crimped ends
@@ -94,34 +109,54 @@ module Core
           parts.map { |part| [part, role] }
         end
 
-        def cut(beads, solution, maker)
-          Making::Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-            tails: end_tail(maker, line, beads.map(&:first)) * 2)
+        def cut(made, solution, maker)
+          Making::Cut.new(line: line, count: strands, role: :strand, body: bare(solution), consumption: Measure::Length::ZERO,
+            tails: end_tails(maker, *made))
         end
 
-        def steps(beads, solution)
-          work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads.map(&:first),
-            length: solution.length, strung: solution.length - (terminal.along * 2)).to_a
-          work = work.map { |step| step.with(values: said.merge(step.values)) }
-          work.map { |step| %w[first_end second_end].include?(step.key) ? closing(step) : step } + end_steps(2 * strands,
-            after: %w[second_end])
+        # @return [Measure::Length] without the loops at its ends
+        def bare(solution)
+          solution.length - (plain_end.loop_length * 2)
         end
 
-        def joins(beads)
-          through = passes_by_part(beads).map { |part, (at, passes)|
+        def steps(beads, made, solution)
+          beads = beads.map(&:first)
+          first_row = start == :first_end ? end_steps(made.first, strands, after: [tail_free(made.first)], which: :first) : []
+          work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads,
+            length: bare(solution), strung: bare(solution) - (plain_end.parts_length * 2), made: made).to_a
+          work = work.map { |step| step.with(values: said.merge(step.values)) }.map { |step| closed(step, made) }
+          open_ends = start == :first_end ? strands : 2 * strands
+          work + first_row + end_steps(made.last, open_ends, after: %w[second_end])
+        end
+
+        # @return [String] the step after which the first tail is snipped: beads are strung over one that they hide
+        def tail_free(made)
+          made.sharing.positive? ? 'string' : 'first_end'
+        end
+
+        def closed(step, made)
+          case step.key
+          when 'first_end' then closing(step, made.first, **(start == :first_end ? { through: 0, bare: true } : {}))
+          when 'second_end' then closing(step, made.last)
+          else step
+          end
+        end
+
+        def joins(beads, made)
+          through = passes_by_part(beads, made).map { |part, (at, passes)|
             Making::Join.new(kind: :lines_through, inner: line, outer: part, at: at, passes: passes)
           }
-          through.concat(end_joins(line, beside: beads.first.first))
+          through.concat(made.first.joins(beside: beads.first.first))
           through + cap_joins(beads.map(&:first), positions(beads), mirror: mirror)
         end
 
         # @return [Hash{Catalogue::Part=>(Float, Integer)}] where each part first lies, and how often the line passes it at the most:
         #   twice where a tail is buried
-        def passes_by_part(beads)
-          doubled = buried? ? bury_through : 0
-          edge = terminal.along.to_mm
+        def passes_by_part(beads, made)
+          doubled = made.map { |one| one.shared.size }
+          edge = plain_end.length.to_mm
           beads.each_with_index.with_object({}) do |((part, _), index), found|
-            passes = index < doubled || index >= beads.size - doubled ? 2 : 1
+            passes = index < doubled.first || index >= beads.size - doubled.last ? 2 : 1
             first, most = found[part]
             found[part] = [first || (edge + (part.threaded.to_mm / 2)), [most || 0, passes].max] if most.nil? || most < passes
             edge += part.threaded.to_mm
@@ -129,35 +164,28 @@ module Core
         end
 
         def positions(beads)
-          running(beads.map(&:first), terminal.along.to_mm)
+          running(beads.map(&:first), plain_end.length.to_mm)
         end
 
         def layout(beads, solution)
           at = positions(beads)
           length = solution.length.to_mm
           across(strands, beads.map { |part, _| part.outer.to_mm }.max).flat_map do |y|
-            [line_shape(line, length, y),
-             *end_shapes(length, y),
+            [line_shape(line, bare(solution).to_mm, y, from: plain_end.loop_length.to_mm),
+             *end_shapes(plain_end, length, y),
              *beads.each_with_index.map { |(part, role), i|
                threaded_shape(part, role, at[i], y)
              }]
           end
         end
 
-        def end_shapes(length, y_mm)
-          half = terminal.along.to_mm / 2
-          [half, length - half].map { |x| part_shape(terminal, :crimp, x, y_mm) }
-        end
-
-        def line_ends
-          {
-            first: line_end(line, 'first_end', passes: 2 * strands),
-            last: line_end(line, 'second_end', passes: 2 * strands)
-          }
+        def attached
+          { first: hanging_end(plain_end, 'first_end', hanging: strands),
+            last: hanging_end(plain_end, 'second_end', hanging: strands) }
         end
 
         def anchors(beads, solution)
-          bead_anchors(beads.map(&:first).zip(origins(solution)), line, closing_step: 'second_end', start: terminal.along.to_mm)
+          bead_anchors(beads.map(&:first).zip(origins(solution)), line, closing_step: 'second_end', start: plain_end.length.to_mm)
         end
 
         # @return [Array<String, nil>] where in its patterns each part of #sequence comes from

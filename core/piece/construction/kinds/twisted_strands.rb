@@ -24,7 +24,7 @@ module Core
 
         # In lengths of one strand, laid straight.
         def fill
-          @fill ||= Making::Fill.new(base: pattern.fixed_length + (terminal.along * 2), step: pattern.unit_length,
+          @fill ||= Making::Fill.new(base: pattern.fixed_length + (plain_end.length * 2), step: pattern.unit_length,
             height: Measure::Length::ZERO,
             most: Pattern::LARGEST / [pattern.unit.size * strands, 1].max)
         end
@@ -46,6 +46,11 @@ module Core
         end
 
         private
+
+        # Its length does not depend on the row beside it.
+        def plain_end
+          @plain_end ||= line_end(line)
+        end
 
         # Strands that touch all round: their middles lie on a circle this many strand thicknesses wide (plane geometry).
         AROUND = { 2 => 1.0, 3 => 2 / Math.sqrt(3), 4 => Math.sqrt(2) }.freeze
@@ -72,17 +77,17 @@ module Core
 
         def work_up(solution, maker)
           beads = pattern.expand(solution.repeats).map { |part| [part, :bead] }
-          Making::WorkUp.new(parts: tally(beads, strands) + [*end_parts(2 * strands), count(ring, 1, :ring)],
-            cuts: [cut(beads, solution, maker)],
-            steps: steps(beads.map(&:first)), joins: joins(beads.map(&:first)), drawing: Lazy.new {
-                                                                          layout(beads, hanging(solution.length).to_mm)
-                                                                        }, lengths: lengths(solution),
+          row = beads.map(&:first)
+          made = [line_end(line, row: row), line_end(line, row: row.reverse)]
+          Making::WorkUp.new(parts: tally(beads, strands) + [*plain_end.parts(2 * strands), count(ring, 1, :ring)],
+            cuts: [cut(made, solution, maker)], steps: steps(row, made), joins: joins(row, made), lengths: lengths(solution),
+            drawing: Lazy.new { layout(beads, hanging(solution.length).to_mm) },
             ends: { first: Making::Attachment.new(item: ring) })
         end
 
-        def cut(beads, solution, maker)
-          Making::Cut.new(line: line, count: strands, role: :strand, body: solution.length, consumption: Measure::Length::ZERO,
-            tails: end_tail(maker, line, beads.map(&:first)) * 2)
+        def cut(made, solution, maker)
+          Making::Cut.new(line: line, count: strands, role: :strand, body: solution.length - (plain_end.loop_length * 2),
+            consumption: Measure::Length::ZERO, tails: end_tails(maker, *made))
         end
 
         def lengths(solution)
@@ -91,20 +96,21 @@ module Core
               count: solution.repeats, each: fill.step)])
         end
 
-        def steps(beads)
-          done = end_steps(2 * strands, after: %w[second_loops])
+        def steps(beads, made)
+          done = end_steps(made.last, 2 * strands, after: %w[second_loops])
           [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
-           closing(step('first_loops', way.technique, strands, after: %w[cut])),
+           closing(step('first_loops', way.technique, strands, after: %w[cut]), made.first, through: 0, bare: true),
            step('string', 'stringing', beads.size * strands, after: %w[first_loops], values: { beads: beads.size }, order: beads),
-           closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string])),
+           closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string]), made.last),
            *done,
-           step('twist', 'twisting', 1, after: %w[second_loops], values: { turns: turns }),
-           step('hang', 'ring', 1, after: ['twist', done.last.key], checkpoint: true, values: { loops: 2 * strands })]
+           step('twist', 'twisting', 1, after: %w[second_loops], checkpoint: true, values: { turns: turns }),
+           step('hang', 'ring', 1, after: ['twist', *done.last(1).map(&:key)], values: { loops: 2 * strands })]
         end
 
-        def joins(beads)
-          through(line, beads, passes: buried? ? 2 : 1) + end_joins(line) +
-            [Making::Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 4 * strands)]
+        def joins(beads, made)
+          shared = made.flat_map(&:shared)
+          beads.uniq.flat_map { |part| through(line, [part], passes: shared.include?(part) ? 2 : 1) } + made.first.joins +
+            [Making::Join.new(kind: :hangs_in, inner: line, outer: ring, at: 0.0, passes: 2 * strands)]
         end
 
         # Out along one side and back along the other, each strand a phase further round the twist.
@@ -112,7 +118,7 @@ module Core
           start = ring.linked.to_mm
           width = beads.map { |part, _| part.outer.to_mm }.max
           [part_shape(ring, :ring, start / 2)] + (0...strands).flat_map do |strand|
-            row = [[terminal, :crimp], *beads, [terminal, :crimp]]
+            row = [[plain_end.terminal, :crimp], *beads, [plain_end.terminal, :crimp]]
             row.each_with_index.map { |(part, role), i| twisted_shape(part, role, (i + 0.5) / row.size, strand, start, hanging_mm, width) }
           end
         end

@@ -33,7 +33,8 @@ module Core
         end
 
         def on_line(solution)
-          row(solution.repeats).map { |part, role| Making::ThreadedElement.of(part, along: role == :link ? part.linked : part.threaded) }
+          outer = outer_row.map { |part, role| Making::ThreadedElement.of(part, along: role == :link ? part.linked : part.threaded) }
+          [*outer, *plain_end.on_line.reverse, *elements(body_row(solution.repeats).map(&:first)), *plain_end.on_line, *outer.reverse]
         end
 
         def beyond(_place)
@@ -42,12 +43,17 @@ module Core
 
         private
 
+        # Its length does not depend on the row beside it.
+        def plain_end
+          @plain_end ||= line_end(line)
+        end
+
         def gap
           between.fixed_length
         end
 
         def ends
-          (terminal.along + connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2
+          (plain_end.length + connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2
         end
 
         # n beads have n - 1 gaps, or n + 1 with small beads at the ends too.
@@ -60,10 +66,11 @@ module Core
         end
 
         def work_up(solution, maker)
-          Making::WorkUp.new(parts: parts(solution.repeats), cuts: [cut(solution, maker)],
-            steps: steps(solution.repeats), joins: joins, drawing: Lazy.new { layout(solution) },
+          made = line_end(line, row: body_row(solution.repeats).map(&:first))
+          Making::WorkUp.new(parts: parts(solution.repeats), cuts: [cut(made, solution, maker)],
+            steps: steps(made, solution.repeats), joins: joins(made), drawing: Lazy.new { layout(solution) },
             lengths: lengths(solution), ends: %i[first last].to_h { |place| [place,
-            Making::Attachment.new(item: link || connector, opening_step: ('links' if link && !link.soldered))] },
+            Making::Attachment.new(item: link || connector, opening_step: ('links' if link && !link.soldered), loose: link.nil?)] },
             anchors: Lazy.new { [Making::Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends')] })
         end
 
@@ -71,15 +78,15 @@ module Core
           small = between.expand.map { |part| [part, :between] }
           [count(bead, repeats, :bead),
            *tally(small, gaps(repeats) * lines),
-           *end_parts(2 * lines),
+           *plain_end.parts(2 * lines),
            count(connector, 2, :connector),
            (count(link, 2, :link) if link)].compact
         end
 
-        def cut(solution, maker)
-          body = solution.length - ((connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2)
+        def cut(made, solution, maker)
+          body = solution.length - ((made.loop_length + connector.along + (link ? link.linked : Measure::Length::ZERO)) * 2)
           Making::Cut.new(line: line, count: lines, role: :strand, body: body, consumption: Measure::Length::ZERO,
-            tails: end_tail(maker, line, body_row(solution.repeats).map(&:first)) * 2)
+            tails: end_tails(maker, made, made))
         end
 
         def lengths(solution)
@@ -96,43 +103,55 @@ module Core
           lines == 2 ? :two_hole_string : :two_hole_string_lines
         end
 
-        def steps(repeats)
+        def steps(made, repeats)
           small = between.expand.size * gaps(repeats) * lines
           [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
-           closing(step('first_ends', way.technique, lines, after: %w[cut_lines])),
+           closing(step('first_ends', way.technique, lines, after: %w[cut_lines]), made, through: 0, bare: true),
            step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
              effort: Rational((repeats * lines) + small, repeats + small),
              values: { beads: repeats, small: small, lines: lines }, text: string_words),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
-           closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length])),
+           closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]), made),
            (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
-           *end_steps(2 * lines, after: %w[second_ends])].compact
+           *end_steps(made, 2 * lines, after: %w[second_ends])].compact
         end
 
-        def joins
-          through(line, [bead, *between.expand], passes: buried? ? 2 : 1) + end_joins(line) +
-            [Making::Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, passes: 2, in_place: true),
+        def joins(made)
+          [bead, *between.expand].uniq.flat_map { |part| through(line, [part], passes: made.shared.include?(part) ? 2 : 1) } + made.joins +
+            [Making::Join.new(kind: :hangs_in, inner: line, outer: connector, at: 0.0, in_place: true),
              (Making::Join.new(kind: :hangs_in, inner: connector, outer: link, at: 0.0) if link)].compact
         end
 
         def layout(solution)
           length = solution.length.to_mm
           pitch = bead.outer.to_mm / lines
-          row = row(solution.repeats)
-          at = running(row.map(&:first))
-          across(lines, pitch).map { |y| line_shape(line, length, y) } + row.each_with_index.flat_map do |(part, role), i|
-            %i[between crimp].include?(role) ? across(lines, pitch).map { |y|
+          outer = outer_row
+          edge = outer.sum { |part, _| part.threaded.to_mm }
+          row = body_row(solution.repeats)
+          at = running(row.map(&:first), edge + plain_end.length.to_mm)
+          outer_shapes(outer, length) + across(lines, pitch).flat_map { |y|
+ line_ends(edge, length, y) } + row.each_with_index.flat_map do |(part, role), i|
+            role == :between ? across(lines, pitch).map { |y|
               part_shape(part, role, at[i], y)
             } : [part_shape(part, role, at[i])]
           end
         end
 
-        def row(repeats)
-          [*end_row, *body_row(repeats), *end_row.reverse]
+        def line_ends(edge, length, y_mm)
+          loop = plain_end.loop_length.to_mm
+          inside = length - (edge * 2)
+          [line_shape(line, inside - (loop * 2), y_mm, from: edge + loop),
+           *end_shapes(plain_end, inside, y_mm).map { |shape| shape.moved(edge) }]
         end
 
-        def end_row
-          [([link, :link] if link), [connector, :connector], [terminal, :crimp]].compact
+        def outer_shapes(outer, length)
+          at = running(outer.map(&:first))
+          outer.each_with_index.flat_map { |(part, role), i| [at[i], length - at[i]].map { |x| part_shape(part, role, x) } }
+        end
+
+        # @return [Array<(Catalogue::Part, Symbol)>] what stands beyond the lines, from the outside
+        def outer_row
+          [([link, :link] if link), [connector, :connector]].compact
         end
 
         def body_row(repeats)

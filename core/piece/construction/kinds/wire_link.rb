@@ -3,7 +3,8 @@
 module Core
   module Construction
     module Kinds
-      # Beads on a short wire that ends in an eye on either side, or in the head of a pin: a link, a drop or a charm.
+      # Beads on a short wire that ends in an eye on either side, or in the head of a pin: a link, a drop or a charm. With no beads it is
+      # a bare link, whose eyes share one stem.
       class WireLink < Base
         key :wire_link
         rank 100
@@ -45,30 +46,32 @@ module Core
           practice: 'One loop on scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 5
 
         parameter :wire, :line, of: %i[wire]
-        parameter :stack, :pattern
+        parameter :stack, :pattern, default: [].freeze
         # Away from the wearer's end: what closes the link below.
         parameter :last, :choice, of: [*EYES, :pin], default: :simple
         parameter :first, :choice, of: EYES, default: :simple
         parameter :pin, :part, of: Catalogue::Part::PINS, required: false
         parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
+        # Of the eye at the far end, where it has a size of its own.
+        parameter :inner_last, :length, required: false, range: Measure::Length.mm(1)..Measure::Length.mm(20)
         parameter :wraps, :integer, default: 3, range: 1..12
         # Off such a length link after link is worked, and each cut off when it is done.
         parameter :batch, :length, required: false, range: Measure::Length.mm(100)..Measure::Length.mm(1000)
         parameter :quarter_turned, :boolean, default: false
 
         def problems
-          [(problem('stack', :pattern_of_nothing) if stack.empty?), (problem('stack', :nothing_may_fill) if stack.fills?),
+          [(problem('stack', :pattern_of_nothing) if stack.empty? && last == :pin), (problem('stack', :nothing_may_fill) if stack.fills?),
            (problem('pin', :pin_missing) if last == :pin && pin.nil?),
            (problem('pin', :pin_too_short, needed: above_pin, has: pin.along) if last == :pin && pin && pin.along < above_pin)].compact
         end
 
         # From where it hangs to where others hang in it, or to its pin's head.
         def fixed_length
-          @fixed_length ||= ends.reduce(stack.fixed_length) { |sum, one| sum + standing(one) }
+          @fixed_length ||= stack.fixed_length + standing(:first) + standing(:last)
         end
 
         def on_line(_solution)
-          [eye_element(first), *elements(beads), eye_element(last)]
+          [eye_element(:first), *elements(beads), eye_element(:last)]
         end
 
         def beyond(place)
@@ -80,7 +83,7 @@ module Core
           eyes = ends.count { |one| one != :pin }
           Catalogue::Part.new(**identity, kind: last == :pin ? :pendant : :connector, outer: widest,
             along: work_up.lengths.beaded + (thickness * eyes), hole: inner, wire: thickness, soldered: ends.none?(:simple),
-            form: :tube, colour: beads.first.colour, mark: beads.first.mark, quarter_turned: quarter_turned)
+            form: :tube, colour: (beads.first || wire).colour, mark: beads.first&.mark || 'l', quarter_turned: quarter_turned)
         end
 
         private
@@ -113,16 +116,27 @@ module Core
           kind == :simple ? Measure::Length::ZERO : thickness * wraps
         end
 
+        # @param place [Symbol] :first or :last
+        def kind_at(place)
+          place == :first ? first : last
+        end
+
+        # @return [Measure::Length] inside the eye there
+        def inner_at(place)
+          place == :last && inner_last ? inner_last : inner
+        end
+
         # What an end adds above or below the beads: an eye its inside and the wire on the beads' side, a pin its head.
-        def standing(kind)
-          kind == :pin ? thickness : inner + thickness + neck(kind)
+        def standing(place)
+          kind_at(place) == :pin ? thickness : inner_at(place) + thickness + neck(kind_at(place))
         end
 
         # @return [Measure::Length] wire in one end, without what hands need
-        def bent(kind)
+        def bent(place)
+          kind = kind_at(place)
           return Measure::Length::ZERO if kind == :pin
 
-          eye = Wire.eye(thickness, inner) * rounds(kind)
+          eye = Wire.eye(thickness, inner_at(place)) * rounds(kind)
           kind == :simple ? eye : eye + neck(kind) + Wire.wraps(thickness, wraps)
         end
 
@@ -136,26 +150,27 @@ module Core
 
         # @return [Measure::Length] of a pin's stem that beads and eye take, and what is left to hold
         def above_pin
-          stack.fixed_length + bent(first) + Measure::Length.mm(Wire::HOLD_MM.fetch(:lean))
+          stack.fixed_length + bent(:first) + Measure::Length.mm(Wire::HOLD_MM.fetch(:lean))
         end
 
         def widest
-          [tallest_across(beads), inner + (thickness * 2)].max
+          [tallest_across(beads), [inner, inner_last].compact.max + (thickness * 2)].compact.max
         end
 
         def tallest_across(parts)
           parts.map(&:outer).max
         end
 
-        def eye_element(kind)
-          Making::ThreadedElement.new(along: standing(kind), height: (inner / 2) + thickness, width: inner + (thickness * 2),
+        def eye_element(place)
+          inside = inner_at(place)
+          Making::ThreadedElement.new(along: standing(place), height: (inside / 2) + thickness, width: inside + (thickness * 2),
             profile: :pointed)
         end
 
         def work_up(_solution, maker)
           parts = tally(beads.map { |bead| [bead, :bead] })
           parts << count(pin, 1, :pin) if last == :pin
-          joins = through(stem, beads) + cap_joins(beads, running(beads, standing(first).to_mm))
+          joins = through(stem, beads) + cap_joins(beads, running(beads, standing(:first).to_mm))
           Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins, drawing: Lazy.new { layout },
             lengths: Making::Lengths.new(beaded: fixed_length, working: working), ends: own_ends, anchors: Lazy.new { anchors })
         end
@@ -165,63 +180,81 @@ module Core
         end
 
         def wire_end(place)
-          Making::Attachment.new(item: eye(place == :first ? first : last), closing_step: "#{place}_eye")
+          Making::Attachment.new(item: eye(place), closing_step: "#{place}_eye")
         end
 
         # An eye with wraps is closed for good; a simple one has a gap.
-        def eye(kind)
-          kind == :simple ? eye_part.with(soldered: false, material: wire.material) : eye_part
+        def eye(place)
+          kind_at(place) == :simple ? eye_part(place).with(soldered: false, material: wire.material) : eye_part(place)
         end
 
         # The eye, as what others hang in.
-        def eye_part
-          @eye_part ||= Catalogue::Part.new(key: "eye_#{wire.key}", name: "eye of the #{beads.first.short_name} link", kind: :connector,
-            along: inner + (thickness * 2), outer: inner + (thickness * 2), hole: inner, wire: thickness, form: :ring, colour: wire.colour)
+        def eye_part(place)
+          @eye_part ||= {}
+          across = inner_at(place) + (thickness * 2)
+          @eye_part[place] ||= Catalogue::Part.new(key: "eye_#{wire.key}#{"_#{place}" if inner_last}", name: eye_name(place),
+            kind: :connector, along: across, outer: across, hole: inner_at(place), wire: thickness, form: :ring, colour: wire.colour)
+        end
+
+        # Two of different sizes are told apart.
+        def eye_name(place)
+          of = beads.empty? ? 'bare link' : "#{beads.first.short_name} link"
+          return "eye of the #{of}" if inner_last.nil? || inner_last == inner
+
+          other = place == :first ? inner_last : inner
+          "#{inner_at(place) > other ? 'large' : 'small'} eye of the #{of}"
         end
 
         def anchors
           return [] if last == :pin
 
-          half = inner.to_mm / 2
-          [Making::Anchor.new(item: eye(last).with(quarter_turned: quarter_turned), x: fixed_length.to_mm - half,
-            y: eye_part.outer.to_mm / 2, reach: half, closing_step: 'last_eye')]
+          half = inner_at(:last).to_mm / 2
+          [Making::Anchor.new(item: eye(:last).with(quarter_turned: quarter_turned), x: fixed_length.to_mm - half,
+            y: eye_part(:last).outer.to_mm / 2, reach: half, closing_step: 'last_eye')]
         end
 
         def cuts(maker)
           return [] if last == :pin
 
           policy = maker.tails_on(wire)
-          [Making::Cut.new(line: wire, count: 1, role: :link, body: stack.fixed_length, consumption: bent(first) + bent(last),
+          [Making::Cut.new(line: wire, count: 1, role: :link, body: stack.fixed_length, consumption: bent(:first) + bent(:last),
             tails: held(first, policy) + held(last, policy), measured_to: Wire::CUT_TO, batch: batch)]
         end
 
         def working
-          [term(:eyes, standing(first) + standing(last)), term(:fixed_beads, stack.fixed_length)]
+          [term(:eyes, standing(:first) + standing(:last)), (term(:fixed_beads, stack.fixed_length) if beads.any?)].compact
         end
 
         def steps
           [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
-           (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line], values: { hung: [] }) unless last == :pin),
-           step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
-             values: { bead: beads.first }, text: :"wire_link_string#{'_pin' if last == :pin}"),
-           step('first_eye', TECHNIQUES.fetch(first), 1, after: %w[string], cautions: %i[cutting], values: { hung: [] }),
-           step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true)].compact
+           (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line],
+             values: { hung: [], inside: inner_at(:last) }) unless last == :pin),
+           (string_step if beads.any?),
+           step('first_eye', TECHNIQUES.fetch(first), 1, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting],
+             values: { hung: [] }, text: :"wire_link_first_eye#{'_bare' if beads.empty?}"),
+           step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true,
+             text: :"wire_link_check#{'_bare' if beads.empty?}")].compact
+        end
+
+        def string_step
+          step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
+            values: { bead: beads.first }, text: :"wire_link_string#{'_pin' if last == :pin}")
         end
 
         def layout
-          start = standing(first).to_mm
+          start = standing(:first).to_mm
           at = running(beads, start)
-          [line_shape(wire, fixed_length.to_mm - start, from: start / 2), eye_shape(first, 0.0),
+          [line_shape(wire, fixed_length.to_mm - start, from: start / 2), eye_shape(:first, 0.0),
             *beads.each_with_index.map { |bead, i| part_shape(bead, :bead, at[i]) },
-           last == :pin ? pin_shape : eye_shape(last, fixed_length.to_mm - standing(last).to_mm, turned: true)]
+           last == :pin ? pin_shape : eye_shape(:last, fixed_length.to_mm - standing(:last).to_mm, turned: true)]
         end
 
         # The eye lies outside, its neck towards the beads; its outer wire lies beyond the length.
-        def eye_shape(kind, edge, turned: false)
-          size = eye_part.along.to_mm
-          half = inner.to_mm / 2
-          middle = turned ? edge + standing(kind).to_mm - half : edge + half
-          Making::Shape.new(item: eye_part, role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring)
+        def eye_shape(place, edge, turned: false)
+          size = eye_part(place).along.to_mm
+          half = inner_at(place).to_mm / 2
+          middle = turned ? edge + standing(place).to_mm - half : edge + half
+          Making::Shape.new(item: eye_part(place), role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring)
         end
 
         def pin_shape

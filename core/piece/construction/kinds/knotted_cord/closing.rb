@@ -4,14 +4,21 @@ module Core
   module Construction
     module Kinds
       class KnottedCord
-        # How a cord closes: a loop over a button, sliding knots or a slider, or glued ends.
+        # How a cord closes: a loop over a button or a hook, sliding knots or a slider, or glued ends.
         module Closing
           private
 
-          # Loop and button with their knots, or the sliding knot.
+          def hook_problems
+            return [] unless closure == :hook
+
+            [(problem('hook', :hook_missing) if hook.nil?), (problem('folded', :loop_needs_fold) if folded.zero?)].compact
+          end
+
+          # Loop and button or hook with their knots, or the sliding knot.
           def closing_length
             case closure
             when :loop then button.along + (button.outer / 2) + (knot_length * 2)
+            when :hook then loop_inside + hook.along + (knot_length * 2)
             when :slider then slider ? slider.along : knot_length * 2
             else cord_end.along * 2
             end
@@ -23,8 +30,14 @@ module Core
 
             knots = taken_by_knot * 2
             return knots + (button.outer * Math::PI) if closure == :loop
+            return knots if closure == :hook
 
-            (slider ? Measure::Length::ZERO : knots) + (free_tail ? bundle * barrel(STOP_TURNS) * 2 : Measure::Length::ZERO)
+            (slider ? Measure::Length::ZERO : knots) + (free_tail ? bundle * barrel(STOP_TURNS) * stop_knots : Measure::Length::ZERO)
+          end
+
+          # @return [Integer] on both ends together
+          def stop_knots
+            stop_bead ? 4 : 2
           end
 
           # @return [(Array<Element>, Array<Element>)] before the first bare stretch and after the last
@@ -32,23 +45,44 @@ module Core
             tied = KnottedRow::Cell.new(kind: :knot, length: knot_length).element(bundle, knot_across)
             case closure
             when :loop then [[Making::ThreadedElement.of(button), tied], [tied, Making::ThreadedElement.bare(button.outer / 2, bundle)]]
+            when :hook then [[Making::ThreadedElement.bare(loop_inside, bundle), tied], [tied, Making::ThreadedElement.of(hook)]]
             when :slider then [slider ? [Making::ThreadedElement.of(slider)] : [tied, tied], []]
             else [[Making::ThreadedElement.of(cord_end)], [Making::ThreadedElement.of(cord_end)]]
             end
           end
 
           def closing_parts
-            part, number = { loop: [button, 1], cord_ends: [cord_end, 2], slider: [slider, 1] }.fetch(closure)
-            part ? [count(part, number, part.kind)] : []
+            part, number = { loop: [button, 1], cord_ends: [cord_end, 2], slider: [slider, 1], hook: [hook, 1] }.fetch(closure)
+            stops = count(stop_bead, 2, :stop) if closure == :slider && free_tail && stop_bead
+            [(count(part, number, part.kind) if part), stops].compact
           end
 
           def closing_steps
             after = snug == :tight_once_tried_on ? %w[check_length snug] : %w[check_length]
             return glued_ends(after) if closure == :cord_ends
+            return hooked(after) if closure == :hook
 
             close = closing_step(after)
-            stop = step('stop', 'stop_knot', 2, after: [close.key]) if closure == :slider && free_tail
+            stop = stop_step(close) if closure == :slider && free_tail
             [close, stop, step('trim', 'trimming', cords, after: [(stop || close).key], cautions: %i[cutting])].compact
+          end
+
+          def stop_step(close)
+            step('stop', 'stop_knot', stop_knots, after: [close.key], text: :"knotted_cord_stop#{'_bead' if stop_bead}")
+          end
+
+          # The last knot is pulled when the piece was tried on.
+          def hooked(after)
+            [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, after: after, values: { all: cords + 1 },
+              text: :knotted_cord_close_hook),
+             step('fit', 'trying_on', 1, after: %w[close], checkpoint: true),
+             step('trim', 'trimming', cords, after: %w[fit], cautions: %i[cutting], values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
+               text: :knotted_cord_trim_left)]
+          end
+
+          # @return [Boolean] whether a fold is knotted into a loop before the first bead
+          def starts_with_loop?
+            folded.positive? && %i[loop hook].include?(closure)
           end
 
           # Bound and trimmed, they go into the ends together.
@@ -58,14 +92,16 @@ module Core
           end
 
           def closing_step(after)
-            return step('slide', 'stringing', 2, after: after) if closure == :slider && slider
+            return step('slide', 'slider_threading', 2, after: after) if closure == :slider && slider
 
-            step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', 2, effort: Strung::SECOND_END_EFFORT, after: after,
-              text: :"knotted_cord_close_#{closure}")
+            ends = starts_with_loop? ? 1 : 2
+            step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', ends, effort: Strung::SECOND_END_EFFORT, after: after,
+              text: :"knotted_cord_close_#{starts_with_loop? ? :button : closure}")
           end
 
           def closing_shapes(solution)
             return [part_shape(button, :button, button.along.to_mm / 2)] if closure == :loop
+            return [part_shape(hook, :hook, solution.length.to_mm - (hook.along.to_mm / 2))] if closure == :hook
             return slider ? [part_shape(slider, :slider, slider.along.to_mm / 2)] : [] if closure == :slider
 
             half = cord_end.along.to_mm / 2

@@ -10,8 +10,39 @@ module Core
 
           def layout(solution)
             placed = KnottedRow.placed(filled(solution), first_length)
-            cords_drawn = across(cords, cord.thickness.to_mm).map { |y| line_shape(cord, solution.length.to_mm, y) }
-            cords_drawn + closing_shapes(solution) + placed.flat_map { |cell, x, index| cell_shapes(cell, x, index) }
+            cords_drawn(placed, solution.length.to_mm) + closing_shapes(solution) + placed.flat_map { |cell, x, index|
+ cell_shapes(cell, x, index) }
+          end
+
+          def cords_drawn(placed, length)
+            beside = across(cords, cord.thickness.to_mm)
+            return beside.map { |y| line_shape(cord, length, y) } if lanes == 1
+
+            beads = placed.select { |cell, _, _| cell.kind == :bead }
+            beside.each_with_index.map { |y, lane| lane_shape(lane, y, beads, length) }
+          end
+
+          # Through each large bead or, where it is free, through the small one beside it; between beads the lanes cross.
+          def lane_shape(lane, beside, beads, length)
+            points = [[0.0, beside], *beads.flat_map { |cell, x, index| passing(lane, cell.part, x, index) }, [length, beside]]
+            path = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
+            Making::Shape.new(item: cord, role: :line, x: 0.0, y: 0.0, along: 0.0, across: cord.thickness.to_mm, form: :path, path: path)
+          end
+
+          def passing(lane, bead, x_mm, index)
+            free = free_lane(index) == lane
+            half = bead.along.to_mm / 2
+            y = free ? small_y(bead, index) : across(lanes - 1, cord.thickness.to_mm)[through_place(lane, index)]
+            [[x_mm - half, y], [x_mm + half, y]]
+          end
+
+          # @return [Integer] which of the lanes in a bead it is
+          def through_place(lane, index)
+            lane > free_lane(index) ? lane - 1 : lane
+          end
+
+          def small_y(bead, index)
+            (bead.outer.to_mm + small_at(index).outer.to_mm) / 2 * (free_lane(index).odd? ? 1 : -1)
           end
 
           # @param index [Integer] of the bead in the row
@@ -25,10 +56,11 @@ module Core
 
           # Beside the bead, on the lane that is free, between its two knots.
           def small_shapes(bead, x_mm, index)
-            y = (bead.outer.to_mm + small_bead.outer.to_mm) / 2 * (free_lane(index).odd? ? 1 : -1)
+            small = small_at(index)
+            y = small_y(bead, index)
             knot = cord.thickness.to_mm * KNOT_ALONG
-            aside = (small_bead.threaded.to_mm + knot) / 2
-            [part_shape(small_bead, :small, x_mm, y),
+            aside = (small.threaded.to_mm + knot) / 2
+            [part_shape(small, :small, x_mm, y),
              *[-aside, aside].map { |off| Making::Shape.new(item: cord, role: :line, x: x_mm + off, y: y, along: knot,
                across: cord.thickness.to_mm * KNOT_ACROSS, form: :knot) }]
           end
@@ -38,6 +70,7 @@ module Core
             {
               loop: (button ? button.along + knot_length : nil),
               slider: slider ? slider.along : knot_length * 2,
+              hook: loop_inside + knot_length,
               cord_ends: cord_end&.along
             }.fetch(closure).to_mm
           end

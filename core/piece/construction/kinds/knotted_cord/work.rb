@@ -14,14 +14,34 @@ module Core
             beads = items(repeats).size
             [step('cut', 'cutting_line', cords - folded, preparable: true, text: cut_words),
              step('gather', 'measuring', 1, after: %w[cut], text: gather_words, values: { count: folded }),
-             step('knot', technique, [knots, 1].max, after: %w[gather], text: knot_words,
-               values: { beads: beads, knots: knots, small: smalls(repeats) }, order: items(repeats)),
+             *start_loop,
+             step('knot', technique, [knots, 1].max, after: [starts_with_loop? ? 'start_loop' : 'gather'], text: knot_words,
+               values: { beads: beads, knots: knots, small: smalls(repeats), **middle(repeats),
+                 smalls: Making::FromBag.new(parts: [small_bead, other_small_bead].compact) }, order: items(repeats)),
              step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: beads }),
              *snug_step(knots), *closing_steps]
           end
 
+          # Where a cord is folded its fold is knotted into a loop before the first bead.
+          def start_loop
+            return [] unless starts_with_loop?
+
+            text = closure == :hook ? :knotted_cord_start_loop_hook : :knotted_cord_start_loop
+            [step('start_loop', 'overhand_knot', 1, after: %w[gather], text: text)]
+          end
+
+          # @return [Hash{Symbol=>Catalogue::Part}] what stands in the middle, where the work starts there
+          def middle(repeats)
+            from_middle? ? { middle: items(repeats)[items(repeats).size / 2] } : {}
+          end
+
+          def from_middle?
+            work_from == :middle && cords == 1
+          end
+
           def knot_words
-            return :knotted_cord_lanes if lanes > 1
+            return :"knotted_cord_lanes#{'_two' if other_small_bead}" if lanes > 1
+            return :knotted_cord_knot_middle if from_middle?
 
             knots == :neighbours_share ? :knotted_cord_knot_shared : :knotted_cord_knot
           end
@@ -34,6 +54,7 @@ module Core
           end
 
           def gather_words
+            return :knotted_cord_mark_middle if from_middle?
             return :knotted_cord_lay if cords == 1
 
             folded.positive? ? :knotted_cord_gather_folded : :knotted_cord_gather

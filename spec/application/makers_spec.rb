@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require_relative '../studio_helper'
+
+# What its maker would find wrong with the plan of a piece (common practice, no source).
+RSpec.describe 'Pieces as their makers make them' do
+  let(:studio) { new_studio }
+  let(:table) { studio.catalogue.table }
+
+  def piece(key)
+    design = studio.projects.newest.find { |saved| saved.design.key == key }.design
+    Core::Sizing::Blueprint.new(design, table).fit_usual
+  end
+
+  def counts(piece)
+    Core::Materials::Need.sum(piece.parts).to_h { |need| [need.part.key, need.count] }
+  end
+
+  def order(piece)
+    Core::Steps::StepOrder.of(piece.steps, table).steps.map(&:key)
+  end
+
+  # @return [Boolean] whether the steps come in this order
+  def in_turn?(piece, *keys)
+    places = keys.map { |key| order(piece).index(key) }
+    places.none?(&:nil?) && places == places.sort
+  end
+
+  def step(piece, key)
+    piece.steps.find { |one| one.key == key }
+  end
+
+  it 'strings beads and spacers in turn, a bead at both ends, with loops in the length and slack before the last end' do
+    one = piece('evening_star')
+    beads = step(one, 'front/lay_out').order.map(&:key)
+    expect([beads.first, beads.last, beads.count('spacer_2_silver') - beads.count('round_8_dusk')]).to eq(['round_8_dusk'] * 2 + [-1])
+    expect(one.work_ups['front'].lengths.working.map(&:code)).to include(:loops)
+    expect(one.slack).to be_positive
+    expect(in_turn?(one, 'front/check_length', 'front/second_end', 'front/trim_tails')).to be(true)
+  end
+
+  it 'runs two lines through two-hole beads, with small beads at both ends, links of two eyes, and tails that go back through beads' do
+    one = piece('slow_orbit')
+    found = counts(one)
+    expect([found['seed_8_frost'], found['crimp_15_silver'], one.cuts.find { |cut| cut.role == :strand }.count])
+      .to eq([2 * (found['flat_12_slate'] + 1), 4, 2])
+    near, far = %w[last_eye first_eye].map { |eye| step(one, "clasp_link/#{eye}") }
+    expect([near.values[:inside], far.values[:inner]].map(&:to_mm)).to eq([2.5, 4.0])
+    expect(far.values[:hung].map(&:key)).to eq(['clasp_12_silver'])
+    buried = step(one, 'front/second_ends').pictured.shared
+    expect(Core::Measure::Length.sum(buried.map(&:along)).to_mm).to be >= 45
+  end
+
+  it 'works a knotted cord outward from the middle, and threads the slider before the end knots' do
+    one = piece('lantern_path')
+    expect(counts(one).keys.map { |key| table.parts[key].kind }).not_to include(:clasp)
+    expect([step(one, 'cord/knot').repeats, step(one, 'cord/knot').text]).to eq([8, :knotted_cord_knot_middle])
+    expect(in_turn?(one, 'cord/gather', 'cord/knot', 'cord/slide', 'cord/stop', 'cord/trim')).to be(true)
+    expect(one.cuts.first.consumption.to_mm).to be > 8 * 20
+  end
+
+  it 'folds one of three cords, knots at the small beads alone, and pulls the last knot when it was tried on' do
+    one = piece('meteor_path')
+    long, short = one.cuts.sort_by { |cut| -cut.length.to_mm }
+    expect([one.wraps, long.role, short.role, step(one, 'cord/knot').repeats]).to eq([3, :folded_cord, :cord, 14])
+    expect(long.length.to_mm).to be_within(120).of(2 * short.length.to_mm)
+    expect(in_turn?(one, 'cord/start_loop', 'cord/knot', 'cord/close', 'cord/fit', 'cord/trim')).to be(true)
+    expect(one.work_ups['cord'].joins.select { |join| join.outer.key == 'large_14_olive' }.map(&:passes)).to eq([2])
+  end
+
+  it 'stretches elastic first, keeps the bead that hides the knot beside it, and ties when it was tried on' do
+    one = piece('moonrise')
+    beads = step(one, 'ring/string').order.map(&:key)
+    expect(beads.index('round_10_hider')).to eq(0)
+    expect(in_turn?(one, 'ring/pre_stretch', 'ring/string', 'ring/check_length', 'ring/knot', 'ring/glue', 'ring/trim')).to be(true)
+  end
+
+  it 'tries a rope on dry, finds the place of its loop with the hook, and cements last' do
+    one = piece('two_tides')
+    expect(in_turn?(one, 'rope/cut', 'rope/try_on', 'rope/place', 'rope/whip', 'rope/hide', 'rope/cement')).to be(true)
+    expect(step(one, 'rope/cement').waits).to be_positive
+  end
+
+  it 'bends all forms before any is joined, with one ring fewer than forms' do
+    one = piece('star_chart')
+    forms = step(one, 'links/lay_out').values[:units]
+    expect(in_turn?(one, 'form/form', 'form/trim', 'links/lay_out', 'links/join')).to be(true)
+    expect(step(one, 'links/join').repeats).to eq(forms - 1)
+  end
+
+  it 'lets chain take what a fixed front leaves, alike on both sides, with the drop at the middle of the front' do
+    one = piece('pole_star')
+    chains = %w[left_chain right_chain].map { |key| one.work_ups[key].lengths.beaded }
+    expect(chains.uniq.size).to eq(1)
+    drop = one.layout.find { |shape| shape.item.key == 'drop_18_star' }
+    middle = one.layout.find { |shape| shape.item.key == 'pearl_7_cream' }
+    expect(drop.x).to be_within(0.1).of(middle.x)
+    expect(one.worn_shortest).to be < one.inside - chains.first + Core::Measure::Length.mm(6)
+    expect(step(one, 'left_chain/join_first').values[:hung].map(&:key)).to eq(['clasp_12_steel'])
+    expect(step(one, 'right_chain/join_last')).to be_nil
+  end
+
+  it 'weaves a band with a guard at both ends alike, the thread crossing in the far one' do
+    one = piece('wandering_stars')
+    expect(counts(one).values_at('guard_4', 'crimp_thread', 'cover_2_silver', 'split_ring_6')).to eq([2, 2, 2, 2])
+    expect(%w[first_end close].map { |key| step(one, "band/#{key}").pictured.lines }).to eq([1, 2])
+    expect(one.cuts.find { |cut| cut.role == :folded }.slack).to be_zero
+  end
+end

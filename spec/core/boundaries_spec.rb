@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+# Rules at the very value where they turn.
+RSpec.describe 'Boundaries' do
+  let(:check) { Core::Fit::Check.new(sample_table) }
+
+  def elastic(thickness)
+    Core::Catalogue::Line.new(key: 'elastic', name: 'elastic', kind: :elastic, thickness: mm(thickness))
+  end
+
+  # Core::Fit::Rules::ElasticSuits: from 8 mm on a bead is large, from 0.8 mm on elastic is thick.
+  [[8, 0.8, :elastic_fits], [8, 0.79, :elastic_thin], [7.99, 0.8, :elastic_thick], [7.99, 0.79, :elastic_fits]].each do |bead, line, code|
+    it "judges elastic of #{line} in beads of #{bead}: #{code}" do
+      join = Core::Making::Join.new(kind: :elastic_for_bead, inner: elastic(line), outer: part('bead', bead), at: 0.0)
+      expect(check.judge(join).map(&:code)).to include(code)
+    end
+  end
+
+  it 'says which pliers press a crimp: Core::Fit::QuickCheck' do
+    found = [1.6, 1.61, 2.3, 2.31].map { |size| Core::Fit::QuickCheck.pliers(part('crimp', size, kind: :crimp)) }
+    expect([*found, Core::Fit::QuickCheck.pliers(part('bead', 2))]).to eq([:small, :middle, :middle, :large, nil])
+  end
+
+  it 'rounds a chance to hundredths before it is judged: Core::Session::Likelihood' do
+    found = [0.95, 0.945, 0.9449, 0.475, 0.474].map { |chance| Core::Session::Likelihood.of(chance, 95) }
+    expect(found).to eq(%i[likely likely doubtful doubtful unlikely])
+  end
+
+  # Agresti and Coull: 36 of 36 runs count as 38 of 40.
+  it 'takes all of few runs not for certain: Core::Session::Forecast' do
+    long = workshop(minutes: 600)
+    plan = Core::Planning::Plan.for(workshop: long, design: bracelet, attendees: [attendee(1, 165, level: 4)], table: sample_table)
+    forecast = Core::Session::Forecast.for(plan, Core::Setup::Calibration.new, runs: 36)
+    expect([forecast.chance, forecast.standard_error]).to match([1.0, be_within(1e-9).of(Math.sqrt(0.95 * 0.05 / 40))])
+  end
+
+  it 'ends as many minutes after it starts as it lasts: Core::Setup::Workshop' do
+    expect(workshop.ends.to_s).to eq('20:30')
+  end
+end
