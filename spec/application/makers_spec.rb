@@ -33,7 +33,7 @@ RSpec.describe 'Pieces as their makers make them' do
   it 'strings beads and spacers in turn, a bead at both ends, with loops in the length and slack before the last end' do
     one = piece('evening_star')
     beads = step(one, 'front/lay_out').order.map(&:key)
-    expect([beads.first, beads.last, beads.count('spacer_2_silver') - beads.count('round_8_dusk')]).to eq(['round_8_dusk'] * 2 + [-1])
+    expect([beads.first, beads.last, beads.count('spacer_2_silver') - beads.count('round_8_dusk')]).to eq((['round_8_dusk'] * 2) + [-1])
     expect(one.work_ups['front'].lengths.working.map(&:code)).to include(:loops)
     expect(one.slack).to be_positive
     expect(in_turn?(one, 'front/check_length', 'front/second_end', 'front/trim_tails')).to be(true)

@@ -29,10 +29,10 @@ module Core
             Making::Shape.new(item: cord, role: :line, x: 0.0, y: 0.0, along: 0.0, across: cord.thickness.to_mm, form: :path, path: path)
           end
 
-          def passing(lane, bead, x_mm, index)
+          def passing(lane, large, x_mm, index)
             free = free_lane(index) == lane
-            half = bead.along.to_mm / 2
-            y = free ? small_y(bead, index) : across(lanes - 1, cord.thickness.to_mm)[through_place(lane, index)]
+            half = large.along.to_mm / 2
+            y = free ? small_y(large, index) : across(lanes - 1, cord.thickness.to_mm)[through_place(lane, index)]
             [[x_mm - half, y], [x_mm + half, y]]
           end
 
