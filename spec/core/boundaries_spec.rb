@@ -37,4 +37,38 @@ RSpec.describe 'Boundaries' do
   it 'ends as many minutes after it starts as it lasts: Core::Setup::Workshop' do
     expect(workshop.ends.to_s).to eq('20:30')
   end
+
+  it 'rounds to the nearest nanometre, up at a half: Core::Measure::Length' do
+    found = [[1.0000004, 1_000_000], [1.0000006, 1_000_001], [0.0000005, 1]]
+    expect(found.map { |number, _| Core::Measure::Length.of(number, :mm).nm }).to eq(found.map(&:last))
+  end
+
+  it 'needs each part and each cut as often as a person makes the piece: Core::Materials::Need, Core::Cutting::CutNeed' do
+    piece = fit(bracelet, 170)
+    need = ->(times) { Core::Materials::Need.sum(piece.parts, times: times).sum(&:count) }
+    cuts = ->(times) { Core::Cutting::CutNeed.from(piece.cuts, times: times).sum(&:count) }
+    expect([need.(2), cuts.(2)]).to eq([need.(1) * 2, cuts.(1) * 2])
+    expect([need.(3), cuts.(3)]).to eq([need.(1) * 3, cuts.(1) * 3])
+  end
+
+  it 'lets no unknown tool stand in, and no tool for an unknown technique: Core::Catalogue::Table' do
+    table = sample_table
+    tool = table.tools.keys.first
+    technique = table.techniques.values.find { |one| one.tools.any? }.key
+    ["#{technique}/none", "none/#{tool}"].each { |chosen| expect(table.standing_in([chosen]).techniques).to eq(table.techniques) }
+  end
+
+  it 'takes up to twelve kits more: Core::Setup::SupplySettings' do
+    expect([Core::Setup::SupplySettings::MOST_EXTRA, Core::Construction::Chart::MOST_ROWS]).to eq([12, 200])
+  end
+
+  # A loop goes once round: as far to one side as to the other, the beads in the order of the wire. Core::Construction::WiredPetal
+  it 'lays the beads of a petal once round its loop' do
+    flower = Core::Construction::Kinds.fetch(:beaded_flower).build({ 'wire' => 'wire', 'bead' => 'seed', 'way' => 'continuous', 'petals' => 1,
+      'beads' => 12 }, sample_table).call(target: nil, maker: Core::Making::Maker.new)
+    beads = flower.layout.select { |shape| shape.item.key == 'seed' }
+    left, right = beads.partition { |shape| shape.y.negative? }
+    expect([left.size, right.size]).to eq([6, 6])
+    expect(beads.sum(&:y)).to be_within(1e-6).of(0)
+  end
 end
