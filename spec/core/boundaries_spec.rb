@@ -64,8 +64,9 @@ RSpec.describe 'Boundaries' do
 
   # A loop goes once round: as far to one side as to the other, the beads in the order of the wire. Core::Construction::WiredPetal
   it 'lays the beads of a petal once round its loop' do
-    flower = Core::Construction::Kinds.fetch(:beaded_flower).build({ 'wire' => 'wire', 'bead' => 'seed', 'way' => 'continuous', 'petals' => 1,
-      'beads' => 12 }, sample_table).call(target: nil, maker: Core::Making::Maker.new)
+    parameters = { 'wire' => 'wire', 'bead' => 'seed', 'way' => 'continuous', 'petals' => 1, 'beads' => 12 }
+    flower = Core::Construction::Kinds.fetch(:beaded_flower).build(parameters, sample_table)
+      .call(target: nil, maker: Core::Making::Maker.new)
     beads = flower.layout.select { |shape| shape.item.key == 'seed' }
     left, right = beads.partition { |shape| shape.y.negative? }
     expect([left.size, right.size]).to eq([6, 6])
