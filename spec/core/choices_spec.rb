@@ -27,6 +27,10 @@ RSpec.describe Core::Advice::Choices do
     expect(found.cure.apply(bracelet).component('front').parameters).to include('school' => 'covered', 'cover' => 'cover_4')
   end
 
+  it 'asks nothing that says nothing: when a tail is snipped, where no cover goes on' do
+    expect(choices.map(&:parameter)).to include(:school, :tails).and(satisfy { |asked| (asked & %i[snip lines_in]).empty? })
+  end
+
   it 'tells the way that is planned first, and leaves out what nothing is there for' do
     names = choices.find { |choice| choice.parameter == :school }.ways.map { |one| [one.name, one.chosen] }
     expect(names.first).to eq([:flat, true])

@@ -39,7 +39,9 @@ module Core
       def for(attendee)
         @plan.design.components.flat_map do |component|
           kind = Construction::Kinds.fetch(component.construction)
-          declared = kind.parameters.values.select { |one| one.type == :choice && yield(kind.key, one.name) }
+          now = kind.parameters.to_h { |name, one| [name, component.parameters.fetch(name.to_s, one.default)] }
+          declared = kind.parameters.values.select { |one|
+            one.type == :choice && one.says_something?(now) && yield(kind.key, one.name) }
           declared.map { |one| choice(component, kind, one, attendee) }
         end.select { |one| one.ways.size > 1 }
       end
