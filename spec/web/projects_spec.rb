@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative '../web_helper'
+require 'nokogiri'
 
 RSpec.describe 'Projects', type: :request do
   def names
@@ -56,5 +57,15 @@ RSpec.describe 'Projects', type: :request do
     expect(last_response.body).to include('many')
     send_form('/stockroom/parts/round_8_dusk/stock', reason: 'counted', quantity: '41', back: '//elsewhere')
     expect(last_response.headers['location']).to end_with('/stockroom/parts/round_8_dusk/stock')
+  end
+
+  # Two chains alike fill on both sides of a front that stays: its middle bead lies at the middle of both together.
+  it 'draws the middle of what fills, of one part or of two' do
+    id = studio.drafts.begin(studio.projects.find('pole_star').design)
+    get "/drafts/#{id}"
+    svg = Nokogiri::HTML(last_response.body).at('#compose-mat svg.piece')
+    bead = svg.css('ellipse').find { |one| one['fill'] == studio.catalogue.table.parts['pearl_7_cream'].colour }
+    dashed = svg.css('[stroke-dasharray]').map { |one| one['d'].to_s[/\AM(-?[\d.]+)/, 1].to_f }
+    expect(dashed).to include(be_within(0.05).of(bead['cx'].to_f))
   end
 end

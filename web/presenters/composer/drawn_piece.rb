@@ -109,16 +109,15 @@ module Web
           sized? ? Formats::FinishedSize.marks(piece, unit) : []
         end
 
-        # The middle of what fills.
+        # The middle of all that fills, from the start of the first to the end of the last.
         def centre_line
           edge = 0.0
-          design.path.each do |component|
-            length = piece.work_ups[component.key].lengths
-            return edge + (length.beaded.to_mm / 2) if length.repeats
-
-            edge += length.beaded.to_mm
+          spans = design.path.filter_map do |component|
+            lengths = piece.work_ups[component.key].lengths
+            start, edge = edge, edge + lengths.beaded.to_mm
+            [start, edge] if lengths.repeats
           end
-          nil
+          (spans.first.first + spans.last.last) / 2 if spans.any?
         end
       end
     end
