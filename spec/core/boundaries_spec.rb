@@ -72,4 +72,22 @@ RSpec.describe 'Boundaries' do
     expect([left.size, right.size]).to eq([6, 6])
     expect(beads.sum(&:y)).to be_within(1e-6).of(0)
   end
+
+  # Plane geometry, by hand: three wraps of 1 mm wire round its own stem, an eye 3 mm inside, a stadium round two 5 mm ropes.
+  it 'takes wire by the circles through its middle: Core::Construction::Wire' do
+    wire = Core::Construction::Wire
+    taken = [wire.wraps(mm(1), 3), wire.eye(mm(1), mm(3)), wire.helix(10, mm(4), mm(1)), wire.round_two(mm(5), mm(1))]
+    expect(taken.map(&:to_mm)).to match([6 * Math::PI, 4 * Math::PI, 10 * Math.hypot(4 * Math::PI, 1), (6 * Math::PI) + 10]
+      .map { |by_hand| be_within(1e-5).of(by_hand) })
+  end
+
+  it 'offers one more ring only in a row of which it knows the place: Core::Fit::Rules::FacesFront' do
+    turning = sample_table.part('open_ring')
+    cures = [nil, 'front'].map do |component|
+      join = Core::Making::Join.new(kind: :faces, inner: part('drop', 12, kind: :pendant, faces_with: :even), outer: turning, at: 0.0,
+        passes: 1, component: component)
+      check.judge(join).flat_map(&:cures).grep(Core::Fit::Cures::OneMoreRing).size
+    end
+    expect(cures).to eq([0, 1])
+  end
 end
