@@ -107,10 +107,19 @@ module Web
       whole
     end
 
-    # What the first pages need is worked out before they are asked for.
+    # The first pages go before what they can do without.
+    AHEAD_SECONDS = 3
+
+    # What the first page needs is worked out before it is asked for, how long projects take a little later.
     def self.work_ahead(app, today)
       app.results.prepare
-      app.project_times.ask(app.results.now.library, today.call)
+      Thread.new do
+        sleep AHEAD_SECONDS
+        app.project_times.ask(app.results.now.library, today.call)
+      rescue StandardError
+        # Whoever looks at the projects asks again.
+        nil
+      end
     end
 
     def self.serving(studio, runner, folder, stages, today)

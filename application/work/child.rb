@@ -32,7 +32,8 @@ module Application
 
       # @return [Boolean]
       def self.compiler?
-        @compiler = system(RbConfig.ruby, '--disable=gems', '--yjit', '-e', '', err: File::NULL) if @compiler.nil?
+        # With the room that a worker asks for: the usual room takes seconds to lay out on a busy machine.
+        @compiler = system(RbConfig.ruby, '--disable=gems', *COMPILED, '-e', '', err: File::NULL) if @compiler.nil?
         @compiler
       end
 
