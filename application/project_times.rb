@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require 'digest'
-require 'json'
-
 module Application
   # How long each design of a studio takes, worked out beside the pages. What was found is kept with the studio, and worked out again
   # only for a design whose parts, techniques or times have changed.
@@ -41,7 +38,7 @@ module Application
     def ask(library, on)
       @known.fetch(key(library)) do
         designs = library.projects.map(&:design)
-        digests = designs.to_h { |design| [design.key, digest(design, library)] }
+        digests = digests(designs, library)
         kept = digests.transform_values { |digest| read(@cache[digest]) }.compact
         Known.new(kept, digests, work_out(designs.reject { |design| kept.key?(design.key) }, library, on), kept.keys)
       end
@@ -63,14 +60,9 @@ module Application
       @runner.submit(task, title: 'How long each project takes', about: :project_times, urgent: false)
     end
 
-    def digest(design, library)
-      @catalogue ||= Core::LruCache.new(2)
-      table = @catalogue.fetch(key(library)) do
-        [library.table.parts.values.map { |part| R::PART.write(part) }, library.table.techniques.values.map { |one|
- R::TECHNIQUE.write(one) },
-         R::CALIBRATION.write(library.calibration)]
-      end
-      "times-#{::Digest::SHA256.hexdigest(JSON.generate([R::DESIGN.write(design), table]))}"
+    def digests(designs, library)
+      shared = Digest.of([library.table.parts.values, library.table.lines.values, library.table.techniques.values, library.calibration])
+      designs.to_h { |design| [design.key, "times-#{Digest.of([design, shared])}"] }
     end
 
     # Written when all of a design is known.

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
-require 'cgi'
-
 module Formats
   # One end of lines, enlarged: the beads opened so that the lines in their holes can be counted, the way of the line out, round the loop
   # and back, and where its tail lies at last. Drawn from what the end is made of; mirrored for a left-hander.
   class EndSvg
+    include SvgText
+
     # Lines thinner than this are hard to see on paper, in millimetres of the piece.
     THIN = 0.3
     # Between a hole's two lines, in line widths.
@@ -220,14 +220,6 @@ module Formats
 
     def rect(from, high, long, round, style)
       %(<rect x="#{n(from)}" y="#{n(-high / 2)}" width="#{n(long)}" height="#{n(high)}" rx="#{n(round)}" #{style}/>)
-    end
-
-    def n(number)
-      PieceSvg::N.call(number)
-    end
-
-    def h(text)
-      CGI.escapeHTML(text.to_s)
     end
   end
 end

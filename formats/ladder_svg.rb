@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-require 'cgi'
-
 module Formats
   # Draws techniques as a map: a column a level, a line from each prerequisite to what needs it.
   class LadderSvg
+    include SvgText
+
     COLUMN = 250
     BOX = [214, 40].freeze
     ROW = 54
@@ -83,10 +83,6 @@ module Formats
     def facts(technique)
       shown = technique.demonstration_minutes.positive? ? ", shown in #{format('%g', technique.demonstration_minutes)} min" : ''
       "#{format('%g', technique.seconds)} s each#{shown}"
-    end
-
-    def h(text)
-      CGI.escapeHTML(text.to_s)
     end
   end
 end

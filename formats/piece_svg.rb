@@ -6,6 +6,7 @@ module Formats
   # Draws a piece laid flat, to scale, on a ruler. One unit of the drawing is one millimetre.
   class PieceSvg
     include Ruler
+    include SvgText
 
     # A mark along the ruler's edge.
     #
@@ -228,13 +229,5 @@ module Formats
                'M0.7 1.66A1.8 1.8 0 0 1 -0.7 1.66M-1.66 0.7A1.8 1.8 0 0 1 -1.66 -0.7M0 0h0.01',
       awaited: 'M-1.4 0h0.01M0 0h0.01M1.4 0h0.01'
     }.freeze
-
-    def n(number)
-      N.call(number)
-    end
-
-    def h(text)
-      CGI.escapeHTML(text.to_s)
-    end
   end
 end

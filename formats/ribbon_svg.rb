@@ -1,12 +1,12 @@
 # frozen_string_literal: true
 
-require 'cgi'
-
 module Formats
   # Draws a session as a ribbon: a row an attendee, minutes along, the class's end as a line.
   # Work is solid, watching striped, waiting a low bar (for a tool full, for help dotted, for the group a bare line), welcome and clearing
   # up open: the same in print. Where it is known, the stretch in which four of five finishes lie is shaded.
   class RibbonSvg
+    include SvgText
+
     ROW = 20
     LABEL = 150
     WIDTH = 1000
@@ -114,10 +114,6 @@ module Formats
 
     def short(name)
       name.length > 20 ? "#{name[0, 19]}…" : name
-    end
-
-    def h(text)
-      CGI.escapeHTML(text.to_s)
     end
   end
 end

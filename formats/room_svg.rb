@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-require 'cgi'
-
 module Formats
   # Draws the room from above: the instructor in front, a table a row, a place for each attendee, shared tools between them.
   class RoomSvg
+    include SvgText
+
     WIDTH = 1000
     TABLE = 116
     TOP = 66
@@ -68,10 +68,6 @@ module Formats
       %(<g><title>#{h([seat.attendee.name, *minded, *why].join(', '))}</title><text x="#{x}" y="#{top + 30}" font-size="15" ) +
         %(font-weight="700" fill="currentColor">#{h(seat.attendee.name[0, 22])}</text>#{level}<text x="#{x}" y="#{top + 74}" ) +
         %(font-size="12" fill="currentColor">#{h((minded + why).join(', ')[0, 36])}</text></g>)
-    end
-
-    def h(text)
-      CGI.escapeHTML(text.to_s)
     end
   end
 end

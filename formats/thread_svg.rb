@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-require 'cgi'
-
 module Formats
   # The way threads take through beads, to be followed: each thread with a line of its own and the order of its beads in numbers.
   class ThreadSvg
+    include SvgText
+
     # Threads are told apart by their line and by the form about their numbers.
     LINES = [{ dash: nil, fill: '#12161f', ink: '#ffffff' }, { dash: '1.1 0.7', fill: '#ffffff', ink: '#12161f' }].freeze
     MARGIN = 3.0
@@ -60,14 +60,6 @@ module Formats
           %(<text x="#{x}" y="#{n(slot.y + (NUMBER_MM * 0.28))}" font-size="#{n(NUMBER_MM * 0.8)}" text-anchor="middle" ) +
           %(fill="#{style[:ink]}" font-weight="700">#{i + 1}</text>)
       }.join
-    end
-
-    def n(number)
-      PieceSvg::N.call(number)
-    end
-
-    def h(text)
-      CGI.escapeHTML(text.to_s)
     end
   end
 end

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
-require 'cgi'
-
 module Formats
   # A piece as it is worn, small: closed to a ring, or hanging. For choosing by eye; nothing is measured on it.
   class WornSvg
+    include SvgText
+
     MARGIN = 1.5
     # A line is drawn round the ring in pieces this long, in degrees.
     PIECE = 5.0
@@ -25,8 +25,8 @@ module Formats
       shapes = @piece.round ? @piece.layout.flat_map { |shape| bent(shape) } : @piece.layout.map { |shape| hanging(shape) }
       left, right, top, bottom = box(shapes)
       drawn = PieceSvg.new(shapes, title: '', span_mm: 1, labels: false, ruler: false).drawn
-      %(<svg viewBox="#{[left, top, right - left, bottom - top].map { |one| PieceSvg::N.call(one) }.join(' ')}" role="img" ) +
-        %(aria-label="#{CGI.escapeHTML(@title)}" class="worn">#{drawn}</svg>)
+      %(<svg viewBox="#{[left, top, right - left, bottom - top].map { |one| n(one) }.join(' ')}" role="img" ) +
+        %(aria-label="#{h(@title)}" class="worn">#{drawn}</svg>)
     end
 
     private

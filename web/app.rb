@@ -117,7 +117,7 @@ module Web
         sleep AHEAD_SECONDS
         app.project_times.ask(app.results.now.library, today.call)
       rescue StandardError
-        # Whoever looks at the projects asks again.
+        # The projects page asks again.
         nil
       end
     end

@@ -28,7 +28,7 @@ RSpec.describe Core::Advice::Choices do
   end
 
   it 'asks nothing that says nothing: when a tail is snipped, where no cover goes on' do
-    expect(choices.map(&:parameter)).to include(:school, :tails).and(satisfy { |asked| (asked & %i[snip lines_in]).empty? })
+    expect(choices.map(&:parameter)).to include(:school, :tails).and(satisfy { |asked| !asked.intersect?(%i[snip lines_in]) })
   end
 
   it 'tells the way that is planned first, and leaves out what nothing is there for' do

@@ -60,13 +60,9 @@ module Web
 
       # @return [Array<(Symbol, Array<(Object, String)>, Object)>] what can be chosen, each with its choices and the one that is
       def selects
-        [[:level, [['', 'any'], *(1..4).map { |level| [level, level.to_s] }], filter.level],
+        [[:level, [['', 'any'], *Core::Catalogue::Technique::LEVELS.map { |level| [level, level.to_s] }], filter.level],
          [:body, [['', 'any'], *Core::Project::Design::BODIES.map { |body| [body, say("worn_on.#{body}")] }], filter.body],
          [:sort, Filter::SORTS.map { |sort| [sort, say("project_sorts.#{sort}")] }, filter.sort]]
-      end
-
-      def words(key)
-        say(key)
       end
 
       # @return [Integer] test pieces that are not shown
@@ -74,11 +70,23 @@ module Web
         filter.tests? ? 0 : all.count { |row| row.design.test_piece }
       end
 
+      USUAL_GROUP = 8
+
       # How long one design takes. name: of its section · design: its name · running: whether the answer is still to come
       Time = Core::Value.define(:name, :design, :alone, :groups, :running) do
         # @return [(Core::Comparison::ProjectTime::Alone, Core::Comparison::ProjectTime::Alone)] the slowest and the quickest level
         def range
           [alone.max_by(&:usual), alone.min_by(&:usual)]
+        end
+
+        # @return [Core::Comparison::ProjectTime::Group, nil] of a usual size, nil while it is not known
+        def usual_group
+          groups&.find { |group| group.people == Library::USUAL_GROUP }
+        end
+
+        # @return [Boolean] whether some of it is still to come
+        def awaited?
+          running && (alone.nil? || groups.nil?)
         end
       end
 

@@ -166,7 +166,8 @@ module Core
 
       # @param target [Measure::Length] @return [Making::Solution, Making::OutOfReach]
       def solve(target)
-        Making::Repeats.solve(fill, target)
+        found = Making::Repeats.solve(fill, target)
+        stretches? ? found.stretched_to(target) : found
       end
 
       # @param place [Symbol] :first or :last

@@ -58,6 +58,12 @@ module Core
           form: :line)
       end
 
+      # @param points [Array<(Float, Float)>] that a line runs through, in millimetres
+      def path_shape(line, points)
+        path = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
+        Making::Shape.new(item: line, role: :line, x: 0.0, y: 0.0, along: 0.0, across: line.thickness.to_mm, form: :path, path: path)
+      end
+
       # @return [Array<Float>] where each of n parallel lines lies across, about the middle
       def across(number, pitch_mm)
         (0...number).map { |i| (i - ((number - 1) / 2.0)) * pitch_mm }

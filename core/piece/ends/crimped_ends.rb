@@ -113,6 +113,17 @@ module Core
           outside: outside, loop: loop, row: row.first(sharing + BESIDE), sharing: sharing)
       end
 
+      # What does not depend on the row beside it: its length, and what goes into it.
+      # @return [Making::LineEnd]
+      def plain_end
+        @plain_end ||= line_end(line, lines: in_one_end)
+      end
+
+      # @return [Integer] lines that arrive in one crimp
+      def in_one_end
+        1
+      end
+
       # Beads of the row that a picture of its end shows beyond those that the tail shares.
       BESIDE = 2
 

@@ -80,7 +80,7 @@ module Core
         school.crimped ? passes : lines
       end
 
-      # Round the loop, over half of a circle at its middle, and back through all that the tail shares.
+      # Round the loop, and back through all that the tail shares.
       # @return [Measure::Length] of one line, beyond the parts, that stays in the piece
       def stays
         return Measure::Length::ZERO unless way == :back

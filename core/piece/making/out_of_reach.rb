@@ -6,6 +6,11 @@ module Core
     #
     # @param causes [Cause]
     # @param cures [Cause], least change first
-    OutOfReach = Value.define(:target, :causes, :cures)
+    OutOfReach = Value.define(:target, :causes, :cures) do
+      # What cannot be made is not stretched either: see Solution.
+      def stretched_to(*, **)
+        self
+      end
+    end
   end
 end

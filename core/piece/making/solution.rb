@@ -12,6 +12,12 @@ module Core
         other_ways.value
       end
 
+      # @param target [Measure::Length] @param repeats [Integer]
+      # @return [Solution] of what meets any length: exactly so long, with no other way
+      def stretched_to(target, repeats: self.repeats)
+        with(repeats: repeats, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+      end
+
       # @return [Array] the piece made, without the length that was asked for
       def made
         [repeats, fillers, length.nm]

@@ -28,14 +28,14 @@ module Web
 
         # @return [String, nil] the end of its lines, enlarged; nil where it has none or cannot be built
         def end_picture(component)
-          step = piece.steps.find { |one| one.pictured && one.key.start_with?("#{component.key}/") } if drawn?
+          step = end_step(component)
           step && Formats::EndSvg.new(step.pictured, hung: Formats::EndSvg.hung_in(step), title: say('end_picture.title')).to_s
         end
 
         # @return [Hash{Symbol=>Object}] what the end comes to in numbers
         def end_numbers(component)
-          made = piece.steps.find { |one| one.pictured && one.key.start_with?("#{component.key}/") }.pictured
-          { length: made.length, stays: made.stays, crimp: made.passes, shared: made.sharing }
+          made = end_step(component).pictured
+          { length: made.length, stays: made.stays, crimp: made.passes }
         end
 
         # Whether it is written over several lines.
@@ -100,6 +100,11 @@ module Web
         end
 
         private
+
+        # @return [Core::Making::StepUse, nil] the first that makes an end of its lines
+        def end_step(component)
+          piece.steps.find { |one| one.pictured && one.key.start_with?("#{component.key}/") } if drawn?
+        end
 
         def declared(component)
           Core::Construction::Kinds.fetch(component.construction).parameters.values

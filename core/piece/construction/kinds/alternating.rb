@@ -35,7 +35,7 @@ module Core
           room = target - fill.base
           number = solution.repeats
           number -= 1 while number > lines && run(number) > room
-          solution.with(repeats: number, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+          solution.stretched_to(target, repeats: number)
         end
 
         def stretches?
@@ -49,8 +49,9 @@ module Core
 
         private
 
-        def plain_end
-          @plain_end ||= line_end(line, lines: lines)
+        # All lines end together.
+        def in_one_end
+          lines
         end
 
         def in_turn
@@ -128,8 +129,7 @@ module Core
           beside = across(lines, line.thickness.to_mm)[lane]
           points = [[start, 0.0], *row.each_index.map { |i| [at[i], row[i].last == :bead ? passing(lane, i / 2, row[i].first) : beside] },
                     [length - start, 0.0]]
-          path = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
-          Making::Shape.new(item: line, role: :line, x: 0.0, y: 0.0, along: 0.0, across: line.thickness.to_mm, form: :path, path: path)
+          path_shape(line, points)
         end
 
         def passing(lane, number, bead)

@@ -94,10 +94,7 @@ module Core
         end
 
         def solve(target)
-          solution = super
-          return solution if chart || solution.is_a?(Making::OutOfReach)
-
-          solution.with(repeats: 0, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+          chart ? super : super.stretched_to(target, repeats: 0)
         end
 
         def stretches?

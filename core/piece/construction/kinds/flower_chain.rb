@@ -225,7 +225,7 @@ module Core
         LOOP = Measure::Length.mm(2)
 
         def layout(woven, solution)
-          woven.threads.keys.map { |name| way_shape(woven.way(name)) } +
+          woven.threads.keys.map { |name| path_shape(thread, woven.way(name)) } +
             woven.slots.map { |slot| part_shape(slot.part, slot.role, slot.x, slot.y).with(turn: slot.turn) } +
             [0.0, solution.length.to_mm].flat_map { |edge| end_shapes(edge) }
         end
@@ -239,11 +239,6 @@ module Core
             at += inward * taken
             part_shape(part, role, role == :crimp && cover ? at - (inward * cover.along.to_mm / 2) : at - (inward * taken / 2))
           end
-        end
-
-        def way_shape(points)
-          path = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
-          Making::Shape.new(item: thread, role: :line, x: 0.0, y: 0.0, along: 0.0, across: thread.thickness.to_mm, form: :path, path: path)
         end
       end
     end

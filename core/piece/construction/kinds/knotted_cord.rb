@@ -116,10 +116,7 @@ module Core
         end
 
         def solve(target)
-          solution = super
-          return solution if !stretches? || solution.is_a?(Making::OutOfReach)
-
-          solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+          stretches? ? super.stretched_to(target, repeats: 1) : super
         end
 
         def play

@@ -54,9 +54,7 @@ module Core
         end
 
         def solve(target)
-          solution = super
-          solution.is_a?(Making::OutOfReach) ? solution : solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO,
-            other_ways: Lazy::NOTHING)
+          super.stretched_to(target, repeats: 1)
         end
 
         def stretches?

@@ -36,13 +36,6 @@ module Core
         end
 
         # Small beads meet any length.
-        def solve(target)
-          solution = super
-          return solution if solution.is_a?(Making::OutOfReach)
-
-          solution.with(length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
-        end
-
         def stretches?
           true
         end
@@ -54,10 +47,6 @@ module Core
         end
 
         private
-
-        def plain_end
-          @plain_end ||= line_end(line)
-        end
 
         # @return [Array<Catalogue::Part>] each as often as its share
         def shares

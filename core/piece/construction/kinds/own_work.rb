@@ -29,10 +29,7 @@ module Core
         end
 
         def solve(target)
-          solution = super
-          return solution if parts.fills? || solution.is_a?(Making::OutOfReach)
-
-          solution.with(repeats: 1, length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
+          parts.fills? ? super : super.stretched_to(target, repeats: 1)
         end
 
         def stretches?

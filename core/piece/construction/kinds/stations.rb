@@ -41,13 +41,6 @@ module Core
         end
 
         # Gaps stretch or shrink so that the target is met exactly.
-        def solve(target)
-          solution = super
-          return solution if solution.is_a?(Making::OutOfReach)
-
-          solution.with(length: target, deviation: Measure::Length::ZERO, other_ways: Lazy::NOTHING)
-        end
-
         def stretches?
           true
         end

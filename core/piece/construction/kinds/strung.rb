@@ -51,11 +51,6 @@ module Core
 
         private
 
-        # Its length does not depend on the row beside it.
-        def plain_end
-          @plain_end ||= line_end(line)
-        end
-
         def end_beads
           [finishing.expand.size, 1].max
         end

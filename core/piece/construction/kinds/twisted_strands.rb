@@ -47,11 +47,6 @@ module Core
 
         private
 
-        # Its length does not depend on the row beside it.
-        def plain_end
-          @plain_end ||= line_end(line)
-        end
-
         # Strands that touch all round: their middles lie on a circle this many strand thicknesses wide (plane geometry).
         AROUND = { 2 => 1.0, 3 => 2 / Math.sqrt(3), 4 => Math.sqrt(2) }.freeze
 

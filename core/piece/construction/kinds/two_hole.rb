@@ -43,11 +43,6 @@ module Core
 
         private
 
-        # Its length does not depend on the row beside it.
-        def plain_end
-          @plain_end ||= line_end(line)
-        end
-
         def gap
           between.fixed_length
         end

@@ -25,8 +25,7 @@ module Core
           # Through each large bead or, where it is free, through the small one beside it; between beads the lanes cross.
           def lane_shape(lane, beside, beads, length)
             points = [[0.0, beside], *beads.flat_map { |cell, x, index| passing(lane, cell.part, x, index) }, [length, beside]]
-            path = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
-            Making::Shape.new(item: cord, role: :line, x: 0.0, y: 0.0, along: 0.0, across: cord.thickness.to_mm, form: :path, path: path)
+            path_shape(cord, points)
           end
 
           def passing(lane, large, x_mm, index)
