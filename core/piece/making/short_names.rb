@@ -7,7 +7,7 @@ module Core
     class ShortNames
       # @param items [Array<Catalogue::Part, Catalogue::Line>] of one piece
       def initialize(items)
-        @shared = items.uniq.group_by(&:short_name).values.select { |alike| alike.size > 1 }.flatten
+        @shared = items.uniq.group_by(&:short_name).values.select { |alike| alike.size > 1 }.flatten.to_h { |item| [item, told_in_full(item)] }
       end
 
       # @param values [Hash{Symbol=>Object}] of a step @return [Hash{Symbol=>Object}] the same object where nothing has to be told apart
@@ -21,24 +21,23 @@ module Core
 
       def mixed?(value)
         case value
-        when Array then value.any? { |one| @shared.include?(one) }
+        when Array then value.any? { |one| mixed?(one) }
         when FromBag then mixed?(value.parts)
-        else @shared.include?(value)
+        when Catalogue::Part, Catalogue::Line then @shared.key?(value)
         end
       end
 
       def told_apart(value)
         case value
-        when Array then value.map { |one| named(one) }
+        when Array then value.map { |one| told_apart(one) }
         when FromBag then value.with(parts: told_apart(value.parts))
-        else named(value)
+        when Catalogue::Part, Catalogue::Line then @shared.fetch(value, value)
+        else value
         end
       end
 
-      # @return [Object] under a name that no other has
-      def named(item)
-        return item unless @shared.include?(item)
-
+      # @return [Catalogue::Part, Catalogue::Line] under a name that no other has
+      def told_in_full(item)
         rest = item.name.delete_prefix(item.short_name).delete('(),').split
         item.with(name: [*rest, item.short_name].join(' '))
       end

@@ -66,7 +66,7 @@ module Core
       # @return [Array<String>] rows of findings at the ends of the path that are fastened in one another; empty where they are not
       def closure
         @closure ||= begin
-          outer = @design.body == :own ? [] : [@path.first, @path.last].uniq
+          outer = @design.body == :own ? [] : [@path.first, @path.last].uniq(&:first)
           ends = outer.select { |key, _| @design.component(key).construction == :findings }
           parts = ends.flat_map { |_, work_up| work_up.parts.map(&:part) }
           parts.any? { |part| CLOSING.include?(part.kind) } ? ends.map(&:first) : []
@@ -178,10 +178,21 @@ module Core
       # @return [Array<Making::StepUse>] the same
       # @raise [Making::InvalidParameters]
       def possible(steps)
+        return steps if in_order?(steps)
+
         waits = steps.to_h { |step| [step.key, step.after] }
         children = ->(key, &block) { waits.fetch(key, []).each(&block) }
         circle = TSort.strongly_connected_components(waits.method(:each_key), children).find { |found| found.size > 1 }
         circle ? refuse_order(steps.select { |step| circle.include?(step.key) }) : steps
+      end
+
+      # @return [Boolean] whether each stands after all that it waits for, as most do: then none wait for each other
+      def in_order?(steps)
+        waits = steps.flat_map(&:after)
+        waits.empty? || begin
+          places = steps.each_with_index.to_h { |step, place| [step.key, place] }
+          steps.each_with_index.all? { |step, place| step.after.all? { |other| (places[other] || -1) < place } }
+        end
       end
 
       def refuse_order(steps)
