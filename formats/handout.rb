@@ -16,7 +16,7 @@ module Formats
     # @param notes [Note]
     # @param pictures how many the drawing of its technique shows side by side
     # @param state drawing of the piece after it, nil where there is none
-    # @param close_up the end that it makes, enlarged, nil where it makes none
+    # @param close_up [CloseUp::Picture, nil] what it makes, enlarged or at true size
     Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, close_up: nil, state: nil)
     # @param kind :order, :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
@@ -163,12 +163,8 @@ module Formats
       TechniqueSvg.new(task.technique, mirrored: @person.attendee.left_handed?)
     end
 
-    # The first end lies on the left, as in the drawing of the whole; a left-hander works it mirrored.
     def close_up(step)
-      made = step.pictured or return
-      first = step.key.include?('/first')
-      EndSvg.new(made, title: Wording.step(step, unit: @unit), hung: EndSvg.hung_in(step),
-        mirrored: first ^ @person.attendee.left_handed?).to_s
+      CloseUp.of(step, title: Wording.step(step, unit: @unit), left_handed: @person.attendee.left_handed?)
     end
 
     # The piece as it is after a step, where the construction can draw it.

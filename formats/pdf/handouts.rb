@@ -9,6 +9,7 @@ module Formats
       CLOSE_UP_SHARE = 0.5
       STATE_SHARE = 0.45
       INDENT = 14
+      POINTS_PER_MM = 72 / 25.4
       BAG = 9.5
       # For who sees little, everything is this much larger.
       LARGE = 1.8
@@ -66,9 +67,15 @@ module Formats
         step.checkpoint ? tick("<b>#{text}</b>", size: USUAL * @scale) : rich(text, size: USUAL * @scale)
         step.notes.each { |note| indented { rich(note_text(note), size: SMALL * @scale) } }
         drawing(step.picture, share: [step.pictures * PICTURE_SHARE * @scale, 1.0].min) if step.picture
-        drawing(step.close_up, share: [CLOSE_UP_SHARE * @scale, 1.0].min) if step.close_up
+        close_up(step.close_up) if step.close_up
         drawing(step.state, share: STATE_SHARE) if step.state
         pdf.move_down(2)
+      end
+
+      # What is at true size stays so, in large print too.
+      def close_up(picture)
+        true_share = picture.true_mm && (picture.true_mm * POINTS_PER_MM / pdf.bounds.width)
+        drawing(picture.svg, share: [true_share || (CLOSE_UP_SHARE * @scale), 1.0].min)
       end
 
       def note_text(note)

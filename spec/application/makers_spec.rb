@@ -81,10 +81,38 @@ RSpec.describe 'Pieces as their makers make them' do
     expect(step(one, 'rope/cement').waits).to be_positive
   end
 
+  it 'strings rails from the middle bar outward in fours, bends all ends before any is cut, and hangs both loops and the clasp in a ring' do
+    one = piece('two_rails')
+    found = counts(one).slice('round_6_frost', 'round_4_ice', 'seed_8_ink')
+    expect(found.values.map { |number| number % 4 }).to eq([0, 0, 0])
+    expect(step(one, 'rails/string').order.map(&:key).first(2)).to eq(%w[bar_3row round_4_ice])
+    expect(in_turn?(one, *%w[string first_bends bend trim last_loops first_ring last_ring shape].map { |key| "rails/#{key}" })).to be(true)
+    expect(step(one, 'rails/last_ring').values[:hung].map(&:key)).to eq(['clasp_12_silver'])
+    # What is cut leaves 10 mm for each loop, and something to hold.
+    cut = one.cuts.first
+    expect((cut.length - one.work_ups['rails'].lengths.beaded).to_mm).to be >= 20
+  end
+
+  it 'joins figures by bead links, one fewer than figures, each figure finished before, with a ring for the clasp alone' do
+    one = piece('falling_stars')
+    figures = step(one, 'links/join').values[:units]
+    found = counts(one)
+    expect([step(one, 'links/join').technique, found['round_6_rose'], found['seed_8_frost'], found['ring_5_open']])
+      .to eq(['opening_eye', figures - 1, figures, 1])
+    expect(in_turn?(one, 'figure/form', 'figure/wind', 'figure/foot', 'figure/compare', 'links/lay_out', 'links/join', 'clasp_end/join'))
+      .to be(true)
+    # An eye of 3.2 mm in 0.8 mm wire takes 12.6 mm, and below the foot adds 4 mm (plane geometry).
+    foot = Core::Construction::Kinds.fetch(:jig_form)
+    plain, eyed = %w[as_bent eye].map { |way| foot.build({ 'wire' => 'wire_08', 'path' => '22 mm; 4 mm x -250', 'foot' => way,
+      'eye' => '3.2 mm', 'foot_turns' => 0 }, table).call(target: nil, maker: Core::Making::Maker.new) }
+    expect((eyed.lengths.beaded - plain.lengths.beaded).to_mm).to be_within(0.001).of(4.0)
+    expect((eyed.cuts.first.length - plain.cuts.first.length).to_mm).to be_within(0.05).of(12.57 + 3)
+  end
+
   it 'bends all forms before any is joined, with one ring fewer than forms' do
     one = piece('star_chart')
     forms = step(one, 'links/lay_out').values[:units]
-    expect(in_turn?(one, 'form/form', 'form/trim', 'links/lay_out', 'links/join')).to be(true)
+    expect(in_turn?(one, 'form/form', 'form/trim', 'form/compare', 'links/lay_out', 'links/join')).to be(true)
     expect(step(one, 'links/join').repeats).to eq(forms - 1)
   end
 

@@ -64,6 +64,12 @@ RSpec.describe Core::Construction do
     'memory_coil, lips beside bars of more holes, rows in one ring' => [:memory_coil,
       { wire: 'coil', rows: 2, pattern: fill.('round_6', 'seed'),
       bar: 'bar_3', bars: 2, lip: 'seed', end_ring: 'open_ring', bent_ends: true }],
+    'memory_coil, mirrored from a middle bar, with bars in its pattern' => [:memory_coil,
+      { wire: 'coil', rows: 2, mirror: true, pattern: [*list.('seed', 'bar_3', 'seed'), *fill.('round_6', 'seed')], centre: list.('bar_3'),
+      start: 'middle', end_ring: 'open_ring', shape: 'oval' }],
+    'jig_form, a bead wound in above the eye of its foot' => [:jig_form, { wire: 'wire_20', path: '20 mm; 4 mm x -250; 9 mm; 6 mm x 175',
+      foot: 'eye', end_turns: 1, bead: 'round_6', bead_at: 'foot' }],
+    'linked by links' => [:linked, { unit: list.('connector_2'), ring: 'connector_2' }],
     'knotted_cord, more beads between shared knots' => [:knotted_cord,
       { cord: 'cord', beads: list.('round_12', 'round_8'), knots: 'neighbours_share',
       closure: 'loop', button: 'round_12' }],
@@ -434,7 +440,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       work_up = built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last)
       lips = work_up.layout.count { |shape| shape.role == :lip }
       expect([lips, counts(work_up).slice('bar_3', 'open_ring'), work_up.steps.map(&:key).last(4)]).to eq(
-        [2 * 2 * 2, { 'bar_3' => 2, 'open_ring' => 2 }, %w[trim bend last_loops ring]]
+        [2 * 2 * 2, { 'bar_3' => 2, 'open_ring' => 2 }, %w[bend_in last_loops first_ring last_ring]]
       )
       expect { built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last, rows: 4) }
         .to raise_error(Core::Making::InvalidParameters)

@@ -49,8 +49,21 @@ module Core
 
       # @return [String] an SVG path about the middle of the form
       def drawing
-        x, y = points.map(&:first).minmax.sum / 2, points.map(&:last).minmax.sum / 2
-        points.each_with_index.map { |(right, down), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', right - x, down - y) }.join
+        points.each_with_index.map { |point, i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', *about_middle(point)) }.join
+      end
+
+      # @return [(Float, Float)] where the path begins, seen from the middle of the form
+      def start
+        about_middle(points.first)
+      end
+
+      # @return [Array<Making::Peg>] in the order in which the wire goes round them, seen from the middle of the form
+      def pegs
+        points
+        @centres.map do |(x, y), across, degrees|
+          right, down = about_middle([x, y])
+          Making::Peg.new(x: right, y: down, across: across, degrees: degrees)
+        end
       end
 
       private
@@ -59,9 +72,15 @@ module Core
         (bend.length + @thick) / 2
       end
 
+      def about_middle(point)
+        @middle ||= [points.map(&:first).minmax.sum / 2, points.map(&:last).minmax.sum / 2]
+        point.zip(@middle).map { |at, middle| at - middle }
+      end
+
       def points
         @points ||= begin
           heading = 0.0
+          @centres = []
           @bends.each_with_object([[0.0, 0.0]]) do |bend, found|
             heading = bend.turn? ? round(bend, heading, found) : straight(bend.length, heading, found)
           end
@@ -74,11 +93,18 @@ module Core
         heading
       end
 
+      # Of the peg: beside the wire, on the side to which it turns.
+      def centre((x, y), heading, bend)
+        side = heading + ((bend.degrees.positive? ? 1 : -1) * Math::PI / 2)
+        [x + (radius(bend) * Math.cos(side)), y + (radius(bend) * Math.sin(side))]
+      end
+
       # Along the arc in chords, short enough to look round.
       def round(bend, heading, found)
         pieces = (bend.degrees.abs / PIECE_DEGREES).ceil
         angle = bend.degrees * Math::PI / 180 / pieces
         chord = 2 * radius(bend) * Math.sin(angle.abs / 2)
+        @centres << [centre(found.last, heading, bend), bend.length, bend.degrees]
         pieces.times do
           straight(chord, heading + (angle / 2), found)
           heading += angle

@@ -7,11 +7,20 @@ module Core
     Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil) do
       # @return [Float] how far it reaches from the middle line, up or down
       def reach
+        return corners.map { |down| (y + down).abs }.max + (across / 2) if form == :path && corners.any?
+
         y.abs + ((turn % 180 == 90 ? along : (turn % 180).zero? ? across : [along, across].max) / 2)
       end
 
       def moved(right, down = 0.0)
         with(x: x + right, y: y + down)
+      end
+
+      private
+
+      # How far down each corner of a path lies from its own middle.
+      def corners
+        path.scan(/[ML]-?[\d.]+ (-?[\d.]+)/).map { |(down)| down.to_f }
       end
     end
   end

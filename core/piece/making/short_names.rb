@@ -7,7 +7,8 @@ module Core
     class ShortNames
       # @param items [Array<Catalogue::Part, Catalogue::Line>] of one piece
       def initialize(items)
-        @shared = items.uniq.group_by(&:short_name).values.select { |alike| alike.size > 1 }.flatten.to_h { |item| [item, told_in_full(item)] }
+        @shared = items.uniq.group_by(&:short_name).values.select { |alike|
+ alike.size > 1 }.flatten.to_h { |item| [item, told_in_full(item)] }
       end
 
       # @param values [Hash{Symbol=>Object}] of a step @return [Hash{Symbol=>Object}] the same object where nothing has to be told apart

@@ -103,7 +103,7 @@ module Web
 
         # @return [Core::Making::StepUse, nil] the first that makes an end of its lines
         def end_step(component)
-          piece.steps.find { |one| one.pictured && one.key.start_with?("#{component.key}/") } if drawn?
+          piece.steps.find { |one| one.pictured.is_a?(Core::Making::LineEnd) && one.key.start_with?("#{component.key}/") } if drawn?
         end
 
         def declared(component)

@@ -23,6 +23,14 @@ module Core
           ],
           practice: 'One form of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6,
           left_hand: 'Start from the last peg, or turn the finished form over.'
+        technique 'wrapping_stem', name: 'Winding an end round a stem', level: 2, seconds: 40, demonstration_minutes: 3,
+          tools: %w[flat_pliers cutters], cautions: %i[cutting sharp_tails],
+          points: ['Wind close, turn beside turn, and end at the back.', 'Cut short, and press the tip in with flat pliers.'],
+          goes_wrong: ['The wire is too stiff for a second turn | it hardened | lift its start with the round jaws and lead it on | ' \
+                       'before it is cut | 1 | 0',
+                       'A tip is felt | cut too far away | cut again and press it in | before it is worn | 1 | 0'],
+          practice: 'wind two turns round scrap wire', practice_takes: ['line 100 mm'], practice_minutes: 3,
+          left_hand: 'Wind the other way round, and end at the back all the same.'
         technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer steel_block],
           points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'],
           goes_wrong: [
@@ -30,19 +38,39 @@ module Core
           ],
           practice: 'A curve of scrap wire', practice_minutes: 3
 
+        # Beyond one turn of the end round the stem: the wire lies across and is pressed in (from memory).
+        TUCKED_MM = 3
+        # A bead on the stem keeps this free, so that it is not jammed (common practice, no source).
+        FREE_MM = 3
+
         parameter :wire, :line, of: %i[wire]
+        # From its foot on.
         parameter :path, :path, default: '2 mm x 270; 8 mm; 4 mm x -180; 8 mm; 2 mm x 270'
         # Measured off a finished one, in place of what the path comes to.
         parameter :measured, :length, required: false, range: Measure::Length.mm(5)..Measure::Length.mm(1000)
+        # As the path has it; curled over into a closed curl; or with an eye below, in line with the stem.
+        parameter :foot, :choice, of: %i[as_bent curl eye], default: :as_bent
         # Where others hang.
         parameter :eye, :length, default: '2 mm', range: Measure::Length.mm(0.5)..Measure::Length.mm(30)
+        parameter :foot_turns, :integer, default: 1, range: 0..5, only_with: { foot: %i[eye] }
+        # Of the other end round the stem, where it comes back to it.
+        parameter :end_turns, :integer, default: 0, range: 0..5
+        parameter :bead, :part, of: %i[bead], required: false
+        parameter :bead_at, :choice, of: %i[stem foot], default: :stem
+        # Off such a length form after form is bent, and each cut off when it is done.
+        parameter :batch, :length, required: false, range: Measure::Length.mm(100)..Measure::Length.mm(1000)
         # Whether its eyes can be opened again.
         parameter :opening, :boolean, default: true
         parameter :hammered, :boolean, default: false
 
+        def problems
+          [(problem('bead', :bead_longer_than_stem, bead: bead.along + free, stem: stem) if bead && bead.along + free > stem),
+           (problem('bead_at', :no_eye_at_the_foot) if bead && bead_at == :foot && foot != :eye)].compact
+        end
+
         # From inside to inside of its outermost eyes.
         def fixed_length
-          @fixed_length ||= Measure::Length.mm(track.width) - wire.thickness
+          @fixed_length ||= Measure::Length.mm(track.width) - wire.thickness + below
         end
 
         def on_line(_solution)
@@ -65,7 +93,22 @@ module Core
         end
 
         def over_all
-          Measure::Length.mm(track.width) + wire.thickness
+          Measure::Length.mm(track.width) + wire.thickness + below
+        end
+
+        # An eye below the foot stands in line with the stem.
+        def below
+          foot == :eye ? eye + wire.thickness : Measure::Length::ZERO
+        end
+
+        # @return [Measure::Length] straight from the foot on, where a bead can lie
+        def stem
+          first = path.first
+          first.turn? ? Measure::Length::ZERO : Measure::Length.mm(first.length)
+        end
+
+        def free
+          bead_at == :stem ? Measure::Length.mm(FREE_MM) : Measure::Length::ZERO
         end
 
         def across_all
@@ -73,8 +116,8 @@ module Core
         end
 
         def work_up(_solution, maker)
-          Making::WorkUp.new(parts: [], cuts: [cut(maker)], steps: steps, joins: [], drawing: Lazy.new { layout },
-            lengths: Making::Lengths.new(beaded: fixed_length),
+          Making::WorkUp.new(parts: bead ? [count(bead, 1, :bead)] : [], cuts: [cut(maker)], steps: steps,
+            joins: bead ? through(wire, [bead]) : [], drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length),
             ends: { first: Making::Attachment.new(item: eye_part), last: Making::Attachment.new(item: eye_part) },
             anchors: Lazy.new { part_anchors([as_part_of_itself], ['path']) { fixed_length } })
         end
@@ -90,24 +133,108 @@ module Core
           eye_part.with(along: over_all, outer: across_all)
         end
 
-        # The sum of straight stretches and arcs through the wire's middle (arc length).
+        # The sum of straight stretches and arcs through the wire's middle (arc length), and what its ends are worked with.
         def cut(maker)
-          Making::Cut.new(line: wire, count: 1, role: :form, body: measured || Measure::Length.mm(track.length),
-            consumption: Measure::Length::ZERO, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2,
-            measured_to: Wire::CUT_TO)
+          Making::Cut.new(line: wire, count: 1, role: :form, body: measured || Measure::Length.mm(track.length), consumption: ends_taken,
+            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(wire))) * 2, measured_to: Wire::CUT_TO, batch: batch)
+        end
+
+        # @return [Measure::Length] of wire in both ends, beyond the path
+        def ends_taken
+          tucked = Measure::Length.mm(TUCKED_MM)
+          round = end_turns.positive? ? Wire.wraps(wire.thickness, end_turns) + tucked : Measure::Length::ZERO
+          round + { as_bent: Measure::Length::ZERO, curl: Wire.eye(wire.thickness, eye) / 2,
+                    eye: Wire.eye(wire.thickness, eye) + Wire.wraps(wire.thickness, foot_turns) + past_bead + tucked }.fetch(foot)
+        end
+
+        # Half round the bead that the foot's end is wound past.
+        def past_bead
+          bead && bead_at == :foot ? (bead.outer + wire.thickness) * (Math::PI / 2) : Measure::Length::ZERO
+        end
+
+        def board
+          @board ||= Making::PegBoard.new(pegs: track.pegs, path: track.drawing, wire: wire, left_at_end: left_at_end,
+            left_at_foot: left_at_foot)
+        end
+
+        def left_at_end
+          end_turns.positive? ? Wire.wraps(wire.thickness, end_turns) + Measure::Length.mm(TUCKED_MM + HOLD_MM[:usual]) : hold_usual
+        end
+
+        def left_at_foot
+          foot == :as_bent ? hold_usual : ends_taken - (end_turns.positive? ? left_at_end - hold_usual : Measure::Length::ZERO) + hold_usual
+        end
+
+        def hold_usual
+          Measure::Length.mm(HOLD_MM[:usual])
         end
 
         def steps
           [step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]),
-           step('form', 'jig_forming', 1, after: %w[cut], adds: %i[line], values: { turns: path.count(&:turn?) }),
-           (step('hammer', 'hammering', 1, after: %w[form], optional: true) if hammered),
-           step('trim', 'trimming', 2, after: [hammered ? 'hammer' : 'form'], checkpoint: true, cautions: %i[cutting sharp_tails])].compact
+           step('form', 'jig_forming', 1, after: %w[cut], adds: %i[line], pictured: board,
+             values: { turns: path.count(&:turn?), left_at_foot: left_at_foot }),
+           (step('hammer', 'hammering', 1, after: %w[form], optional: true) if hammered), *finished_ends(hammered ? 'hammer' : 'form'),
+           step('compare', 'measuring', 1, after: [last_of_ends], checkpoint: true)].compact
         end
 
+        def last_of_ends
+          return 'foot' unless foot == :as_bent
+
+          end_turns.positive? ? 'wind' : 'trim'
+        end
+
+        # Its path alone makes it, as soon as both ends are cut.
+        def plain?
+          foot == :as_bent && end_turns.zero?
+        end
+
+        def finished_ends(formed)
+          return [step('trim', 'trimming', 2, after: [formed], cautions: %i[cutting sharp_tails])] if plain?
+
+          wound = (step('wind', 'wrapping_stem', 1, after: [formed], effort: [end_turns, 1].max, cautions: %i[cutting sharp_tails],
+            values: { turned: end_turns }) if end_turns.positive?)
+          return [wound].compact if foot == :as_bent
+
+          before = wound ? 'wind' : formed
+          on_stem = (step('bead', 'stringing', 1, after: [before], adds: %i[bead]) if bead && bead_at == :stem)
+          [wound, on_stem, step('foot', foot == :eye ? 'simple_loop' : 'wrapping_stem', 1, after: [on_stem ? 'bead' : before],
+            adds: bead && bead_at == :foot ? %i[bead] : [], cautions: %i[cutting sharp_tails], text: foot_text,
+            values: { turned: foot_turns })].compact
+        end
+
+        def foot_text
+          return :jig_form_foot_curl if foot == :curl
+
+          bead && bead_at == :foot ? :jig_form_foot_bead : :jig_form_foot_eye
+        end
+
+        # Its eyes lie on the middle line of the piece, so that it hangs in line.
         def layout
           thick = wire.thickness.to_mm
-          [Making::Shape.new(item: wire, role: :line, x: fixed_length.to_mm / 2, y: 0.0, along: track.width + thick, across: thick,
-            form: :path, path: track.drawing)]
+          form = Making::Shape.new(item: wire, role: :line, x: below.to_mm + ((fixed_length - below).to_mm / 2), y: -axis,
+            along: track.width + thick, across: thick, form: :path, path: track.drawing)
+          [form, (foot_shape if foot == :eye), (bead_shape if bead)].compact
+        end
+
+        # @return [Float] how far below the middle of the path its first eye lies, or its foot, in millimetres
+        def axis
+          path.first.turn? ? track.pegs.first.y : track.start.last
+        end
+
+        # Where the path begins, seen from the drawing's left end.
+        def foot_at
+          below.to_mm + ((fixed_length - below).to_mm / 2) + track.start.first
+        end
+
+        def foot_shape
+          size = (eye + (wire.thickness * 2)).to_mm
+          Making::Shape.new(item: wire, role: :line, x: foot_at - (size / 2) + wire.thickness.to_mm, y: 0.0, along: size, across: size,
+            form: :ring)
+        end
+
+        def bead_shape
+          lies = bead_at == :foot ? bead.along / 2 : stem / 2
+          part_shape(bead, :bead, foot_at + lies.to_mm)
         end
       end
     end

@@ -3,7 +3,8 @@
 module Core
   module Construction
     module Kinds
-      # Whole units that hang in one another, or in a ring between each two, as many as the length takes: links, motifs, short chains.
+      # Whole units that hang in one another, or with a ring or a link between each two, as many as the length takes: links, motifs, short
+      # chains.
       class Linked < Base
         key :linked
         rank 110
@@ -18,7 +19,7 @@ module Core
           practice: 'One eye of scrap wire', practice_minutes: 3
 
         parameter :unit, :pattern
-        parameter :ring, :part, of: %i[ring split_ring], required: false
+        parameter :ring, :part, of: %i[ring split_ring connector], required: false
 
         def problems
           [(problem('unit', :pattern_of_nothing) if unit.empty?), (problem('unit', :nothing_may_fill) if unit.fills?)].compact
@@ -88,17 +89,23 @@ module Core
           joints = units - 1
           [step('lay_out', 'measuring', 1, adds: %i[unit], values: { units: units }),
            (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit], values: { parts: parts }) if inner.positive?),
-           (step('join', ring ? 'ring' : joining([parts.last, parts.first]), ring ? joints : [joints, 1].max,
+           (step('join', joining(ring ? [ring] : [parts.last, parts.first]), ring ? joints : [joints, 1].max,
              after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring],
              values: { units: units, rings: joints },
-             text: ring ? :linked_join_rings : :linked_join) if joints.positive?),
+             text: join_text) if joints.positive?),
            step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true,
              values: { units: units })].compact
         end
 
+        def join_text
+          return :linked_join unless ring
+
+          ring.kind == :connector ? :linked_join_links : :linked_join_rings
+        end
+
         # Rings are opened like rings, all else by its eye.
         def joining(parts)
-          parts.any? { |part| part.kind == :ring } ? 'ring' : 'opening_eye'
+          parts.any? { |part| Catalogue::Part::RINGS.include?(part.kind) } ? 'ring' : 'opening_eye'
         end
 
         def joins

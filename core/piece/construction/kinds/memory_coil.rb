@@ -5,10 +5,18 @@ module Core
     module Kinds
       # Beads on rows of memory wire with the ends turned into loops, and spacer bars that hold the rows together. Of a bar with more holes
       # than rows the outer ones are used. Several turns of one wire are a single row worn in several wraps.
+      #
+      # All ends are bent up before any is cut, and all are cut before any loop is turned: a bend holds the beads while hands work at the
+      # others. Rings hang in the loops of all rows at once, with what stands beside them.
       class MemoryCoil < Base
         key :memory_coil
         rank 40
         cut_to_body
+
+        technique 'memory_bend', name: 'Bending memory wire', level: 2, seconds: 20, demonstration_minutes: 2, tools: %w[flat_pliers],
+          points: ['Grip where the bend shall be, and push the end over with the thumb.', 'One bend, once: the wire is hard and breaks.'],
+          goes_wrong: ['The wire kinks inside the row | one strong push | take a new wire | never | 8 | 1 wire'],
+          practice: 'bend the end of an offcut up against a bead', practice_minutes: 2
 
         # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
         CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
@@ -16,39 +24,48 @@ module Core
         # middle.
         LOOP_MM = 10
         LOOP_LENGTH = Measure::Length.mm(LOOP_MM / Math::PI)
+        # What hands grip beyond the loops at the least (from memory).
+        LEAST_GRIP = Measure::Length.mm(10)
         # A bend is made quicker than a loop (from memory).
         BEND_EFFORT = Rational(1, 3)
 
         parameter :wire, :line, of: %i[memory_wire]
         parameter :rows, :integer, default: 1, range: 1..8
+        # May hold bars: they lie across all rows.
         parameter :pattern, :pattern
+        parameter :mirror, :boolean, default: false
+        parameter :centre, :pattern, default: [].freeze, only_with: { mirror: %i[true] }
         parameter :bar, :part, of: %i[spacer_bar], required: false
         # Bars divide the rows into equal sections, mirrored from side to side.
         parameter :bars, :integer, default: 0, range: 0..9
         # A small bead on both sides of each bar, on every row, so that the next bead does not slip into its hole.
         parameter :lip, :part, of: %i[bead], required: false
+        # From the middle the order may grow as one goes, and the work is turned over again and again; from one end it is quicker.
+        parameter :start, :choice, of: %i[one_end middle], default: :one_end
         # At each end, for the loops of all rows.
         parameter :end_ring, :part, of: %i[ring split_ring], required: false
         # The ends are bent inward a little before their loops are turned, so that they do not stand out.
         parameter :bent_ends, :boolean, default: false
+        parameter :shape, :choice, of: %i[round oval], default: :round
 
         def problems
           [(problem('pattern', :pattern_of_nothing) if pattern.empty?),
            (problem('pattern', :nothing_fills) unless pattern.empty? || pattern.fills?),
-           (problem('bar', :bar_missing) if bars.positive? && bar.nil?),
-           (problem('bar', :wrong_hole_count, lines: rows, holes: bar.lines) if bars.positive? && bar && bar.lines < rows)].compact
+           (problem('centre', :centre_fills) if centre.fills?),
+           (problem('centre', :centre_not_mirrored) if mirror && !centre.palindrome?),
+           (problem('bars', :bars_in_pattern) if mirror && bars.positive?),
+           (problem('bar', :bar_missing) if bars.positive? && bar.nil?), *bars_too_narrow].compact
         end
 
         def fill
-          @fill ||= Making::Fill.new(base: (pattern.fixed_length * sections) + bar_length + end_length,
-            step: pattern.unit_length * symmetric, height: tallest(pattern.unit),
-            most: Pattern::LARGEST / [pattern.unit.size * symmetric * rows, 1].max)
+          @fill ||= Making::Fill.new(base: order.fixed_length + end_length, step: pattern.unit_length * order.step_units,
+            height: tallest(pattern.unit), most: Pattern::LARGEST / [pattern.unit.size * order.step_units * rows, 1].max)
         end
 
         def on_line(solution)
           loop = Making::ThreadedElement.new(along: LOOP_LENGTH, height: wire.thickness / 2, width: LOOP_LENGTH, profile: :pointed)
           ring = [(Making::ThreadedElement.of(end_ring, along: end_ring.linked) if end_ring)].compact
-          [*ring, loop, *elements(row(solution.repeats).map(&:first)), loop, *ring]
+          [*ring, loop, *elements(order.parts(solution.repeats).map(&:first)), loop, *ring]
         end
 
         def beyond(_place)
@@ -56,6 +73,16 @@ module Core
         end
 
         private
+
+        def order
+          @order ||= BarredRow.new(pattern, centre: mirror ? centre : Pattern.new([]), mirror: mirror, bar: bar, bars: bars, lip: lip)
+        end
+
+        def bars_too_narrow
+          order.kinds_of_bar.select { |one| one.lines < rows }.map do |one|
+            problem(one == bar ? 'bar' : 'pattern', :wrong_hole_count, lines: rows, holes: one.lines)
+          end
+        end
 
         # A loop at each end, and the ring that hangs in it.
         def end_length
@@ -66,57 +93,24 @@ module Core
           LOOP_LENGTH + (end_ring ? end_ring.linked : Measure::Length::ZERO)
         end
 
-        def sections
-          bars + 1
-        end
-
-        def bar_length
-          bars.zero? ? Measure::Length::ZERO : (bar.along + (lip ? lip.along * 2 : Measure::Length::ZERO)) * bars
-        end
-
-        # Units that must be added at once to keep both sides alike: an odd number of sections has a middle one that takes a single unit.
-        def symmetric
-          sections.even? ? 2 : 1
-        end
-
-        # @return [Array<Integer>] units in each section: even, what is left over in the middle ones, the same from both sides
-        def units(repeats)
-          each, over = (repeats * symmetric).divmod(sections)
-          from_middle = (0...sections).sort_by { |i| [(((sections - 1) / 2.0) - i).abs, i] }
-          from_middle = from_middle.drop(1) if sections.odd? && over.even?
-          extra = from_middle.first(over)
-          (0...sections).map { |i| each + (extra.include?(i) ? 1 : 0) }
-        end
-
-        # One row: sections between bars, those of the second half turned round.
-        def row(repeats)
-          units(repeats).each_with_index.map do |number, i|
-            section = pattern.expand(number).map { |part| [part, :bead] }
-            i < sections / 2.0 ? section : section.reverse
-          end.reduce { |all, one| all + at_bar + one }
-        end
-
-        def at_bar
-          beside = lip ? [[lip, :lip]] : []
-          [*beside, [bar, :bar], *beside]
-        end
-
         def work_up(solution, maker)
-          beads = row(solution.repeats)
-          strung = beads.reject { |_, role| role == :bar }
-          Making::WorkUp.new(parts: tally(strung, rows) + (bars.zero? ? [] : [count(bar, bars, :bar)]) +
-              (end_ring ? [count(end_ring, 2, :ring)] : []), cuts: [cut(solution, maker)],
-            steps: steps(strung.size, beads.map(&:first)),
-            joins: through(wire, beads.map(&:first).uniq) + ring_joins, ends: ring_ends,
-            drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution))
+          row = order.parts(solution.repeats)
+          strung, across = row.partition { |_, role| role != :bar }
+          Making::WorkUp.new(parts: tally(strung, rows) + tally(across) + (end_ring ? [count(end_ring, 2, :ring)] : []),
+            cuts: [cut(solution, maker)], steps: steps(row, solution), joins: through(wire, row.map(&:first).uniq) + ring_joins,
+            ends: ring_ends, drawing: Lazy.new { layout(row, solution) }, lengths: lengths(solution))
         end
 
+        # The loops of all rows lie side by side in it.
         def ring_joins
-          end_ring ? [Making::Join.new(kind: :hangs_in, inner: wire, outer: end_ring, at: 0.0, in_place: true)] : []
+          end_ring ? [Making::Join.new(kind: :hangs_in, inner: wire, outer: end_ring, at: 0.0, passes: rows, in_place: true)] : []
         end
 
+        # A ring that opens takes what stands beside it together with the loops.
         def ring_ends
-          end_ring ? { first: Making::Attachment.new(item: end_ring), last: Making::Attachment.new(item: end_ring) } : {}
+          return {} if end_ring.nil?
+
+          %i[first last].to_h { |which| [which, Making::Attachment.new(item: end_ring, opening_step: "#{which}_ring")] }
         end
 
         def cut(solution, maker)
@@ -125,37 +119,89 @@ module Core
           turn = solution.length / maker.wraps
           whole = ((maker.measure || turn) * CUT_FACTORS.fetch(maker.tails_on(wire))) + (turn * (maker.wraps - 1))
           Making::Cut.new(line: wire, count: rows, role: :row, body: beaded, consumption: loops,
-            tails: [whole - beaded - loops, Measure::Length::ZERO].max)
+            tails: [whole - beaded - loops, LEAST_GRIP].max)
         end
 
         def lengths(solution)
           Making::Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
             working: [term(:wire_loops, LOOP_LENGTH * 2), (term(:end_rings, end_ring.linked * 2) if end_ring),
-                      (term(:bars, bar_length, count: bars) if bars.positive?),
-                      (term(:fixed_beads, pattern.fixed_length * sections) unless pattern.fixed_length.zero?),
+                      (term(:bars, order.bar_length, count: bars) if bars.positive?),
+                      (term(:fixed_beads, fixed_beads) unless fixed_beads.zero?),
                       term(:repeats, fill.step * solution.repeats, count: solution.repeats, each: fill.step)].compact)
         end
 
-        def steps(beads, order)
-          [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
-           step('first_loops', 'memory_loop', rows, after: %w[cut]),
-           step('string', 'stringing', beads * rows, after: %w[first_loops], values: { beads: beads }, order: order,
-             text: bars.positive? ? :memory_coil_string_bars : :"memory_coil_string#{'_rows' if rows > 1}"),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads }),
-           step('trim', 'memory_cutting', rows, after: %w[check_length], cautions: %i[cutting]),
-           (step('bend', 'memory_loop', rows * 2, effort: BEND_EFFORT, after: %w[trim]) if bent_ends),
-           step('last_loops', 'memory_loop', rows, effort: Strung::SECOND_END_EFFORT, after: [bent_ends ? 'bend' : 'trim'],
-             cautions: %i[sharp_tails]),
-           (step('ring', 'ring', 2, after: %w[last_loops], values: { rows: rows }, adds: %i[ring]) if end_ring)].compact
+        def fixed_beads
+          order.fixed_length - order.bar_length
         end
 
-        def layout(beads, solution)
-          at = running(beads.map(&:first), at_end.to_mm)
-          pitch = beads.map { |part, role| role == :bar ? 0.0 : part.outer.to_mm }.max
-          across(rows, pitch).flat_map { |y| [line_shape(wire, solution.length.to_mm, y), *row_shapes(beads, at, y)] } +
-            beads.each_with_index.select { |(_, role), _|
-              role == :bar
-            }.map { |(part, role), i| part_shape(part, role, at[i]).with(across: pitch * rows) } + ring_shapes(solution)
+        def steps(row, solution)
+          beads = row.count { |_, role| role != :bar }
+          across = row.filter_map { |part, role| part if role == :bar }
+          said = { beads: beads, half: beads / 2, bar_count: across.size, bars_on: across.uniq, open: open_ends }
+          [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
+           (step('first_loops', 'memory_loop', rows, after: %w[cut]) if start == :one_end),
+           strung(row, solution, said),
+           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: said),
+           *ends(said), *rings, *shaped].compact
+        end
+
+        def strung(row, solution, said)
+          from = start == :middle ? '_from_middle' : ''
+          held = said[:bar_count].positive? ? '_bars' : ('_rows' if rows > 1)
+          step('string', 'stringing', said[:beads] * rows, after: [start == :middle ? 'cut' : 'first_loops'], values: said,
+            order: start == :middle ? order.outward(solution.repeats) : row.map(&:first), text: :"memory_coil_string#{from}#{held}")
+        end
+
+        # @return [Integer] ends of wire that are still to be finished when the beads are on
+        def open_ends
+          start == :middle ? rows * 2 : rows
+        end
+
+        def ends(said)
+          both = start == :middle
+          [(step('first_bends', 'memory_bend', rows, after: %w[check_length]) if both),
+           step('bend', 'memory_bend', rows, after: [both ? 'first_bends' : 'check_length'], text: bend_text, values: said),
+           step('trim', 'memory_cutting', open_ends, after: %w[bend], values: said, cautions: %i[cutting]),
+           (step('bend_in', 'memory_loop', open_ends, effort: BEND_EFFORT, after: %w[trim]) if bent_ends),
+           step('last_loops', 'memory_loop', open_ends, effort: Strung::SECOND_END_EFFORT, after: [bent_ends ? 'bend_in' : 'trim'],
+             values: said, cautions: %i[sharp_tails])]
+        end
+
+        def bend_text
+          start == :middle ? :memory_coil_last_bends : :memory_coil_bend
+        end
+
+        def rings
+          return [] if end_ring.nil?
+
+          %w[first last].map do |which|
+            step("#{which}_ring", end_ring.kind.to_s, 1, after: [which == 'last' ? 'first_ring' : 'last_loops'], text: :memory_coil_ring,
+              values: { place: which }, adds: %i[ring])
+          end
+        end
+
+        def shaped
+          shape == :oval ? [step('shape', 'memory_bend', 1, after: [end_ring ? 'last_ring' : 'last_loops'])] : []
+        end
+
+        def layout(row, solution)
+          at = running(row.map(&:first), at_end.to_mm)
+          pitch = row.map { |part, role| role == :bar ? 0.0 : part.outer.to_mm }.max
+          across(rows, pitch).flat_map { |y| [*wire_shapes(solution.length.to_mm, y), *row_shapes(row, at, y)] } +
+            row.each_with_index.select { |(_, role), _| role == :bar }.map { |(part, role), i|
+              part_shape(part, role, at[i]).with(across: pitch * rows)
+            } + ring_shapes(solution)
+        end
+
+        # A row of wire with the loop at each of its ends.
+        def wire_shapes(length, y_mm)
+          size = (LOOP_LENGTH + wire.thickness).to_mm
+          from = at_end.to_mm
+          half = LOOP_LENGTH.to_mm / 2
+          loops = [from - half, length - from + half].map do |x|
+            Making::Shape.new(item: wire, role: :line, x: x, y: y_mm, along: size, across: size, form: :ring)
+          end
+          [line_shape(wire, length - (from * 2), y_mm, from: from), *loops]
         end
 
         # They hang in the loops.
@@ -166,8 +212,8 @@ module Core
           [half, solution.length.to_mm - half].map { |x| part_shape(end_ring, :ring, x) }
         end
 
-        def row_shapes(beads, at, y_mm)
-          beads.each_with_index.reject { |(_, role), _| role == :bar }.map { |(part, role), i| part_shape(part, role, at[i], y_mm) }
+        def row_shapes(row, at, y_mm)
+          row.each_with_index.reject { |(_, role), _| role == :bar }.map { |(part, role), i| part_shape(part, role, at[i], y_mm) }
         end
       end
     end

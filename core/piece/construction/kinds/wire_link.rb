@@ -228,12 +228,18 @@ module Core
         def steps
           [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
            (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line],
-             values: { hung: [], inside: inner_at(:last) }) unless last == :pin),
+             values: { hung: [], inside: inner_at(:last) }, pictured: pictured(:last)) unless last == :pin),
            (string_step if beads.any?),
            step('first_eye', TECHNIQUES.fetch(first), 1, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting],
-             values: { hung: [] }, text: :"wire_link_first_eye#{'_bare' if beads.empty?}"),
+             values: { hung: [] }, text: :"wire_link_first_eye#{'_bare' if beads.empty?}", pictured: pictured(:first, beads.first)),
            step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true,
              text: :"wire_link_check#{'_bare' if beads.empty?}")].compact
+        end
+
+        def pictured(place, beside = nil)
+          kind = kind_at(place)
+          Making::WireEye.new(thickness: thickness, inside: inner_at(place), rounds: rounds(kind), wraps: kind == :simple ? 0 : wraps,
+            beside: beside)
         end
 
         def string_step
