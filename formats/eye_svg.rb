@@ -54,7 +54,11 @@ module Formats
 
     # As much of the bead as shows what it is.
     def bead_mm
-      @eye.beside ? [@eye.beside.along.to_mm, 4.0].min : @thick * STUB
+      @eye.beside ? [@eye.beside.along.to_mm, drop? ? 10.0 : 4.0].min : @thick * STUB
+    end
+
+    def drop?
+      @eye.beside&.form == :drop
     end
 
     def hung_mm
@@ -74,9 +78,21 @@ module Formats
     def bead
       part = @eye.beside or return ''
       wide = part.outer.to_mm
+      look = %(fill="#{h(part.colour)}" fill-opacity="0.35" stroke="#{INK}" stroke-width="0.15" clip-path="url(##{clip})")
       %(<clipPath id="#{clip}"><rect x="#{n(-wide)}" y="#{n(foot)}" width="#{n(wide * 2)}" height="#{n(bead_mm)}"/></clipPath>) +
-        %(<rect x="#{n(-wide / 2)}" y="#{n(foot)}" width="#{n(wide)}" height="#{n(part.along.to_mm)}" rx="#{n(bead_round(part))}" ) +
-        %(fill="#{h(part.colour)}" fill-opacity="0.35" stroke="#{INK}" stroke-width="0.15" clip-path="url(##{clip})"/>)
+        (drop? ? %(<path d="#{drop_path(wide / 2, part.along.to_mm)}" #{look}/>) : block(part, wide, look))
+    end
+
+    def block(part, wide, look)
+      %(<rect x="#{n(-wide / 2)}" y="#{n(foot)}" width="#{n(wide)}" height="#{n(part.along.to_mm)}" rx="#{n(bead_round(part))}" #{look}/>)
+    end
+
+    # From its tip to both sides, and round below.
+    def drop_path(half_wide, long)
+      low = foot + long - half_wide
+      side = "#{n(foot + (long * 0.35))} %s #{n(low - half_wide)}"
+      "M0 #{n(foot)}C0 #{format(side, n(half_wide))} #{n(half_wide)} #{n(low)}A#{n(half_wide)} #{n(half_wide)} 0 0 1 #{n(-half_wide)} #{n(low)}" \
+        "C#{n(-half_wide)} #{n(low - half_wide)} 0 #{n(foot + (long * 0.35))} 0 #{n(foot)}Z"
     end
 
     def bead_round(part)
@@ -89,7 +105,7 @@ module Formats
     end
 
     def stem
-      wire("M0 #{n(@radius)}V#{n(foot + bead_mm)}")
+      wire("M0 #{n(@radius)}V#{n(foot + (@eye.through ? bead_mm : 0))}")
     end
 
     # A second round lies beside the first, seen a little from the side.

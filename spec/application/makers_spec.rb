@@ -109,6 +109,27 @@ RSpec.describe 'Pieces as their makers make them' do
     expect((eyed.cuts.first.length - plain.cuts.first.length).to_mm).to be_within(0.05).of(12.57 + 3)
   end
 
+  it 'folds a leaf vine from its middle, hangs chain in its ends before they close, cuts the chain to the vine, and the drop last' do
+    one = piece('night_vine')
+    expect(in_turn?(one, *%w[vine/centre vine/first_leaves vine/cross vine/right_leaves vine/right_loop vine/left_leaves vine/left_loop
+                            vine/check_length left_chain/count])).to be(true)
+    expect(in_turn?(one, 'vine/cross', 'vine/turn_centre', 'drop/loop')).to be(true)
+    expect(%w[left right].map { |side| step(one, "vine/#{side}_loop").values[:hung].map(&:kind) }).to eq([[:chain], [:chain]])
+    expect(step(one, 'drop/loop').values[:hung].map(&:name)).to eq(['centre loop'])
+    expect([counts(one)['flat_7_leaf'], one.cuts.find { |cut| cut.role == :vine }.count]).to eq([20, 2])
+  end
+
+  # Of ten leaves 7 mm long: twisted for 6, 10 and 12 mm, a side is 77, 113 and 131 mm long, and each of two wires is cut 504, 595 and
+  # 612 to 640 mm.
+  [[6, 77, 504..510], [10, 113, 590..600], [12, 131, 612..645]].each do |twist, side, cut|
+    it "makes a side of ten leaves #{side} mm long where it is twisted for #{twist} mm" do
+      built = Core::Construction::Kinds.fetch(:leaf_vine).build({ 'wire' => 'wire_04', 'leaf' => [{ 'part' => 'flat_7_leaf' }],
+        'per_side' => 10, 'twist' => "#{twist} mm" }, table)
+      made = built.call(target: nil, maker: Core::Making::Maker.new)
+      expect([made.lengths.beaded.to_mm / 2, cut.cover?(made.cuts.first.measured.to_mm)]).to eq([side, true])
+    end
+  end
+
   it 'bends all forms before any is joined, with one ring fewer than forms' do
     one = piece('star_chart')
     forms = step(one, 'links/lay_out').values[:units]

@@ -40,6 +40,8 @@ RSpec.describe Core::Construction do
     flower_chain: { thread: 'cord', colours: list.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp' },
     disc_braid: { cord: 'cord', chart: { 'palette' => { 'A' => 'seed', 'B' => 'disc_2' }, 'rows' => %w[AAAABBBB ABABABAB] } },
     twisted_vine: { wire: 'wire', left: list.('round_6'), right: list.('round_6', 'seed') },
+    leaf_vine: { wire: 'wire', leaf: list.('round_6', 'seed'), per_side: 5 },
+    wrapped_drop: { wire: 'wire', drop: 'drop' },
     looped_rope: { rope: 'cord', hook: 'clasp', whip: 'cable' },
     spray: { wire: 'wire', bead: 'seed', way: 'frame', petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed',
       heads: 2,

@@ -24,6 +24,8 @@ module MoreWays
                      rest: 'bare_cord',
                      button: 'round_12' },
                    { cord: 'cord', cords: 2, folded: 1, beads: row.('round_12'), closure: 'slider', slider: 'round_8' }],
+    leaf_vine: [{ wire: 'wire', leaf: row.('round_6'), per_side: 1, edge_on: false }, { wire: 'wire', leaf: row.('round_6'), per_side: 3 }],
+    wrapped_drop: [{ wire: 'wire', drop: 'drop', shoulder_turns: 0 }],
     linked: [{ unit: row.('connector_2', 'open_ring') }, { unit: row.('connector_2'), ring: 'connector_2' }],
     looped_rope: [{ rope: 'cord', hook: 'clasp', whip: 'cable' }, { rope: 'cord', hook: 'clasp', whip: 'cable', whip_glued: false }],
     memory_coil: [{ wire: 'coil', pattern: fill.('round_6') }, { wire: 'coil', pattern: fill.('round_6'), start: 'middle' },

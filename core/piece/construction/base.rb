@@ -34,6 +34,15 @@ module Core
           @drawn_tight == true
         end
 
+        # Says that hands make it longer or shorter than planned: it is measured when it is made, and what takes the rest is cut after that.
+        def measured_when_made
+          @measured_when_made = true
+        end
+
+        def measured_when_made?
+          @measured_when_made == true
+        end
+
         def parameter(name, type, **options)
           declared = Parameter.new(name: name, type: type, **options)
           parameters[name] = declared

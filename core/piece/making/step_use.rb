@@ -18,6 +18,7 @@ module Core
     # @param alike how many of its component one piece has, all worked together
     # @param text wording key
     # @param values what its wording says
+    # @param takes_rest cuts what takes up the length that all else leaves
     # @param when_hung done only where it hangs something of another component in
     # @param pictured [LineEnd, nil] the end it makes, to be drawn
     # @param order [Array<Catalogue::Part>] the beads of one line it lays or strings, from the first end
@@ -25,7 +26,7 @@ module Core
       checkpoint: false,
       optional: false, last: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,
       values: {}.freeze, order: [].freeze, pictured: nil,
-      when_hung: false) do
+      when_hung: false, takes_rest: false) do
       # @param component [String] its key @return [StepUse] with keys "component/step"
       def within(component)
         start = "#{component}/"

@@ -21,6 +21,7 @@ module Core
         hold_open
         hang_on_finished
         use_what_is_made
+        cut_to_what_is_made
         hang_last
         fasten_first
         @waits.default = nil
@@ -78,6 +79,22 @@ module Core
 
       def within_piece
         @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| step.within(key) } }
+      end
+
+      # What takes up the rest is cut once the length of the rest is known.
+      def cut_to_what_is_made
+        made = @work_ups.keys.select { |key| Construction::Kinds.fetch(@design.component(key).construction).measured_when_made? }
+        return if made.empty?
+
+        @work_ups.each do |key, work_up|
+          work_up.steps.select(&:takes_rest).each { |step|
+            @waits["#{key}/#{step.key}"].concat(made.flat_map { |other| checkpoints(other) }) unless made.include?(key)
+          }
+        end
+      end
+
+      def checkpoints(key)
+        @work_ups.fetch(key).steps.select(&:checkpoint).map { |step| "#{key}/#{step.key}" }
       end
 
       # An ear wire is hung when all else is done but what itself waits for it.

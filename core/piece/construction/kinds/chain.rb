@@ -66,7 +66,7 @@ module Core
           return opened(links) if opens?
 
           values = { links: links, each: links / sides }
-          [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values),
+          [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values, takes_rest: true),
            step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'],
              checkpoint: true, values: values)]
         end
@@ -75,7 +75,7 @@ module Core
           joints = %i[first last].map do |place|
             step("join_#{place}", 'ring', 1, after: %w[part], when_hung: true, values: { hung: [] }, text: :chain_join)
           end
-          [step('count', 'measuring', 1, values: { links: links }),
+          [step('count', 'measuring', 1, values: { links: links }, takes_rest: true),
            step('part', 'ring', 1, after: %w[count], checkpoint: true, values: { links: links }), *joints]
         end
 
