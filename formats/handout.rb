@@ -106,7 +106,7 @@ module Formats
     # What does not close round a body has one length.
     def measures
       piece = @person.piece
-      return "<b>#{Wording.size(piece.laid_flat, round: false, unit: @unit)}</b>" unless piece.round
+      return "<b>#{Wording.piece_size(piece, unit: @unit)}</b>" unless piece.round
 
       range = ", and down to #{length(piece.worn_shortest)} by the links of its chain" if piece.worn_shortest < piece.inside
       "<b>#{length(piece.laid_flat)}</b> laid flat, inside <b>#{length(piece.inside)}</b>#{range}"

@@ -108,6 +108,13 @@ module Formats
       say("sizes.#{round ? 'round' : 'flat'}", unit: unit, size: length)
     end
 
+    # @param piece [Core::Sizing::Piece] @return [String] inside where it closes round a body, else how long it is or how far it hangs
+    def piece_size(piece, unit: :mm)
+      return size(piece.inside, round: true, unit: unit) if piece.round
+
+      piece.hanging ? say('sizes.hanging', unit: unit, size: piece.hanging) : size(piece.laid_flat, round: false, unit: unit)
+    end
+
     # @param change [Core::Sizing::SizeAdjustment::Change]
     def try_on(change, unit: :mm)
       offer = change.offer

@@ -130,6 +130,19 @@ RSpec.describe 'Pieces as their makers make them' do
     end
   end
 
+  it 'hangs a charm in its eye before the wraps, caps the bead from below, hangs the ear wire last, and says how far all of it hangs' do
+    one = piece('comet_drops')
+    expect(in_turn?(one, *%w[stem/cut stem/last_eye stem/string stem/first_eye stem/check ear_wire/join_ear_wire])).to be(true)
+    lower = step(one, 'stem/last_eye')
+    expect([lower.values[:hung].map(&:kind), lower.values[:turned], step(one, 'stem/first_eye').values[:turned]]).to eq([[:pendant], 3, 3])
+    expect(step(one, 'stem/string').values.values_at(:also, :threaded).then { |also, bag| [also, bag.parts.map(&:mark)] })
+      .to eq([%i[cap_opens_on], %w[s bc W s]])
+    # 18 to the ear wire's loop, two eyes of 3 and their wire, two necks of three turns, 2 + 7 + 3 + 2 on the stem, the charm, and the
+    # wire at the top of the ear wire (hinged chain).
+    stem = (2 * (3 + 0.64 + (3 * 0.64))) + 14
+    expect(one.hanging.to_mm).to be_within(1.5).of(18 + stem + 16)
+  end
+
   it 'bends all forms before any is joined, with one ring fewer than forms' do
     one = piece('star_chart')
     forms = step(one, 'links/lay_out').values[:units]

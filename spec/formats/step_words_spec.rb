@@ -95,20 +95,22 @@ RSpec.describe Formats::Wording do
     end
   end
 
-  # A pendant that cannot open goes into the eye of the link before the eye is closed.
-  let(:hung) do
-    whole = design(component('link', :wire_link, wire: 'wire_20', stack: pattern('round_8'), last: 'wrapped'),
+  # A ring and a pendant that cannot open go into the eyes of a link before these are closed.
+  def hung(stack, eye)
+    whole = design(component('ring', :findings, parts: pattern('ring')),
+      component('link', :wire_link, wire: 'wire_20', stack: pattern(*stack), first: eye, last: eye),
       component('charm', :findings, hung_at: 'link@last', parts: pattern('drop')), body: :own)
     Core::Sizing::Blueprint.new(whole, sample_table).fit_usual.steps
   end
 
   it 'hangs what cannot open in the eye that closes round it' do
-    eye = hung.find { |step| step.key == 'link/last_eye' }
-    expect(described_class.step(eye)).to eq('Make the wrapped eye at one end, 3 mm inside. Hang the drop in it before you close it.')
+    said = hung(%w[round_8], 'wrapped').to_h { |step| [step.key, described_class.step(step)] }
+    expect(said.values_at('link/last_eye', 'link/first_eye')).to match([/Hang the drop in it, and slide it/, /Hang the ring in it, and slide it/])
   end
 
   it 'keeps no words for a step that none of these makes' do
-    steps = hung + designs.flat_map { |one| pieces(one).flat_map(&:steps) } +
+    linked = [[], %w[round_8]].product(%w[simple wrapped]).flat_map { |stack, eye| hung(stack, eye) }
+    steps = linked + designs.flat_map { |one| pieces(one).flat_map(&:steps) } +
             MoreWays::ALL.flat_map { |kind, all| all.flat_map { |parameters| made(kind, parameters) } }
     read = steps.map { |step| described_class.send(:step_key, step).delete_prefix('steps.') }.uniq
     words = Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].flat_map { |path|

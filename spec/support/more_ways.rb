@@ -49,7 +49,8 @@ module MoreWays
     two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between|
       { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
         crimp: 'crimp', connector: "connector_#{lines}", link: ('open_ring' if lines == 3) }.compact },
-    wire_link: [{ wire: 'wire_20', stack: row.('round_8') },
+    wire_link: [{ wire: 'wire_20', stack: row.('round_8') }, { wire: 'wire_20', stack: row.(*(%w[round_8 seed] * 4)) },
+      { wire: 'wire_20', stack: row.(*(%w[disc_2 seed] * 3)), last: 'pin', pin: 'pin' }, { wire: 'wire_20' },
       { wire: 'wire_20', first: 'wrapped', last: 'wrapped', inner: '5 mm', inner_last: '3 mm' }]
   }.transform_values { |all| all.map { |one| one.transform_keys(&:to_s) } }.freeze
 

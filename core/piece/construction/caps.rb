@@ -2,7 +2,8 @@
 
 module Core
   module Construction
-    # Caps in a row of beads: which bead each one covers. They come in pairs about a bead: the first faces on, the second back.
+    # Caps in a row of beads: which bead each one covers. They come in pairs about a bead: the first faces on, the second back. A single one
+    # faces the neighbour that it suits.
     module Caps
       private
 
@@ -13,9 +14,20 @@ module Core
       def cap_joins(row, at, mirror: false)
         return [] if row.none? { |part| part.kind == :cap }
 
-        faced(row.map { |part| part.kind == :cap }, mirror).map do |cap, bead|
+        faced(row.map { |part| part.kind == :cap }, mirror).map do |cap, found|
+          bead = suited(row, cap, found)
           Making::Join.new(kind: :cap_on_bead, inner: row[bead], outer: row[cap], at: at[cap])
         end
+      end
+
+      # @return [Integer] the place of the other neighbour, where the cap would swallow the one found and that is nearer to its width
+      def suited(row, cap, found)
+        other = (cap * 2) - found
+        return found if other.negative? || row[other].nil? || row[other].kind == :cap
+
+        swallowed = row[cap].outer > row[found].outer * Fit::Rules::CapCovers::SWALLOWING
+        nearer = (row[other].outer - row[cap].outer).abs < (row[found].outer - row[cap].outer).abs
+        swallowed && nearer ? other : found
       end
 
       # @param caps [Array<Boolean>] by place

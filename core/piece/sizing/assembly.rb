@@ -53,9 +53,29 @@ module Core
           inside: inside, slack: @bend.slack, doubt: @bend.doubt, on_line: on_line, laid_flat: on_line + @blueprint.beyond,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes },
           joins: placed_joins + met + loops, steps: steps, closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable,
-          round: !@design.flat?,
+          round: !@design.flat?, hanging: (hanging if hangs?),
           hung_below: @work_ups.keys.to_h { |key| [key, @standing.below(key)] }
         }
+      end
+
+      def hangs?
+        @path.first.last.parts.any? { |use| use.part.kind == :ear_wire }
+      end
+
+      # A piece that hangs from the ear, with what hangs at its last end.
+      # @return [Measure::Length] over all
+      def hanging
+        key, = @path.last
+        on_line + @blueprint.beyond_start + (lowest(key) || (@blueprint.beyond - @blueprint.beyond_start))
+      end
+
+      # @return [Measure::Length, nil] how far what hangs on a component reaches below it; nil where nothing does
+      def lowest(key)
+        below = @hung.select { |component| @standing.hanging(component).first == key }
+        below.map { |component|
+          @work_ups.fetch(component.key).lengths.beaded +
+            (lowest(component.key) || @blueprint.member(component.key).construction.beyond(:last))
+        }.max
       end
 
       # Rows of findings at the ends of a path that is closed; a ring or an extender can be added to them.

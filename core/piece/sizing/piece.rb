@@ -21,9 +21,10 @@ module Core
     # @param steps [StepUse] with keys "component/step"
     # @param round whether it closes round a body: its size is then told inside
     # @param measurable [Making::OwnMeasure::Use]
+    # @param hanging over all from the ear down, with what hangs at its last end; nil for what does not hang there
     Piece = Value.define(:worn, :inside, :slack, :on_line, :laid_flat, :target, :play, :wraps, :work_ups, :drawing, :working, :joins,
       :steps, :other_ways, measurable: [].freeze, hung_below: {}.freeze,
-      closing: Lazy::NOTHING, doubt: Measure::Length::ZERO, round: true) do
+      closing: Lazy::NOTHING, doubt: Measure::Length::ZERO, round: true, hanging: nil) do
       # @return [Integer] repeats of everything that fills
       def repeats
         work_ups.values.filter_map { |work_up| work_up.lengths.repeats }.sum

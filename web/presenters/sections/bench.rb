@@ -22,7 +22,7 @@ module Web
           piece = chosen.piece
           [[repeats_words(piece), count_of(chosen.bead_count, 'bead')].compact.join(', '),
            ("#{length(piece.laid_flat)} laid flat" if piece.round),
-           "#{Formats::Wording.size(piece.inside, round: piece.round, unit: unit)}, #{finished_words(chosen)}",
+           "#{Formats::Wording.piece_size(piece, unit: unit)}, #{finished_words(chosen)}",
            (say('size_doubt', by: piece.doubt) if piece.doubt.positive?)].compact.join(' · ')
         end
 

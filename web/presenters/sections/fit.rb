@@ -27,8 +27,7 @@ module Web
 
         def effect_words(effect, person)
           beads, more_beads = [effect.before, effect.after].map(&:bead_count)
-          inside, other = [effect.before, effect.after].map { |own|
-            Formats::Wording.size(own.piece.inside, round: own.piece.round, unit: unit) }
+          inside, other = [effect.before, effect.after].map { |own| Formats::Wording.piece_size(own.piece, unit: unit) }
           beads = beads == more_beads ? 'same beads' : "#{beads} beads become #{more_beads}"
           size = inside == other ? 'same size' : "#{inside} becomes #{other}"
           ["for #{person.attendee.name}: #{beads}", size, cost_words(effect.cost(market))].compact.join(', ')

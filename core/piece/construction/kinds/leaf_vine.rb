@@ -39,6 +39,10 @@ module Core
           practice: 'five leaves of scrap wire', practice_takes: ['line 300 mm'], practice_minutes: 8,
           left_hand: 'A mirrored vine is as good, as long as both sides match.'
 
+        technique 'shaping_vine', name: 'Shaping wire by hand', level: 1, seconds: 90, demonstration_minutes: 1,
+          cautions: %i[work_hardening], points: ['Bend stems and turn leaves a little, each once: soft wire hardens.'],
+          goes_wrong: ['A stem breaks | bent to and fro | no join shows well: end that side there, and match the other | never | 10 | 0']
+
         parameter :wire, :line, of: %i[wire]
         parameter :leaf, :pattern
         parameter :per_side, :integer, default: 10, range: 1..60
@@ -117,17 +121,14 @@ module Core
            step('centre', 'wrapped_loop', 1, wires: 2, after: %w[cut], adds: %i[line],
              pictured: Making::WireEye.new(thickness: wire.thickness * 2, inside: centre_inner, wraps: 1)),
            step('first_leaves', 'wiring_leaf', 2, after: %w[centre], adds: %i[leaf]),
-           step('cross', 'twisting_pairs', 1, after: %w[first_leaves], cautions: %i[work_hardening]), *side_steps('right', 'cross', further),
+           step('cross', 'twisting_pairs', 1, after: %w[first_leaves], cautions: %i[work_hardening]),
+           *side_steps('right', 'cross', further),
            step('check_right', 'measuring', 1, after: %w[right_loop], checkpoint: true, values: { length: side }),
            *side_steps('left', 'check_right', further),
            step('check_length', 'measuring', 1, after: %w[left_loop], checkpoint: true, values: { length: fixed_length }),
            (step('turn_centre', 'shaping_vine', 1, after: %w[cross], effort: Rational(1, 3)) if edge_on),
            step('shape', 'shaping_vine', 1, after: %w[check_length])].compact
         end
-
-        technique 'shaping_vine', name: 'Shaping wire by hand', level: 1, seconds: 90, demonstration_minutes: 1, cautions: %i[work_hardening],
-          points: ['Bend stems and turn leaves a little, each once: soft wire hardens.'],
-          goes_wrong: ['A stem breaks | bent to and fro | no join shows well: end that side there, and match the other | never | 10 | 0']
 
         # One side after the other, so that the second is laid on the first.
         def side_steps(which, before, further)
@@ -175,9 +176,9 @@ module Core
 
         def edge(part, (x_mm, y_mm), turn, outer)
           along, across = (part.along.to_mm / 2) + 0.3, (part.outer.to_mm / 2) + 0.3
-          path = format('M%.2f 0A%.2f %.2f 0 0 %d %.2f 0M%.2f -0.8v1.6m-0.5 0v-1.6', -along, along, across, outer.positive? ? 1 : 0, along, -along)
-          Making::Shape.new(item: wire, role: :line, x: x_mm, y: y_mm, along: along * 2, across: wire.thickness.to_mm, form: :path, path: path,
-            turn: turn)
+          path = format('M%.2f 0A%.2f %.2f 0 0 %d %.2f 0', -along, along, across, outer.positive? ? 1 : 0, along)
+          Making::Shape.new(item: wire, role: :line, x: x_mm, y: y_mm, along: along * 2, across: wire.thickness.to_mm, form: :path,
+            path: path + format('M%.2f -0.8v1.6m-0.5 0v-1.6', -along), turn: turn)
         end
       end
     end

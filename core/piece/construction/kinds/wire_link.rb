@@ -14,6 +14,9 @@ module Core
         EYES = %i[simple wrapped double_wrapped].freeze
         TECHNIQUES = { simple: 'simple_loop', wrapped: 'wrapped_loop', double_wrapped: 'double_wrapped_loop' }.freeze
 
+        # Runs of beads that a sentence names one by one.
+        FEW = 5
+
         technique 'simple_loop', name: 'Simple loop', level: 2, seconds: 45, demonstration_minutes: 4,
           tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting],
           points: ['Bend a right angle close to the bead, then roll the end back over the jaw.',
@@ -171,7 +174,7 @@ module Core
           parts = tally(beads.map { |bead| [bead, :bead] })
           parts << count(pin, 1, :pin) if last == :pin
           joins = through(stem, beads) + cap_joins(beads, running(beads, standing(:first).to_mm))
-          Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins, drawing: Lazy.new { layout },
+          Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps(maker), joins: joins, drawing: Lazy.new { layout },
             lengths: Making::Lengths.new(beaded: fixed_length, working: working), ends: own_ends, anchors: Lazy.new { anchors })
         end
 
@@ -196,9 +199,13 @@ module Core
             kind: :connector, along: across, outer: across, hole: inner_at(place), wire: thickness, form: :ring, colour: wire.colour)
         end
 
+        def largest
+          [beads.select(&:bead?), beads].find(&:any?).max_by { |bead| bead.outer.to_mm }
+        end
+
         # Two of different sizes are told apart.
         def eye_name(place)
-          of = beads.empty? ? 'bare link' : "#{beads.first.short_name} link"
+          of = beads.empty? ? 'bare link' : "#{largest.short_name} link"
           return "eye of the #{of}" if inner_last.nil? || inner_last == inner
 
           other = place == :first ? inner_last : inner
@@ -225,15 +232,33 @@ module Core
           [term(:eyes, standing(:first) + standing(:last)), (term(:fixed_beads, stack.fixed_length) if beads.any?)].compact
         end
 
-        def steps
+        def steps(maker)
           [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
-           (step('last_eye', TECHNIQUES.fetch(last), 1, after: %w[cut], adds: %i[line],
-             values: { hung: [], inside: inner_at(:last) }, pictured: pictured(:last)) unless last == :pin),
+           (eye_step('last_eye', :last, maker, after: %w[cut], adds: %i[line], pictured: pictured(:last)) unless last == :pin),
            (string_step if beads.any?),
-           step('first_eye', TECHNIQUES.fetch(first), 1, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting],
-             values: { hung: [] }, text: :"wire_link_first_eye#{'_bare' if beads.empty?}", pictured: pictured(:first, beads.first)),
-           step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true,
+           eye_step('first_eye', :first, maker, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting],
+             pictured: pictured(:first, beads.first)),
+           step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true, values: { also: eyes_stand },
              text: :"wire_link_check#{'_bare' if beads.empty?}")].compact
+        end
+
+        # @return [Making::StepUse] of one eye: how far from its end the wire is bent, how wide, how often wound
+        def eye_step(key, place, maker, **rest)
+          kind = kind_at(place)
+          grip = bent(place) - neck(kind) + held(kind, maker.tails_on(wire))
+          # What is held need not be exact; what is rolled up is.
+          grip = Measure::Length.mm(grip.to_mm.round) unless kind == :simple
+          bare = place == :first && beads.empty? ? '_bare' : ''
+          step(key, TECHNIQUES.fetch(kind), 1, text: :"wire_link_#{key}#{bare}_#{kind == :simple ? 'simple' : 'wrapped'}",
+            values: { hung: [], inside: inner_at(place), grip: grip, neck: neck(kind), turned: kind == :simple ? nil : wraps,
+                      also: kind == :double_wrapped ? %i[double_eye] : [] }.compact, **rest)
+        end
+
+        # How the two eyes stand to each other.
+        def eyes_stand
+          return [] if last == :pin
+
+          [quarter_turned ? :eyes_across : :eyes_in_plane]
         end
 
         def pictured(place, beside = nil)
@@ -242,9 +267,19 @@ module Core
             beside: beside)
         end
 
+        # From the end that is made first.
         def string_step
+          threaded = beads.reverse
+          few = threaded.chunk_while { |a, b| a == b }.count <= FEW
           step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
-            values: { bead: beads.first }, text: :"wire_link_string#{'_pin' if last == :pin}")
+            values: { bead: beads.first, threaded: Making::FromBag.new(parts: threaded), also: mouths(threaded) },
+            order: few ? [] : threaded, text: :"wire_link_string#{'_pin' if last == :pin}#{'_many' unless few}")
+        end
+
+        # Where a cap opens, seen from hands that thread it.
+        def mouths(threaded)
+          covers = cap_joins(threaded, threaded.each_index.to_a)
+          covers.map { |join| threaded.index(join.inner) > join.at ? :cap_opens_on : :cap_opens_back }.uniq
         end
 
         def layout

@@ -12,8 +12,8 @@ module Core
         # Straight up from the crossing to the loop (from memory).
         NECK_MM = 2.0
 
-        technique 'wrapping_drop', name: 'Wrapping a drop', level: 3, seconds: 150, demonstration_minutes: 5, prerequisites: %w[wrapped_loop],
-          tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
+        technique 'wrapping_drop', name: 'Wrapping a drop', level: 3, seconds: 150, demonstration_minutes: 5,
+          prerequisites: %w[wrapped_loop], tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
           points: ['Cross the wires straight above the tip of the bead.', 'Hold the loop, and wind away from it.',
                    'Loose turns over the shoulders use up the rest.'],
           goes_wrong: ['The drop hangs askew | the wires crossed beside its tip | bend the neck upright | before it is wound | 2 | 0',
@@ -71,8 +71,8 @@ module Core
           wide, thick = drop.outer, wire.thickness
           neck_round = Wire.round_two(thick, thick) * neck_turns
           shoulders = (wide + (thick * 3)) * (Math::PI / 2 * shoulder_turns)
-          Making::Cut.new(line: wire, count: 1, role: :drop, body: wide, consumption: wide + (neck * 2) + Wire.eye(thick, inner) + neck_round +
-            shoulders, tails: Wire.hold(maker.tails_on(wire), neck_round) * 2, measured_to: Wire::CUT_TO)
+          taken = [wide, neck * 2, Wire.eye(thick, inner), neck_round, shoulders]
+          Making::Cut.new(line: wire, count: 1, role: :drop, body: wide, consumption: Measure::Length.sum(taken), tails: Wire.hold(maker.tails_on(wire), neck_round) * 2, measured_to: Wire::CUT_TO)
         end
 
         def steps
