@@ -10,7 +10,7 @@ module Formats
       'crimp' => %i[crimp], 'cover' => %i[cover], 'shell' => %i[clamshell], 'guard' => %i[wire_guard], 'clasp' => %i[clasp hook],
       'ring' => %i[ring split_ring], 'bead' => %i[bead finishing], 'cap' => %i[cap cord_end], 'chain' => %i[chain extender],
       'elastic' => %i[elastic], 'cable' => %i[cable], 'thread' => %i[cable thread cord], 'needle' => %i[cable thread cord],
-      'wire' => %i[wire memory_wire head_pin eye_pin ear_wire ring], 'strand' => %i[cable thread cord elastic]
+      'wire' => %i[wire memory_wire head_pin eye_pin ear_wire ear_post ring], 'strand' => %i[cable thread cord elastic]
     }.freeze
     LATER_STEP = /\Astep:(\w+)\z/
 

@@ -59,10 +59,10 @@ module Formats
     def step_sentences(step, unit)
       values = { count: step.repeats / step.alike, on: '', **step.values }
       values[:on] = say('steps.led_on', count: values[:through]) if values[:through]
-      values[:turned] = say('steps.turned', count: values[:turned]) if values[:turned]
+      values[:turned] = say("steps.turned.#{values.fetch(:turned_by, :full)}", count: values[:turned]) if values[:turned]
       values[:all_rows] = say("steps.all_rows.#{values[:rows] == 2 ? 'two' : 'more'}", rows: values[:rows]) if values[:rows]
       values[:past] = values[:past] ? say('steps.led_past', past: values[:past]) : ''
-      %i[circle which pushed].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
+      %i[circle which pushed direction].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
       values[:drawn] = say("steps.drawn.#{values[:drawn]}", unit: unit, loop: values[:loop]) if values[:drawn]
       lines, parts = hung(step)
       values.merge!(hung: ItemNames.on_piece(parts, beside: values[:ring]), around: lines.first) if values[:hung]

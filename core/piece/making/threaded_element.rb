@@ -13,7 +13,7 @@ module Core
 
     class ThreadedElement
       # Kinds that hang in one another.
-      LINKING = %i[ring split_ring connector clasp ear_wire hook].freeze
+      LINKING = %i[ring split_ring connector clasp ear_wire ear_post hook].freeze
       BENDING = %i[chain extender].freeze
       PROFILES = { round: :round, rounded: :round, oval: :round, drop: :round, petal: :round, cover: :round, bicone: :pointed }.freeze
 

@@ -59,7 +59,7 @@ module Core
       end
 
       def hangs?
-        @path.first.last.parts.any? { |use| use.part.kind == :ear_wire }
+        @path.first.last.parts.any? { |use| Catalogue::Part::EAR.include?(use.part.kind) }
       end
 
       # A piece that hangs from the ear, with what hangs at its last end.

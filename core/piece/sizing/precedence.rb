@@ -123,9 +123,9 @@ module Core
         @work_ups.fetch(key).steps.map { |step| "#{key}/#{step.key}" }
       end
 
-      # @return [Array<String>] steps of a component that nothing else of it waits for
+      # @return [Array<String>] steps of a component that nothing else of it waits for, without what is done when all else is
       def last_steps(key)
-        steps = @work_ups.fetch(key).steps
+        steps = @work_ups.fetch(key).steps.reject(&:last)
         (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
       end
     end

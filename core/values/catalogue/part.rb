@@ -73,6 +73,8 @@ module Core
       # where one part hangs in another, their wires cross (plane geometry). A bought link or clasp takes the length that is stated for it.
       # @return [Measure::Length] what it adds to a chain of parts that hang in one another
       def linked
+        # It sits behind the ear.
+        return Measure::Length::ZERO if kind == :ear_back
         return hole || along if Part::RINGS.include?(kind)
 
         made? ? along - (link_overlap * hinges) : along
@@ -181,6 +183,8 @@ module Core
                  split_ring
                  wire_guard
                  ear_wire
+                 ear_post
+                 ear_back
                  hook
                  head_pin
                  eye_pin].freeze
@@ -188,6 +192,8 @@ module Core
       OPENING = %i[split_ring ear_wire hook clamshell].freeze
       # Of a shell's metal (from memory).
       SHELL_WALL = Measure::Length.mm(0.3)
+      # What goes through the ear.
+      EAR = %i[ear_wire ear_post].freeze
       PINS = %i[head_pin eye_pin].freeze
       FORMS = %i[round oval bicone tube rounded disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin].freeze
     end

@@ -78,10 +78,17 @@ module Core
         JOINING = { ring: %w[join ring], split_ring: %w[join_split split_ring], ear_wire: %w[join_ear_wire opening_eye] }.freeze
 
         def steps
+          joining + row.select { |part| part.kind == :ear_back }.map { |back|
+            step('put_back', 'opening_eye', 1, last: true, effort: Rational(1, 2), values: { back: back })
+          }
+        end
+
+        def joining
           opening_keys.map do |at, key|
             _, technique = JOINING.fetch(row[at].kind)
             # Of two that open the later takes the earlier.
             beside = [(row[at - 1] if at.positive?), (row[at + 1] unless opening_keys.key?(at + 1))].compact
+              .reject { |part| part.kind == :ear_back }
             step(key, technique, 1, preparable: true, last: row[at].kind == :ear_wire, values: { ring: row[at], hung: beside },
               text: :"findings_#{JOINING.fetch(row[at].kind).first}")
           end
@@ -104,7 +111,8 @@ module Core
         end
 
         def joins
-          hanging = row.each_cons(2).reject { |a, b| a == b }.map do |a, b|
+          hung = row.reject { |part| part.kind == :ear_back }
+          hanging = hung.each_cons(2).reject { |a, b| a == b }.map do |a, b|
             ring, other = a.kind == :ring ? [a, b] : [b, a]
             Making::Join.new(kind: :hangs_in, inner: other, outer: ring, at: 0.0)
           end

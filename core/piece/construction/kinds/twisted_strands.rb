@@ -16,6 +16,10 @@ module Core
 
         parameter :ring, :part, of: %i[ring]
         parameter :turns, :integer, default: 3, range: 1..12
+        # What is counted as one: two strands cross twice in a full turn, once in a half.
+        parameter :turn, :choice, of: %i[full half], default: :full
+        # Towards the maker the loops stay on the ring (common practice, no source).
+        parameter :direction, :choice, of: %i[towards_you away], default: :towards_you
 
         def problems
           [(problem('pattern', :pattern_of_nothing) if pattern.empty?),
@@ -63,7 +67,12 @@ module Core
         end
 
         def winding_mm
-          Math::PI * widest.to_mm * AROUND.fetch(strands) * turns
+          Math::PI * widest.to_mm * AROUND.fetch(strands) * full_turns
+        end
+
+        # @return [Rational] round the axis
+        def full_turns
+          Rational(turns, turn == :half ? 2 : 1)
         end
 
         def widest
@@ -75,9 +84,9 @@ module Core
           row = beads.map(&:first)
           made = [line_end(line, row: row), line_end(line, row: row.reverse)]
           Making::WorkUp.new(parts: tally(beads, strands) + [*plain_end.parts(2 * strands), count(ring, 1, :ring)],
-            cuts: [cut(made, solution, maker)], steps: steps(row, made), joins: joins(row, made), lengths: lengths(solution),
+            cuts: [cut(made, solution, maker)], steps: steps(row, made, solution), joins: joins(row, made), lengths: lengths(solution),
             drawing: Lazy.new { layout(beads, hanging(solution.length).to_mm) },
-            ends: { first: Making::Attachment.new(item: ring) })
+            ends: { first: Making::Attachment.new(item: ring, opening_step: 'hang') })
         end
 
         def cut(made, solution, maker)
@@ -87,19 +96,20 @@ module Core
 
         def lengths(solution)
           Making::Lengths.new(beaded: hanging(solution.length) + ring.linked, repeats: solution.repeats, unit: (fill.step / 2),
-            working: [term(:ring, ring.linked), term(:twisted, hanging(solution.length), straight: solution.length, turns: turns,
-              count: solution.repeats, each: fill.step)])
+            working: [term(:ring, ring.linked), term(:twisted, hanging(solution.length), straight: solution.length, count: solution.repeats, each: fill.step)])
         end
 
-        def steps(beads, made)
+        def steps(beads, made, solution)
           done = end_steps(made.last, 2 * strands, after: %w[second_loops])
           [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
            closing(step('first_loops', way.technique, strands, after: %w[cut]), made.first, through: 0, bare: true),
            step('string', 'stringing', beads.size * strands, after: %w[first_loops], values: { beads: beads.size }, order: beads),
            closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string]), made.last),
+           step('compare', 'measuring', 1, after: %w[second_loops], checkpoint: true, values: { length: solution.length }),
            *done,
-           step('twist', 'twisting', 1, after: %w[second_loops], checkpoint: true, values: { turns: turns }),
-           step('hang', 'ring', 1, after: ['twist', *done.last(1).map(&:key)], values: { loops: 2 * strands })]
+           step('open', 'ring', 1, after: ['compare', *done.last(1).map(&:key)]),
+           step('twist', 'twisting', 1, after: %w[open], values: { turned: turns, turned_by: turn }),
+           step('hang', 'ring', 1, after: %w[twist], values: { loops: 2 * strands, hung: [] })]
         end
 
         def joins(beads, made)
@@ -120,7 +130,7 @@ module Core
 
         def twisted_shape(part, role, share, strand, start, hanging_mm, width)
           side = share < 0.5 ? -1 : 1
-          phase = (2 * Math::PI * turns * share) + (Math::PI * 2 * strand / strands)
+          phase = (2 * Math::PI * full_turns * share) + (Math::PI * 2 * strand / strands)
           x = start + (hanging_mm * (1 - ((2 * share) - 1).abs))
           part_shape(part, role, x.clamp(start, start + hanging_mm), (side * width * 0.9) + (Math.sin(phase) * width * 0.45))
         end

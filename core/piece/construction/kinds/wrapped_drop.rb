@@ -72,7 +72,8 @@ module Core
           neck_round = Wire.round_two(thick, thick) * neck_turns
           shoulders = (wide + (thick * 3)) * (Math::PI / 2 * shoulder_turns)
           taken = [wide, neck * 2, Wire.eye(thick, inner), neck_round, shoulders]
-          Making::Cut.new(line: wire, count: 1, role: :drop, body: wide, consumption: Measure::Length.sum(taken), tails: Wire.hold(maker.tails_on(wire), neck_round) * 2, measured_to: Wire::CUT_TO)
+          Making::Cut.new(line: wire, count: 1, role: :drop, body: wide, consumption: Measure::Length.sum(taken),
+            tails: Wire.hold(maker.tails_on(wire), neck_round) * 2, measured_to: Wire::CUT_TO)
         end
 
         def steps
