@@ -143,6 +143,34 @@ RSpec.describe 'Pieces as their makers make them' do
     expect(one.hanging.to_mm).to be_within(1.5).of(18 + stem + 16)
   end
 
+  it 'binds loops from the large one outward, with wire to hold at both ends, hangs the stone after, and the ear wire last' do
+    one = piece('milky_arcs')
+    expect(in_turn?(one, *%w[trim/cut trim/form trim/flatten trim/bind_middle trim/bind_smalls trim/tuck trim/check drop_ring/join
+                            ear_wire/join_ear_wire])).to be(true)
+    expect(step(one, 'drop_ring/join').values[:hung].map(&:name)).to match(['large loop', /\Aeye of/])
+    # Barrels of 6 and 4 mm in 1.02 mm wire: 22 mm wide; 102 mm of it are cut, and 152 of fine wire for 20 turns.
+    row = Core::Construction::Kinds.fetch(:bound_trim).build({ 'base' => 'arc_24_open', 'wire' => 'wire_10', 'binding' => 'wire_04',
+      'middle_turns' => 10 }, table)
+    frame, binding = one.cuts.sort_by(&:role).reverse.map { |cut| cut.measured.to_mm }
+    expect([row.row_width.to_mm.round(1), frame, binding]).to match([22.2, be_within(3).of(102), be_within(5).of(152)])
+  end
+
+  it 'puts all loops on one ring before it is shut, in the closed ring of the post, and the back on last' do
+    one = piece('star_spirals')
+    expect(in_turn?(one, *%w[ear/join strands/compare strands/bury_tails strands/open strands/twist strands/hang ear/put_back])).to be(true)
+    expect([step(one, 'strands/hang').values[:loops], step(one, 'strands/hang').values[:hung].map(&:key)]).to eq([4, ['ring_5_open']])
+  end
+
+  # A strand of 79 mm of beads 4 mm wide lies 69 mm long when it is twisted 3 full turns, 77 when 3 half ones (helix length).
+  { 'full' => 69, 'half' => 77 }.each do |turn, twisted|
+    it "shortens a strand by #{turn} turns" do
+      built = Core::Construction::Kinds.fetch(:twisted_strands).build({ 'line' => 'cable_038', 'crimp' => 'crimp_15_silver', 'turns' => 3,
+        'turn' => turn, 'pattern' => [{ 'repeat' => [{ 'part' => 'round_4_ice' }], 'fill' => true }], 'ring' => 'ring_5_open' }, table)
+      strand = Core::Making::Solution.new(length: mm(79), repeats: 30, fillers: 0, deviation: mm(0), target: mm(79))
+      expect(((built.path_length(strand) - table.parts['ring_5_open'].linked) * 2).to_mm).to be_within(1).of(twisted)
+    end
+  end
+
   it 'bends all forms before any is joined, with one ring fewer than forms' do
     one = piece('star_chart')
     forms = step(one, 'links/lay_out').values[:units]

@@ -36,6 +36,7 @@ RSpec.describe Core::Construction do
     coil: { wire: 'wire', mandrel: '2 mm', turns: 12 },
     jig_form: { wire: 'wire_20', hammered: true },
     framed: { wire: 'wire_18', binding: 'wire', beads: list.('round_6') },
+    bound_trim: { base: 'connector_2', wire: 'wire_20', large: '4 mm', smalls: 0, binding: 'wire' },
     wire_bail: { wire: 'wire_20', button: 'drop' },
     flower_chain: { thread: 'cord', colours: list.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp' },
     disc_braid: { cord: 'cord', chart: { 'palette' => { 'A' => 'seed', 'B' => 'disc_2' }, 'rows' => %w[AAAABBBB ABABABAB] } },

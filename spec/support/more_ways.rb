@@ -9,7 +9,8 @@ module MoreWays
       { line: 'cable', lines: lines, beads: row.('round_8'), spacer: 'seed', crimp: 'crimp', school: school,
         **(cover == 'shell' ? { cover: cover, lines_in: 'straight' } : {}) } },
     chain: [{ chain: 'chain', halves: true }],
-    coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 }],
+    coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 },
+           { wire: 'wire', wound_by: 'winder', swollen: true }, { wire: 'wire', wound_by: 'winder', seed: 'seed', beads: 30 }],
     disc_braid: [{ cord: 'cord' }],
     findings: [{ parts: row.('open_ring') }, { parts: row.('ear_wire') }, { parts: row.('split') }],
     flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' },
@@ -46,6 +47,8 @@ module MoreWays
     stretch: [{ elastic: 'elastic', pattern: fill.('round_8'), hider: 'round_12', hider_at: 'strung_last', finish: 'trim_then_glue' },
               { elastic: 'elastic', pattern: fill.('round_8'), elastic_knot: 'surgeons', finish: 'trim_then_glue' },
               { elastic: 'elastic', pattern: fill.('round_8'), elastic_knot: 'twist_and_loop', finish: 'trim_alone' }],
+    twisted_strands: [{ line: 'cable', pattern: fill.('seed'), crimp: 'crimp', ring: 'ring', turn: 'half', direction: 'away' }],
+    bound_trim: [{ base: 'connector_2', wire: 'wire_20', large: '4 mm', smalls: 0, binding: 'wire', hang_in: 'large_loop' }],
     two_hole: [2, 3].product([[], row.('seed')]).map { |lines, between|
       { line: 'cable', lines: lines, bead: "flat_#{lines}", between: between,
         crimp: 'crimp', connector: "connector_#{lines}", link: ('open_ring' if lines == 3) }.compact },

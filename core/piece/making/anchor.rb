@@ -10,6 +10,7 @@ module Core
     # @param reach how far the item goes on from there, for what already hangs itself
     # @param origin place of the item in its pattern, such as "pattern.0.1"
     # @param closing_step afterwards it is too late
-    Anchor = Value.define(:item, :x, :y, reach: 0.0, origin: nil, closing_step: nil)
+    # @param opening_step when it is opened and shut again, so that it takes what is closed already
+    Anchor = Value.define(:item, :x, :y, reach: 0.0, origin: nil, closing_step: nil, opening_step: nil)
   end
 end

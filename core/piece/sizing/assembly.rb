@@ -53,13 +53,9 @@ module Core
           inside: inside, slack: @bend.slack, doubt: @bend.doubt, on_line: on_line, laid_flat: on_line + @blueprint.beyond,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes },
           joins: placed_joins + met + loops, steps: steps, closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable,
-          round: !@design.flat?, hanging: (hanging if hangs?),
+          round: !@design.flat?, hanging: (hanging if @standing.from_ear?),
           hung_below: @work_ups.keys.to_h { |key| [key, @standing.below(key)] }
         }
-      end
-
-      def hangs?
-        @path.first.last.parts.any? { |use| Catalogue::Part::EAR.include?(use.part.kind) }
       end
 
       # A piece that hangs from the ear, with what hangs at its last end.
@@ -261,7 +257,9 @@ module Core
           own = @work_ups.fetch(component.key).ends[:first]
           # What closes round it waits for it: see Precedence.
           places = own&.opening_step ? anchors : anchors.reject(&:closing_step)
-          places.uniq(&:item).map { |anchor| [[parent, Making::Attachment.new(item: anchor.item)], [component.key, own]] }
+          places.uniq(&:item).map { |anchor|
+            [[parent, Making::Attachment.new(item: anchor.item, opening_step: anchor.opening_step)], [component.key, own]]
+          }
         end
         (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
       end

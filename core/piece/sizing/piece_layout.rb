@@ -98,6 +98,8 @@ module Core
         parent, anchors = @standing.hanging(component)
         return [] unless parent
 
+        return in_line(parent, anchors.first) if @standing.in_line?(component)
+
         aside = aside(component)
         frames(parent).flat_map do |frame|
           anchors.map do |anchor|
@@ -105,6 +107,10 @@ module Core
             Frame.new(x: x + aside, y: y, turn: 90)
           end
         end
+      end
+
+      def in_line(parent, anchor)
+        frames(parent).map { |frame| frame.with(x: frame.x + anchor.x + anchor.reach) }
       end
 
       # Several at one place lie side by side.

@@ -58,6 +58,20 @@ module Core
         @work_ups.to_h { |key, work_up| [key, work_up.times(count(key))] }
       end
 
+      # @return [Boolean] whether the piece hangs from an ear: all of it lies in one line, downward
+      def from_ear?
+        @from_ear ||= @work_ups.fetch(@design.path.first.key).parts.any? { |use| Catalogue::Part::EAR.include?(use.part.kind) }
+      end
+
+      # @param component [Project::Component] hung @return [Boolean] whether it goes on in line below the end of a piece that hangs
+      def in_line?(component)
+        return false unless from_ear? && @design.hung.one? { |other| other.hung_at == component.hung_at }
+
+        parent, anchors = hanging(component)
+        last = anchors.size == 1 && anchors.first == @work_ups.fetch(parent).places.last
+        last && (parent == @design.path.last.key || (@design.component(parent).hung_at && in_line?(@design.component(parent))))
+      end
+
       # @param key [String] of a component made apart @return [Array<(String, Making::WorkUp)>] those that use it
       def users(key)
         @work_ups.select { |_, work_up| work_up.parts.any? { |use| use.part.made == key } }.to_a

@@ -67,7 +67,14 @@ module Core
           Making::WorkUp.new(parts: tally(row.map { |part| [part, part.kind] }), cuts: [], steps: steps, joins: joins,
             drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, play: play),
             ends: { first: row_end(0), last: row_end(row.size - 1) },
-            anchors: Lazy.new { part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) } })
+            anchors: Lazy.new { anchors })
+        end
+
+        # A ring takes what is finished before, when it is opened.
+        def anchors
+          part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) }.each_with_index.map { |anchor, i|
+            anchor.with(opening_step: opening_keys[i])
+          }
         end
 
         def shrink

@@ -96,7 +96,8 @@ module Core
 
         def lengths(solution)
           Making::Lengths.new(beaded: hanging(solution.length) + ring.linked, repeats: solution.repeats, unit: (fill.step / 2),
-            working: [term(:ring, ring.linked), term(:twisted, hanging(solution.length), straight: solution.length, count: solution.repeats, each: fill.step)])
+            working: [term(:ring, ring.linked),
+              term(:twisted, hanging(solution.length), straight: solution.length, count: solution.repeats, each: fill.step)])
         end
 
         def steps(beads, made, solution)
@@ -132,7 +133,7 @@ module Core
           side = share < 0.5 ? -1 : 1
           phase = (2 * Math::PI * full_turns * share) + (Math::PI * 2 * strand / strands)
           x = start + (hanging_mm * (1 - ((2 * share) - 1).abs))
-          part_shape(part, role, x.clamp(start, start + hanging_mm), (side * width * 0.9) + (Math.sin(phase) * width * 0.45))
+          part_shape(part, role, x.clamp(start, start + hanging_mm), (side * width * 1.2) + (Math.sin(phase) * width * 0.6))
         end
       end
     end
