@@ -62,7 +62,7 @@ module Formats
       values[:turned] = say("steps.turned.#{values.fetch(:turned_by, :full)}", count: values[:turned]) if values[:turned]
       values[:all_rows] = say("steps.all_rows.#{values[:rows] == 2 ? 'two' : 'more'}", rows: values[:rows]) if values[:rows]
       values[:past] = values[:past] ? say('steps.led_past', past: values[:past]) : ''
-      %i[circle which pushed direction].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
+      %i[circle which pushed direction tip foot worked].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
       values[:drawn] = say("steps.drawn.#{values[:drawn]}", unit: unit, loop: values[:loop]) if values[:drawn]
       lines, parts = hung(step)
       values.merge!(hung: ItemNames.on_piece(parts, beside: values[:ring]), around: lines.first) if values[:hung]

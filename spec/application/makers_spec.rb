@@ -150,7 +150,7 @@ RSpec.describe 'Pieces as their makers make them' do
     expect(step(one, 'drop_ring/join').values[:hung].map(&:name)).to match(['large loop', /\Aeye of/])
     # Barrels of 6 and 4 mm in 1.02 mm wire: 22 mm wide; 102 mm of it are cut, and 152 of fine wire for 20 turns.
     row = Core::Construction::Kinds.fetch(:bound_trim).build({ 'base' => 'arc_24_open', 'wire' => 'wire_10', 'binding' => 'wire_04',
-      'middle_turns' => 10 }, table)
+      'middle_turns' => 10, 'smalls' => 1 }, table)
     frame, binding = one.cuts.sort_by(&:role).reverse.map { |cut| cut.measured.to_mm }
     expect([row.row_width.to_mm.round(1), frame, binding]).to match([22.2, be_within(3).of(102), be_within(5).of(152)])
   end
@@ -169,6 +169,32 @@ RSpec.describe 'Pieces as their makers make them' do
       strand = Core::Making::Solution.new(length: mm(79), repeats: 30, fillers: 0, deviation: mm(0), target: mm(79))
       expect(((built.path_length(strand) - table.parts['ring_5_open'].linked) * 2).to_mm).to be_within(1).of(twisted)
     end
+  end
+
+  it 'strings a flower on the reel and cuts it last, fills crossed rows by fit, and asks for no wrist, clasp, needle or thread' do
+    %w[dawn_bloom moth_garden].each do |key|
+      one = piece(key)
+      flower = one.work_ups.keys.first
+      role = key == 'dawn_bloom' ? 'bead' : 'petal'
+      expect(in_turn?(one, *["#{role}_load", role, "cut_#{role}", 'close_ring', 'check', 'bind'].map { |step| "#{flower}/#{step}" })).to be(true)
+      expect([one.round, one.parts.map { |use| use.part.kind }.uniq, one.cuts.map { |cut| cut.line.kind }.uniq - %i[wire tape]])
+        .to eq([false, [:bead], []])
+    end
+    expect(Formats::Wording.step(step(piece('dawn_bloom'), 'flower/bead'))).to include('until no wire shows, about 12')
+  end
+
+  # Beads 1.4 mm long: 64 mm of wire in a petal of 20, ten of them and both tails 900; a calyx of five loops of 15, 385; a leaf of five
+  # rows about 15 beads, 500. Rows of 15, 18, 18, 19 and 19.
+  it 'cuts the wire of a small daisy as its maker does' do
+    bead = table.parts['seed_11_mist'].with(along: mm(1.4), outer: mm(2.1))
+    small = table.with(parts: table.parts.merge('seed_11_mist' => bead))
+    daisy = Core::Construction::Kinds.fetch(:spray).build({ 'wire' => 'wire_04', 'bead' => 'seed_11_mist', 'way' => 'crossover',
+      'petals' => 10, 'beads' => 20, 'calyx_bead' => 'seed_11_mist', 'calyx_loops' => 5, 'calyx_beads' => 15, 'leaf_bead' => 'seed_11_mist',
+      'leaf_beads' => 15, 'leaf_pairs' => 2 }, small).call(target: nil, maker: Core::Making::Maker.new)
+    cut = daisy.cuts.to_h { |one| [one.role, one.length.to_mm] }
+    expect(cut.values_at(:petal, :calyx, :leaf)).to match([be_within(25).of(900), be_within(10).of(385), be_within(25).of(500)])
+    expect(daisy.steps.find { |one| one.key == 'leaf' }.values[:row_beads]).to eq('15, 18, 18, 19, 19')
+    expect(daisy.steps.map(&:key)).not_to include('cut_stem')
   end
 
   it 'bends all forms before any is joined, with one ring fewer than forms' do

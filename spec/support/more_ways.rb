@@ -38,7 +38,7 @@ module MoreWays
             { line: 'cable', mix: row.('seed', 'disc_2'), crimp: 'crimp' }],
     spray: %w[crossover frame].map { |way|
       { wire: 'wire', bead: 'seed', way: way, petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed',
-        stem_wire: 'wire_18' } },
+        **(way == 'frame' ? {} : { stem_wire: 'wire_18' }) } },
     stations: [{ line: 'cable', station: row.('round_8'), holder: 'crimp', gap: '40 mm', crimp: 'crimp', school: 'on_edge',
       guard: 'guard' }],
     strung: [{ line: 'cable', crimp: 'crimp', pattern: fill.('round_8'), start: 'middle', tails: 'buried' },

@@ -63,7 +63,10 @@ module Core
       # What is worked off the reel is cut when it is done: the step says so in place of how long to cut.
       # @return [Array<Making::StepUse>] the same where nothing is worked so
       def off_reel_last(steps)
-        uncut = steps.select { |step| step.values[:all_cuts]&.any? && step.values[:all_cuts].all? { |cut| supply.off_reel?(cut.line) } }
+        uncut = steps.select do |step|
+          cuts = step.values[:all_cuts].to_a
+          cuts.any? && cuts.all? { |cut| supply.off_reel?(cut.line) && !cut.from_reel }
+        end
         return steps if uncut.empty?
 
         steps.map do |step|

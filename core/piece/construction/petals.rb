@@ -15,7 +15,50 @@ module Core
         construction.parameter :tip, :choice, of: WiredPetal::TIPS, default: :round
       end
 
+      # Strung before work begins, a tenth more than is used (common practice, no source).
+      MORE = Rational(11, 10)
+
       private
+
+      # Beads are strung on the reel, the petals worked from it, and it is cut at the end.
+      # @param role [Symbol] of the beads, the step's key @param number [Integer] of petals, leaves or loops on one flower
+      # @return [Array<Making::StepUse>] the last of them cuts
+      def petal_steps(role, petal, number, line, technique)
+        on_one = petal.frame? ? 1 : number
+        said = { bead: petal.bead, wire: line, number: number, more: number - 1, beads: petal.beads, half: petal.half, tail: bare_tail,
+                 strung: petal.strung * on_one * MORE, loaded: (petal.count * on_one * MORE).ceil, rows: petal.runs.size,
+                 row_beads: petal.runs.join(', '), each: petal.frame? ? number : 1, tip: petal.top, foot: petal.bottom, worked: role }
+        [step("#{role}_load", 'loading', (petal.count * number * MORE).ceil, preparable: true, values: said, text: :petals_load),
+         *shaped(role, petal, line, technique, said),
+         step("cut_#{role}", 'cutting_wire', said[:each], line: line, after: [last_shaped(role, petal, number)], cautions: %i[cutting],
+           values: said, text: petal.frame? ? :petals_cut_each : :petals_cut)]
+      end
+
+      def last_shaped(role, petal, number)
+        petal.way == :crossover && number > 1 ? "#{role}_more" : role.to_s
+      end
+
+      # The first of crossed petals is wound round the tail, the others between two petals.
+      def shaped(role, petal, line, technique, said)
+        loads = { line: line, after: ["#{role}_load"], adds: [role], values: said }
+        return [step(role.to_s, technique, said[:number] * (technique == 'frame_row' ? said[:rows] - 1 : 1), **loads,
+          text: :"petals_#{petal.way}")] unless petal.way == :crossover
+
+        first = step(role.to_s, technique, 1, **loads, text: :petals_crossover)
+        return [first] unless said[:more].positive?
+
+        [first, step("#{role}_more", technique, said[:more], **loads, after: [role.to_s], text: :petals_crossover_more)]
+      end
+
+      # @return [Making::StepUse] that closes a ring of loops on one wire
+      def ring_step(role, number)
+        step('close_ring', 'twisting', 1, after: ["cut_#{role}"], values: { number: number }, cautions: %i[work_hardening],
+          text: :petals_close_ring)
+      end
+
+      def bare_tail
+        Measure::Length.mm(Ends::Tails::WIRED_MM.fetch(:usual))
+      end
 
       # @param at [(Float, Float)] millimetres @return [Array<Shape>] the beads of a petal that leaves this place at this angle
       def turned(petal, role, angle, at:)

@@ -7,9 +7,10 @@ module Core
     # @param measured_to what it is rounded up to; nobody measures stringing closer than 5 mm, formed wire is cut to half a millimetre
     # @param pieces worked off one such length, one after the other
     # @param batch off so long a piece each is worked after the other, nil where each is cut by itself
+    # @param from_reel never cut before it is worked: cut at the end, with both tails
     # @param slack line that stays bare between the beads so that the piece can bend
     Cut = Value.define(:line, :count, :role, :body, :consumption, :tails, slack: Measure::Length::ZERO,
-      measured_to: Measure::Length.mm(5), batch: nil, pieces: 1) do
+      measured_to: Measure::Length.mm(5), batch: nil, pieces: 1, from_reel: false) do
       def length
         body + slack + consumption + tails
       end
@@ -22,7 +23,7 @@ module Core
       # The reel itself is held, so that one of two tails is saved.
       # @return [Cut] worked off the reel
       def off_reel
-        with(tails: tails / 2)
+        from_reel ? self : with(tails: tails / 2)
       end
 
       # What hands need is left once in a batch. @param number [Integer] @return [Array<Cut>] for so many

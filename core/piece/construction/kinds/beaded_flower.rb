@@ -27,7 +27,7 @@ module Core
 
         def work_up(_solution, maker)
           total = petal.count * petals
-          Making::WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps(total),
+          Making::WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps,
             joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length),
             ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') })
         end
@@ -38,16 +38,13 @@ module Core
           tails = Ends::Tails.at(Ends::Tails::WIRED_MM, maker, wire) * 2
           number, each, role = petal.frame? ? [petals, 1, :petal] : [1, petals, :flower]
           Making::Cut.new(line: wire, count: number, role: role, body: petal.strung * each, consumption: petal.consumption * each,
-            tails: tails)
+            tails: tails, from_reel: true)
         end
 
-        def steps(total)
-          worked = petal.frame? ? petals * row_pairs * 2 : petals
-          [step('cut', 'cutting_wire', petal.frame? ? petals : 1, preparable: true, cautions: %i[cutting]),
-           step('load', 'loading', total, after: %w[cut], preparable: true, values: { beads: total }),
-           step(way.to_s, WiredPetal::TECHNIQUES.fetch(way), worked, after: %w[load],
-             values: { petals: petals, beads: beads, half: petal.half, rows: row_pairs * 2 }),
-           step('check', 'measuring', 1, after: [way.to_s], checkpoint: true, values: { petals: petals }),
+        def steps
+          ring = petal.frame? ? [] : [ring_step(:bead, petals)]
+          [*petal_steps(:bead, petal, petals, wire, WiredPetal::TECHNIQUES.fetch(way)), *ring,
+           step('check', 'measuring', 1, after: [ring.any? ? 'close_ring' : 'cut_bead'], checkpoint: true, values: { petals: petals }),
            step('bind', 'twisting', 1, after: %w[check], cautions: %i[sharp_tails work_hardening])]
         end
 

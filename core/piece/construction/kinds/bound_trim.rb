@@ -31,7 +31,7 @@ module Core
         parameter :large, :length, default: '6 mm', range: Measure::Length.mm(2)..Measure::Length.mm(40)
         parameter :small, :length, default: '4 mm', range: Measure::Length.mm(1)..Measure::Length.mm(30)
         # On each side of the large one.
-        parameter :smalls, :integer, default: 1, range: 0..4
+        parameter :smalls, :integer, default: 0, range: 0..4
         parameter :binding, :line, of: %i[wire]
         parameter :middle_turns, :integer, default: 8, range: 2..60
         parameter :small_turns, :integer, default: 5, range: 1..40

@@ -47,13 +47,15 @@ module Core
         parameter :calyx_beads, :integer, default: 8, range: 1..60
         parameter :leaf_bead, :part, of: %i[bead], required: false
         # The petals' wire where none is chosen.
+        parameter :calyx_wire, :line, of: %i[wire], required: false
         parameter :leaf_wire, :line, of: %i[wire], required: false
         parameter :leaves, :integer, default: 2, range: 1..12
         parameter :leaf_beads, :integer, default: 10, range: 3..60
         parameter :leaf_pairs, :integer, default: 2, range: 1..8
         parameter :leaf_tip, :choice, of: WiredPetal::TIPS, default: :pointed
         parameter :leaf_bottom_tip, :choice, of: WiredPetal::TIPS, default: :round
-        parameter :stem_wire, :line, of: %i[wire]
+        # None where the wires of the flower are its stem.
+        parameter :stem_wire, :line, of: %i[wire], required: false
         parameter :stem, :length, default: '120 mm', range: Measure::Length.mm(20)..Measure::Length.mm(600)
         parameter :tape, :line, of: %i[tape], required: false
         parameter :tape_width, :length, default: '12 mm', range: Measure::Length.mm(3)..Measure::Length.mm(30)
@@ -86,7 +88,7 @@ module Core
           @pieces ||= [
             piece(:petal, top, petals, WiredPetal::TECHNIQUES.fetch(way)),
             (piece(:middle, small(middle, middle_beads), middle_loops, 'continuous_loop') if middle),
-            (piece(:calyx, small(calyx_bead, calyx_beads), calyx_loops, 'calyx') if calyx_bead),
+            (piece(:calyx, small(calyx_bead, calyx_beads), calyx_loops, 'calyx', calyx_wire || wire) if calyx_bead),
             (piece(:leaf, leaf, leaves, 'leaf', leaf_wire || wire) if leaf_bead)
           ].compact
         end
@@ -110,7 +112,8 @@ module Core
         # @return [Measure::Length] across a bound stem: its wire and both ends of every cut (areas)
         def bound
           @bound ||= begin
-            areas = pieces.sum { |piece| cut_number(piece) * 2 * (piece.wire.thickness.to_mm**2) } + (stem_wire.thickness.to_mm**2)
+            ends = pieces.sum { |piece| cut_number(piece) * 2 * (piece.wire.thickness.to_mm**2) }
+            areas = ends + (stem_wire ? stem_wire.thickness.to_mm**2 : 0)
             Measure::Length.mm(Math.sqrt(areas / PACKED))
           end
         end
@@ -134,13 +137,14 @@ module Core
         end
 
         def cuts(maker)
-          [*pieces.map { |piece| cut(piece, maker) }, stem_cut, (tape_cut if tape)].compact
+          [*pieces.map { |piece| cut(piece, maker) }, (stem_cut if stem_wire), (tape_cut if tape)].compact
         end
 
         def cut(piece, maker)
           each = piece.one_wire ? piece.number : 1
           Making::Cut.new(line: piece.wire, count: cut_number(piece) * heads, role: piece.role, body: piece.petal.strung * each,
-            consumption: piece.petal.consumption * each, tails: Ends::Tails.at(Ends::Tails::WIRED_MM, maker, piece.wire) * 2)
+            consumption: piece.petal.consumption * each, tails: Ends::Tails.at(Ends::Tails::WIRED_MM, maker, piece.wire) * 2,
+            from_reel: true)
         end
 
         def stem_cut
@@ -154,26 +158,22 @@ module Core
         end
 
         def steps
-          made = pieces.map(&:role).map(&:to_s)
-          [step('cut', 'cutting_wire', pieces.sum { |piece| cut_number(piece) } + 1, preparable: true, cautions: %i[cutting]),
-           step('load', 'loading', pieces.sum { |piece| piece.petal.count * piece.number }, after: %w[cut], preparable: true),
-           *pieces.map { |piece| piece_step(piece) },
-           step('check', 'measuring', 1, after: made, checkpoint: true, values: { petals: petals }),
-           step('bind', 'twisting', 1, line: wire, after: %w[check], adds: %i[line], cautions: %i[sharp_tails work_hardening]),
+          worked = pieces.flat_map { |piece| petal_steps(piece.role, piece.petal, piece.number, piece.wire, piece.technique) }
+          ring = top.frame? ? [] : [ring_step(:petal, petals)]
+          last = pieces.map { |piece| ring.any? && piece.role == :petal ? 'close_ring' : "cut_#{piece.role}" }
+          [*worked, *ring, (step('cut_stem', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) if stem_wire),
+           step('check', 'measuring', 1, after: last, checkpoint: true, values: { petals: petals }), bind_step,
            (step('tape', 'stem_taping', 1, after: %w[bind]) if tape)].compact.map { |one| one.with(repeats: one.repeats * heads) } + bunch
+        end
+
+        def bind_step
+          step('bind', 'twisting', 1, line: wire, after: ['check', *('cut_stem' if stem_wire)], adds: %i[line],
+            text: stem_wire ? :spray_bind : :spray_bind_wires, cautions: %i[sharp_tails work_hardening])
         end
 
         # What is done once for all flowers.
         def bunch
           heads > 1 ? [step('bunch', 'twisting', 1, line: wire, after: [tape ? 'tape' : 'bind'], values: { heads: heads })] : []
-        end
-
-        def piece_step(piece)
-          rows = piece.petal.pairs * 2
-          each = piece.technique == 'frame_row' ? rows : 1
-          step(piece.role.to_s, piece.technique, piece.number * each, line: piece.wire, after: %w[load], adds: [piece.role],
-            text: piece.role == :petal ? :"spray_petal_#{way}" : :"spray_#{piece.role}",
-            values: { number: piece.number, beads: piece.petal.beads, half: piece.petal.half, rows: rows })
         end
 
         # Each flower beside the other; its stem lies along the piece.
@@ -182,7 +182,7 @@ module Core
         end
 
         def flower(y_mm)
-          line = line_shape(stem_wire, stem.to_mm, y_mm, from: top.reach)
+          line = line_shape(stem_wire || wire, stem.to_mm, y_mm, from: top.reach)
           [line, *pieces.sort_by { |piece| DRAWN.index(piece.role) }.flat_map { |piece| piece_shapes(piece, y_mm) }]
         end
 
