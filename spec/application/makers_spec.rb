@@ -186,7 +186,7 @@ RSpec.describe 'Pieces as their makers make them' do
   # Beads 1.4 mm long: 64 mm of wire in a petal of 20, ten of them and both tails 900; a calyx of five loops of 15, 385; a leaf of five
   # rows about 15 beads, 500. Rows of 15, 18, 18, 19 and 19.
   it 'cuts the wire of a small daisy as its maker does' do
-    bead = table.parts['seed_11_mist'].with(along: mm(1.4), outer: mm(2.1))
+    bead = table.parts['seed_11_mist'].with(along: mm(1.4), outer: mm(2))
     small = table.with(parts: table.parts.merge('seed_11_mist' => bead))
     daisy = Core::Construction::Kinds.fetch(:spray).build({ 'wire' => 'wire_04', 'bead' => 'seed_11_mist', 'way' => 'crossover',
       'petals' => 10, 'beads' => 20, 'calyx_bead' => 'seed_11_mist', 'calyx_loops' => 5, 'calyx_beads' => 15, 'leaf_bead' => 'seed_11_mist',
