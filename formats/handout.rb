@@ -17,13 +17,17 @@ module Formats
     # @param pictures how many the drawing of its technique shows side by side
     # @param state drawing of the piece after it, nil where there is none
     # @param close_up [CloseUp::Picture, nil] what it makes, enlarged or at true size
-    Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, close_up: nil, state: nil)
+    Step = Core::Value.define(:text, :checkpoint, :reason, :minutes, :notes, picture: nil, pictures: 1, close_up: nil, state: nil) do
+      def pictured?
+        [picture, close_up, state].any?
+      end
+    end
     # @param kind :order, :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
     # More at one step would fill the sheet.
     MOST_FAULTS = 2
-    PRACTICE = 'For practice, out of these'
+    PRACTICE = 'to practise with'
     THREAD = 'The way of the thread'
     THREAD_CAPTION = 'Black numbers for one needle, white numbers and a broken line for the other.'
 
@@ -123,15 +127,24 @@ module Formats
 
     def bag
       parts = @person.needs.map { |need| "<b>#{need.count}</b> × #{safe(need.part.name)} (#{safe(need.part.mark)})" }
-      cuts = @person.cuts.map { |cut| "<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}" }
-      [block(:heading, 'In your bag'), Block.new(kind: :ticks, items: parts + cuts),
-       *(block(:text, "#{PRACTICE}: #{safe(practice.join(', '))}.") if practice.any?),
+      cuts = @person.cuts.reject { |cut| cut.role == :practice }.map { |cut| "#{cut_words(cut)} (#{use_of(cut)})" }
+      [block(:heading, 'In your bag'), Block.new(kind: :ticks, items: parts + cuts + practice),
        block(:text, "Tools: #{safe(Wording.tools(@person.tools, @plan.table))}")]
     end
 
+    def cut_words(cut)
+      "<b>#{cut.count} × #{length(cut.length)}</b> #{safe(cut.line.name)}"
+    end
+
+    def use_of(cut)
+      safe(Wording.say("cut_uses.#{cut.role}"))
+    end
+
+    # Cuts alike lie together.
     def practice
       bag = @person.practice or return []
-      bag.parts.map { |use| "#{use.count} × #{use.part.name}" } + bag.cuts.map { |cut| "#{length(cut.length)} of #{cut.line.name}" }
+      parts = bag.parts.map { |use| "<b>#{use.count}</b> × #{safe(use.part.name)} (#{PRACTICE})" }
+      parts + @person.cuts.select { |cut| cut.role == :practice }.map { |cut| "#{cut_words(cut)} (#{PRACTICE})" }
     end
 
     def step(task)
@@ -143,11 +156,21 @@ module Formats
 
     def notes(task)
       left = task.left_hand(@person.attendee)
-      cautions = (task.technique.cautions + task.step.cautions).uniq.map { |caution| Wording.say("cautions.#{caution}") }
+      cautions = cautions_at(task).map { |caution| Wording.say("cautions.#{caution}") }
       [*(Note.new(kind: :order, text: safe(ItemNames.order(task.step.order))) if task.step.order.uniq.size > 1),
        *(Note.new(kind: :left_hand, text: "Left hand: #{safe(left)}") unless left.empty?),
        *cautions.map { |words| Note.new(kind: :caution, text: safe(words)) },
        *faults(task).map { |fault| Note.new(kind: :fault, text: safe(Wording.fault(fault))) }]
+    end
+
+    # Each is told once, at the first step that it is for.
+    def cautions_at(task)
+      @cautioned ||= @person.tasks.each_with_object({}) { |one, first| cautions_of(one).each { |caution| first[caution] ||= one } }
+      cautions_of(task).select { |caution| @cautioned[caution].equal?(task) }
+    end
+
+    def cautions_of(task)
+      (task.technique.cautions + task.step.cautions).uniq
     end
 
     # Those of its technique at its first step alone.
@@ -169,9 +192,9 @@ module Formats
 
     # The piece as it is after a step, where the construction can draw it.
     def state(step)
-      shapes = @person.piece.after(@person.tasks.map(&:step), step)
-      shapes && PieceSvg.new(shapes, title: "After: #{Wording.step(step, unit: @unit)}", span_mm: @span, unit: @unit, ruler: false,
-        labels: false).to_s
+      @work_state ||= Core::Sizing::WorkState.new(@person.piece, @person.tasks.map(&:step))
+      moment = @work_state.after(step)
+      moment && StateSvg.new(moment, title: "After: #{Wording.step(step, unit: @unit)}").to_s
     end
 
     def threads

@@ -94,7 +94,8 @@ module Formats
     def fault(fault)
       return "#{fault.sign}." if fault.repair.empty?
 
-      say(fault.cheap_until.empty? ? 'faults.repair' : 'faults.cheap', sign: fault.sign, repair: fault.repair, until: fault.cheap_until)
+      key = { '' => 'repair', 'never' => 'for_good' }.fetch(fault.cheap_until, 'cheap')
+      say("faults.#{key}", sign: fault.sign, repair: fault.repair, until: fault.cheap_until)
     end
 
     # @param strand [Integer] @param runs [Array<(Core::Catalogue::Part, Integer)>] @return [String] "Strand 1: 3 i, 1 w"

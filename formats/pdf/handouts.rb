@@ -4,10 +4,9 @@ module Formats
   module Pdf
     # A page or two for each attendee, as Handout describes it.
     class Handouts < Paper
-      # Of the page's width, for one picture of a technique, and for an end enlarged.
-      PICTURE_SHARE = 0.14
-      CLOSE_UP_SHARE = 0.5
-      STATE_SHARE = 0.45
+      # Pictures stand to the left of a step's words, in so many points; none is drawn larger than a pixel of it is here.
+      PICTURES = 150
+      PIXEL = 0.5
       INDENT = 14
       POINTS_PER_MM = 72 / 25.4
       BAG = 9.5
@@ -18,15 +17,26 @@ module Formats
       # @yieldparam share [Float] how many are done
       def initialize(plan, span:, unit: :mm, size: 'A4', &progress)
         super(title: "#{plan.workshop.title}: handouts", unit: unit, size: size)
-        plan.people.each_with_index do |person, index|
+        sides = plan.people.each_with_index.map do |person, index|
           progress&.call(index.fdiv(plan.people.size))
           pdf.start_new_page if index.positive?
+          first = pdf.page_number
           sheet(Handout.new(plan, person, span: span, unit: unit))
+          [person.attendee.name, first..pdf.page_number]
         end
+        sides.each { |name, pages| foot("#{name} · #{plan.design.name}", pages) }
         line('Nobody is in this class yet.') if plan.people.empty?
       end
 
       private
+
+      # Loose sides are sorted by it.
+      def foot(words, pages)
+        pages.each_with_index do |page, i|
+          pdf.go_to_page(page)
+          pdf.text_box("#{words} · #{i + 1} of #{pages.size}", at: [0, -10], width: pdf.bounds.width, height: 12, size: SMALL)
+        end
+      end
 
       def sheet(handout)
         @large = handout.large?
@@ -53,29 +63,116 @@ module Formats
         pdf.indent(INDENT, &inside)
       end
 
-      # In two columns where the usual size allows it.
+      COLUMN_GAP = 14
+
+      # In two columns where the usual size allows it; what follows begins below the longer one.
       def ticks(texts)
-        columns = @large ? 1 : 2
-        high = ((((texts.size + columns - 1) / columns) * 15) + 4) * @scale
-        pdf.column_box([0, pdf.cursor], columns: columns, width: pdf.bounds.width, height: [pdf.cursor, high].min) do
-          texts.each { |text| tick(text, size: BAG * @scale) }
+        size = BAG * @scale
+        return texts.each { |text| tick(text, size: size) } if @large || texts.size < 2
+
+        wide = (pdf.bounds.width - COLUMN_GAP) / 2
+        columns = texts.each_slice((texts.size / 2.0).ceil).to_a
+        pdf.start_new_page if pdf.cursor < columns.map { |column| high(boxes(column, size), wide) }.max
+        top = pdf.cursor
+        ends = columns.each_with_index.map do |column, i|
+          below = nil
+          pdf.bounding_box([i * (wide + COLUMN_GAP), top], width: wide, height: top) do
+            column.each { |text| tick(text, size: size) }
+            below = pdf.cursor
+          end
+          below
+        end
+        pdf.move_cursor_to([ends.min, 0].max)
+      end
+
+      def boxes(texts, size)
+        texts.map { |text| Line.new(text: text, size: size, inset: 0, boxed: true) }
+      end
+
+
+      # One line of a step: its text, its size, whether it is set in and has a box to tick.
+      Line = Core::Value.define(:text, :size, :inset, boxed: false)
+
+      def step(step, number)
+        lines = lines_of(step, number)
+        pictures = pictures_of(step)
+        if pictures.empty?
+          keep(high(lines, pdf.bounds.width)) { lines.each { |line| show_line(line) } }
+        else
+          beside(pictures, lines)
+        end
+        true_size(step.close_up) if step.close_up&.true_mm
+        pdf.move_down(4)
+      end
+
+      def lines_of(step, number)
+        text = "#{number}. #{step.text}#{" (#{step.reason})" if step.reason} #{step.minutes}"
+        first = step.checkpoint ? "<b>#{text}</b>" : text
+        [Line.new(text: first, size: USUAL * @scale, inset: 0, boxed: step.checkpoint),
+         *step.notes.map { |note| Line.new(text: note_text(note), size: SMALL * @scale, inset: INDENT) }]
+      end
+
+      def show_line(line)
+        return tick(line.text, size: line.size) if line.boxed
+
+        pdf.indent(line.inset) { rich(line.text, size: line.size) }
+      end
+
+      # @return [Array<(String, Float, Float)>] drawings, how wide and how high each is, in points
+      def pictures_of(step)
+        enlarged = (step.close_up.svg unless step.close_up.nil? || step.close_up.true_mm)
+        [step.picture, enlarged, step.state].compact.map do |svg|
+          wide, high = svg[/\A<svg[^>]*>/].then { |tag| %w[width height].map { |side| tag[/ #{side}="([\d.]+)/, 1].to_f } }
+          # A technique's pictures have no size of their own: they take all there is.
+          wide, high = [PICTURES / PIXEL, box_of(svg).then { |across, down| PICTURES / PIXEL * down / across }] if [wide, high].any?(&:zero?)
+          to = [wide * PIXEL, PICTURES].min * @scale
+          [svg, to, to * high / wide]
         end
       end
 
-      def step(step, number)
-        text = "#{number}. #{step.text}#{" (#{step.reason})" if step.reason} #{step.minutes}"
-        step.checkpoint ? tick("<b>#{text}</b>", size: USUAL * @scale) : rich(text, size: USUAL * @scale)
-        step.notes.each { |note| indented { rich(note_text(note), size: SMALL * @scale) } }
-        drawing(step.picture, share: [step.pictures * PICTURE_SHARE * @scale, 1.0].min) if step.picture
-        close_up(step.close_up) if step.close_up
-        drawing(step.state, share: STATE_SHARE) if step.state
-        pdf.move_down(2)
+      def box_of(svg)
+        svg[/viewBox="[^"]+"/].scan(/-?[\d.]+/).map(&:to_f).last(2)
       end
 
-      # What is at true size stays so, in large print too.
-      def close_up(picture)
-        true_share = picture.true_mm && (picture.true_mm * POINTS_PER_MM / pdf.bounds.width)
-        drawing(picture.svg, share: [true_share || (CLOSE_UP_SHARE * @scale), 1.0].min)
+      # Pictures to the left of the words; what follows begins below the longer of both.
+      def beside(pictures, lines)
+        left = PICTURES * @scale
+        wide = pdf.bounds.width - left - COLUMN_GAP
+        keep([pictures.sum { |_, _, high| high + 3 }, high(lines, wide)].max) do
+          top = pdf.cursor
+          low = [[0, left, -> { pictures.each { |svg, to, _| picture(svg, to) } }],
+                 [left + COLUMN_GAP, wide, -> { lines.each { |line| show_line(line) } }]].map do |x, across, draw|
+            below = nil
+            pdf.bounding_box([x, top], width: across, height: top) { draw.call.then { below = pdf.cursor } }
+            below
+          end
+          pdf.move_cursor_to([low.min, 0].max)
+        end
+      end
+
+      def picture(svg, wide)
+        pdf.svg(svg, width: wide, enable_web_requests: false, fallback_font_name: 'Studio')
+        pdf.move_down(3)
+      end
+
+      # What does not fit on the rest of the page begins the next.
+      def keep(high)
+        pdf.start_new_page if pdf.cursor < high && pdf.cursor < pdf.bounds.top
+        yield
+      end
+
+      # @return [Float] points that lines of a step take
+      def high(lines, wide)
+        lines.sum do |line|
+          inset = line.boxed ? INDENT : line.inset
+          pdf.height_of_formatted(Prawn::Text::Formatted::Parser.format(line.text), width: wide - inset, size: line.size) + 1.5
+        end
+      end
+
+      # It stays so in large print too.
+      def true_size(picture)
+        wide = picture.true_mm * POINTS_PER_MM
+        keep(wide * box_of(picture.svg).reverse.reduce(:/)) { picture(picture.svg, [wide, pdf.bounds.width].min) }
       end
 
       def note_text(note)

@@ -131,7 +131,7 @@ RSpec.describe 'Pieces as their makers make them' do
   end
 
   it 'hangs a charm in its eye before the wraps, caps the bead from below, hangs the ear wire last, and says how far all of it hangs' do
-    one = piece('comet_drops')
+    one = piece('bell_stars')
     expect(in_turn?(one, *%w[stem/cut stem/last_eye stem/string stem/first_eye stem/check ear_wire/join_ear_wire])).to be(true)
     lower = step(one, 'stem/last_eye')
     expect([lower.values[:hung].map(&:kind), lower.values[:turned], step(one, 'stem/first_eye').values[:turned]]).to eq([[:pendant], 3, 3])

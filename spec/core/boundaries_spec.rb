@@ -90,4 +90,37 @@ RSpec.describe 'Boundaries' do
     end
     expect(cures).to eq([0, 1])
   end
+
+  it 'covers a bead with a cap as wide as it, and gapes beyond a tenth more: Core::Fit::Rules::CapCovers' do
+    codes = [7.99, 8, 8.8, 8.81, 10, 10.01].map do |across|
+      cap = part('cap', 3, across, kind: :cap, malleable: true)
+      check.judge(Core::Making::Join.new(kind: :cap_on_bead, inner: part('bead', 8), outer: cap, at: 0.0)).first.code
+    end
+    expect(codes).to eq(%i[cap_press cap_fits cap_fits cap_gapes cap_gapes cap_too_large])
+  end
+
+  it 'calls a load tight beyond four fifths of what holds, and too much beyond all of it: Core::Fit::Load' do
+    expect([0.8, 0.81, 1, 1.01].map { |share| Core::Fit::Load.status(share) }).to eq(%i[fits tight tight will_not])
+  end
+
+  it 'pulls a value in to two and a half spreads from the middle: Core::Logbook::Outliers' do
+    expect(Core::Logbook::Outliers.pulled_in([-10, -2.5, 0, 2.5, 10].map(&:to_f), 1.0)).to eq([-2.5, -2.5, 0.0, 2.5, 2.5])
+  end
+
+  # Large loop 15 mm, small ones 4, wire 1.02: a small loop above and one below add to it, and no third.
+  it 'adds a small loop above and one below to the length of a frame: Core::Construction::Kinds::Framed' do
+    lengths = (1..3).map { |smalls|
+      Core::Construction::Kinds.fetch(:framed).build({ 'wire' => 'wire_18', 'binding' => 'wire', 'small' => '4 mm', 'smalls' => smalls },
+        sample_table).fixed_length.to_mm
+    }
+    expect(lengths).to match([21.04, 27.08, 27.08].map { |by_hand| be_within(1e-6).of(by_hand) })
+  end
+
+  # Beads of 8 mm that repeat come to whole beads; work without a pattern meets any length.
+  it 'stretches own work only where nothing in it repeats: Core::Construction::Kinds::OwnWork' do
+    made = [[{ 'repeat' => [{ 'part' => 'round_8' }], 'fill' => true }], [{ 'part' => 'round_8' }]].map do |parts|
+      Core::Construction::Kinds.fetch(:own_work).build({ 'parts' => parts, 'line' => 'cord', 'takes_rest' => true }, sample_table)
+    end
+    expect(made.map { |one| [one.stretches?, one.solve(mm(181)).length.to_mm] }).to eq([[false, 184.0], [true, 181.0]])
+  end
 end

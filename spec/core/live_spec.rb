@@ -237,6 +237,12 @@ RSpec.describe Core::Live do
       expect(rest('0 start', *everything, now: 31)).to be_nil
     end
 
+    # At a step for ten hours: the twentieth part of it is left, however unlikely that was.
+    it 'leaves a little of a step that takes longer than any that is drawn' do
+      step = rest('0 start', '0 absent 2', '0 absent 3', now: 600).people.first.tasks.first
+      expect(step.minutes).to be_within(1e-6).of(model.people.first.tasks.first.minutes * 0.05)
+    end
+
     # Two people, one tool that is kept over two steps: who came second waits, and is not thought to have worked for ten minutes.
     it 'tells who waits for a tool or for the group from who works, and learns how quick they are' do
       work = ->(slot, **rest) { Core::Session::Model::Work.new(minutes: 4.0, slot: slot, label: slot, **rest) }

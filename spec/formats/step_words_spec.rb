@@ -25,6 +25,12 @@ RSpec.describe Formats::Wording do
     expect(said).to all(match(/[.!?]\z/))
   end
 
+  it 'says what each cut is for' do
+    roles = designs.flat_map { |design| pieces(design).flat_map { |piece| piece.cuts.map(&:role) } }.uniq
+    expect(roles.map { |role| described_class.say("cut_uses.#{role}") }.grep(broken)).to eq([])
+    expect(described_class.branch('cut_uses').keys - roles).to eq([])
+  end
+
   # A cut that waits until the piece is done is worded by its own step, which must find the cuts in every kind of piece.
   it 'has words for each step of a class that works off the reel' do
     supply = Core::Setup::SupplySettings.new(off_reel: true)

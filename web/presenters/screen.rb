@@ -56,7 +56,8 @@ module Web
         piece = @live.plan.sample.piece
         return unless step && piece.is_a?(Core::Sizing::Piece)
 
-        shapes = piece.after(piece.steps, piece.steps.find { |one| one.key == step.key } || step) || piece.layout
+        moment = Core::Sizing::WorkState.new(piece, @live.plan.steps.map(&:step)).after(step)
+        shapes = moment ? moment.before + moment.added : piece.layout
         longest = shapes.map { |shape| shape.x + (shape.along / 2) }.max || 0
         Formats::PieceSvg.new(shapes, title: 'What it looks like after this step', span_mm: Sections::Drawn.ruler(longest), unit: unit,
           ruler: false).to_s

@@ -5,6 +5,9 @@ module Core
     # Caps in a row of beads: which bead each one covers. They come in pairs about a bead: the first faces on, the second back. A single one
     # faces the neighbour that it suits.
     module Caps
+      # Beyond a quarter wider than its bead a cap covers nothing any more (from memory).
+      SWALLOWING = 1.25
+
       private
 
       # @param row [Array<Catalogue::Part>] threaded one after the other
@@ -25,7 +28,7 @@ module Core
         other = (cap * 2) - found
         return found if other.negative? || row[other].nil? || row[other].kind == :cap
 
-        swallowed = row[cap].outer > row[found].outer * Fit::Rules::CapCovers::SWALLOWING
+        swallowed = row[cap].outer > row[found].outer * SWALLOWING
         nearer = (row[other].outer - row[cap].outer).abs < (row[found].outer - row[cap].outer).abs
         swallowed && nearer ? other : found
       end

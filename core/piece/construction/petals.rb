@@ -50,6 +50,11 @@ module Core
         [first, step("#{role}_more", technique, said[:more], **loads, after: [role.to_s], text: :petals_crossover_more)]
       end
 
+      # @return [Making::Shape] of the first petal, or of those that follow it
+      def at_its_step(shape, role, number)
+        shape.with(stage: number.zero? ? role.to_s : "#{role}_more")
+      end
+
       # @return [Making::StepUse] that closes a ring of loops on one wire
       def ring_step(role, number)
         step('close_ring', 'twisting', 1, after: ["cut_#{role}"], values: { number: number }, cautions: %i[work_hardening],

@@ -195,8 +195,9 @@ module Core
         outside_in = [[made.outside, :outside], [made.terminal, role]].select(&:first)
         loop_mm = made.loop_length.to_mm
         middles = running(outside_in.map(&:first), loop_mm)
-        outside_in.zip(middles).flat_map { |(part, of), at| [at, length_mm - at].map { |x| part_shape(part, of, x, y_mm) } } +
-          (loop_mm.zero? ? [] : [loop_mm / 2, length_mm - (loop_mm / 2)].map { |x| loop_shape(made, x, y_mm) })
+        shapes = outside_in.zip(middles).flat_map { |(part, of), at| [at, length_mm - at].map { |x| part_shape(part, of, x, y_mm) } } +
+                 (loop_mm.zero? ? [] : [loop_mm / 2, length_mm - (loop_mm / 2)].map { |x| loop_shape(made, x, y_mm) })
+        shapes.each_with_index.map { |shape, i| shape.with(stage: i.even? ? :first_end : :last_end) }
       end
 
       def loop_shape(made, x_mm, y_mm)
@@ -215,7 +216,7 @@ module Core
         told = { hung: [], **step.values, press: PRESSES.fetch(school, :flatten), also: looks, past: outside,
           threaded: Making::FromBag.new(parts: [crimp, *outside].compact), drawn: guard ? :guard : :loop,
           through: (through if through.positive?), which: which_end(step), pushed: bare ? :line_ends : :beads }
-        step.with(pictured: made, values: told.compact, text: shell_words || step.text)
+        step.with(pictured: made, values: told.compact, text: shell_words || step.text, adds: step.adds | %i[end_crimp])
       end
 
       # @return [Symbol] what the step is called by: one end, the other, or each alike

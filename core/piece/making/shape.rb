@@ -4,7 +4,10 @@ module Core
   module Making
     # One thing in a drawing to scale: centre at (x, y) in millimetres from the component's first end,
     # along × across in size, turned clockwise by turn degrees (90 hangs). item: the part or line drawn.
-    Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil) do
+    #
+    # @param owner key of the component that it belongs to, once it stands in a piece
+    # @param stage key of the step that puts it on where several steps put on its role; :first_end or :last_end at an end of a line
+    Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil, owner: nil, stage: nil) do
       # @return [Float] how far it reaches from the middle line, up or down
       def reach
         return corners.map { |down| (y + down).abs }.max + (across / 2) if form == :path && corners.any?

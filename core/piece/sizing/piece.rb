@@ -67,17 +67,6 @@ module Core
         closing.value
       end
 
-      # What it looks like after a step. @param steps [Array<Making::StepUse>] all, in order @param step [Making::StepUse] one
-      # of them
-      # @return [Array<Making::Shape>, nil] nil where the step adds nothing that is drawn
-      def after(steps, step)
-        return if step.adds.empty?
-
-        added = steps.take_while { |other| other.key != step.key }.push(step).flat_map(&:adds)
-        claimed = steps.flat_map(&:adds)
-        layout.select { |shape| added.include?(shape.role) || !claimed.include?(shape.role) }
-      end
-
       def parts
         work_ups.values.flat_map(&:parts)
       end

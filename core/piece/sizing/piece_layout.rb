@@ -67,8 +67,10 @@ module Core
       end
 
       def drawn(key, frame)
-        @work_ups[key].layout.flat_map { |shape| shape.item.is_a?(Catalogue::Part) && shape.item.made? ? made(shape,
-          frame) : frame.place(shape) }
+        @work_ups[key].layout.flat_map do |shape|
+          placed = shape.item.is_a?(Catalogue::Part) && shape.item.made? ? made(shape, frame) : [frame.place(shape)]
+          placed.map { |one| one.with(owner: key) }
+        end
       end
 
       # Its own drawing in place of the part: the part's middle is the middle of the drawing.
@@ -77,7 +79,7 @@ module Core
         half = shape.along / 2
         x, y = Frame.new(x: at.x, y: at.y, turn: at.turn).point(-half, 0.0)
         drawn(shape.item.made, Frame.new(x: x, y: y, turn: at.turn))
-          .map { |inner| shape.role == :line ? inner.with(role: :line) : inner }
+          .map { |inner| inner.with(role: inner.role == :line ? :line : shape.role, stage: shape.stage || shape.role) }
       end
 
       # @return [Array<Frame>] one for each time it stands there

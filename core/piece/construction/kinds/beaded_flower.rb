@@ -49,7 +49,9 @@ module Core
         end
 
         def layout
-          (0...petals).flat_map { |number| turned(petal, :bead, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]) }
+          (0...petals).flat_map do |number|
+            turned(petal, :bead, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]).map { |shape| at_its_step(shape, :bead, number) }
+          end
         end
       end
     end

@@ -140,7 +140,7 @@ module Core
           thick = binding.thickness.to_mm
           (0...[middle_turns, (large.to_mm / thick).floor].min).map do |i|
             Making::Shape.new(item: binding, role: :line, x: edge, y: (i - ((middle_turns - 1) / 2.0)) * thick, along: 2.0, across: thick,
-              form: :path, path: format('M-1 %.2fL1 %.2f', -thick / 3, thick / 3))
+              form: :path, stage: 'bind_middle', path: format('M-1 %.2fL1 %.2f', -thick / 3, thick / 3))
           end
         end
       end

@@ -238,6 +238,7 @@ module Core
             taken = role == :crimp && cover ? 0.0 : (part == guard ? in_row(part) : part.along).to_mm
             at += inward * taken
             part_shape(part, role, role == :crimp && cover ? at - (inward * cover.along.to_mm / 2) : at - (inward * taken / 2))
+              .with(stage: role == :cover ? nil : (edge.zero? ? :first_end : :last_end))
           end
         end
       end

@@ -229,7 +229,7 @@ module Core
         def foot_shape
           size = (eye + (wire.thickness * 2)).to_mm
           Making::Shape.new(item: wire, role: :line, x: foot_at - (size / 2) + wire.thickness.to_mm, y: 0.0, along: size, across: size,
-            form: :ring)
+            form: :ring, stage: 'foot')
         end
 
         def bead_shape

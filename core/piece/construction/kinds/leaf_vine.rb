@@ -41,7 +41,7 @@ module Core
 
         technique 'shaping_vine', name: 'Shaping wire by hand', level: 1, seconds: 90, demonstration_minutes: 1,
           cautions: %i[work_hardening], points: ['Bend stems and turn leaves a little, each once: soft wire hardens.'],
-          goes_wrong: ['A stem breaks | bent to and fro | no join shows well: end that side there, and match the other | never | 10 | 0']
+          goes_wrong: ['A stem breaks | bent to and fro | end that side there, and match the other side | never | 10 | 0']
 
         parameter :wire, :line, of: %i[wire]
         parameter :leaf, :pattern
@@ -158,7 +158,8 @@ module Core
           crossings = (side.to_mm / (thick * TwistedVine::LAY / 2)).round
           step = way * side.to_mm / crossings
           strands = [-1, 1].map { |up| format('M0 0q%.2f %.2f %.2f 0', step / 2, up * thick * 1.3, step) + (format('t%.2f 0', step) * (crossings - 1)) }
-          Making::Shape.new(item: wire, role: :line, x: half, y: 0.0, along: 0.0, across: thick, form: :path, path: strands.join)
+          Making::Shape.new(item: wire, role: :line, x: half, y: 0.0, along: 0.0, across: thick, form: :path, path: strands.join,
+            stage: "#{way.positive? ? 'right' : 'left'}_leaves")
         end
 
         # Leaves stand above and below in turn, and the wire lies along their outer edge.
@@ -170,7 +171,8 @@ module Core
             out = half + (way * ((BASE.to_mm / 2) + (i * (twist + FOOT).to_mm) + (reach * Math.cos(lean))))
             at = [out.clamp(0.0, fixed_length.to_mm), up * reach * Math.sin(lean)]
             turn = way.positive? ? up * LEAN : 180 - (up * LEAN)
-            [edge(part, at, turn, up * way), part_shape(part, :leaf, *at).with(turn: turn)]
+            stage = i.zero? ? 'first_leaves' : "#{way.positive? ? 'right' : 'left'}_leaves"
+            [edge(part, at, turn, up * way), part_shape(part, :leaf, *at).with(turn: turn)].map { |shape| shape.with(stage: stage) }
           end
         end
 

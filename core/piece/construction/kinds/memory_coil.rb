@@ -139,7 +139,7 @@ module Core
           across = row.filter_map { |part, role| part if role == :bar }
           said = { beads: beads, half: beads / 2, bar_count: across.size, bars_on: across.uniq, open: open_ends }
           [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
-           (step('first_loops', 'memory_loop', rows, after: %w[cut]) if start == :one_end),
+           (step('first_loops', 'memory_loop', rows, after: %w[cut], adds: %i[line]) if start == :one_end),
            strung(row, solution, said),
            step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: said),
            *ends(said), *rings, *shaped].compact
@@ -149,6 +149,7 @@ module Core
           from = start == :middle ? '_from_middle' : ''
           held = said[:bar_count].positive? ? '_bars' : ('_rows' if rows > 1)
           step('string', 'stringing', said[:beads] * rows, after: [start == :middle ? 'cut' : 'first_loops'], values: said,
+            adds: %i[line bead lip bar],
             order: start == :middle ? order.outward(solution.repeats) : row.map(&:first), text: :"memory_coil_string#{from}#{held}")
         end
 
@@ -164,7 +165,7 @@ module Core
            step('trim', 'memory_cutting', open_ends, after: %w[bend], values: said, cautions: %i[cutting]),
            (step('bend_in', 'memory_loop', open_ends, effort: BEND_EFFORT, after: %w[trim]) if bent_ends),
            step('last_loops', 'memory_loop', open_ends, effort: Strung::SECOND_END_EFFORT, after: [bent_ends ? 'bend_in' : 'trim'],
-             values: said, cautions: %i[sharp_tails])]
+             values: said, adds: %i[line], cautions: %i[sharp_tails])]
         end
 
         def bend_text
@@ -198,10 +199,11 @@ module Core
           size = (LOOP_LENGTH + wire.thickness).to_mm
           from = at_end.to_mm
           half = LOOP_LENGTH.to_mm / 2
-          loops = [from - half, length - from + half].map do |x|
-            Making::Shape.new(item: wire, role: :line, x: x, y: y_mm, along: size, across: size, form: :ring)
+          first = start == :middle ? 'last_loops' : 'first_loops'
+          loops = [[from - half, first], [length - from + half, 'last_loops']].map do |x, stage|
+            Making::Shape.new(item: wire, role: :line, x: x, y: y_mm, along: size, across: size, form: :ring, stage: stage)
           end
-          [line_shape(wire, length - (from * 2), y_mm, from: from), *loops]
+          [line_shape(wire, length - (from * 2), y_mm, from: from).with(stage: 'string'), *loops]
         end
 
         # They hang in the loops.
@@ -209,7 +211,9 @@ module Core
           return [] if end_ring.nil?
 
           half = end_ring.linked.to_mm / 2
-          [half, solution.length.to_mm - half].map { |x| part_shape(end_ring, :ring, x) }
+          { 'first_ring' => half, 'last_ring' => solution.length.to_mm - half }.map { |stage, x|
+            part_shape(end_ring, :ring, x).with(stage: stage)
+          }
         end
 
         def row_shapes(row, at, y_mm)

@@ -189,7 +189,7 @@ module Core
         def piece_shapes(piece, y_mm)
           (0...piece.number).flat_map do |number|
             at, angle = place(piece, number, y_mm)
-            turned(piece.petal, piece.role, angle, at: at)
+            turned(piece.petal, piece.role, angle, at: at).map { |shape| at_its_step(shape, piece.role, number) }
           end
         end
 

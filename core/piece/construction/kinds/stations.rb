@@ -143,7 +143,7 @@ module Core
           snug = holder.kind != :crimp
           [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
            step('mark', 'measuring', layers, after: %w[cut], values: { stations: total }),
-           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark],
+           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], adds: %i[line bead holder],
              values: { stations: total, station: Making::FromBag.new(parts: station.expand) }, effort: snug ? held.size + PLACING : 1),
            step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
            closing(step('ends', way.technique, closed_ends, after: %w[check_length]), plain_end),

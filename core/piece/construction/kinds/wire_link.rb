@@ -236,7 +236,7 @@ module Core
           [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
            (eye_step('last_eye', :last, maker, after: %w[cut], adds: %i[line], pictured: pictured(:last)) unless last == :pin),
            (string_step if beads.any?),
-           eye_step('first_eye', :first, maker, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting],
+           eye_step('first_eye', :first, maker, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting], adds: %i[line],
              pictured: pictured(:first, beads.first)),
            step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true, values: { also: eyes_stand },
              text: :"wire_link_check#{'_bare' if beads.empty?}")].compact
@@ -295,7 +295,8 @@ module Core
           size = eye_part(place).along.to_mm
           half = inner_at(place).to_mm / 2
           middle = turned ? edge + standing(place).to_mm - half : edge + half
-          Making::Shape.new(item: eye_part(place), role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring)
+          Making::Shape.new(item: eye_part(place), role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring,
+            stage: "#{place}_eye")
         end
 
         def pin_shape

@@ -78,8 +78,8 @@ module Core
 
         def steps
           [step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]),
-           step('thread', 'stringing', 1, after: %w[cut], adds: %i[line drop]),
-           step('loop', 'wrapping_drop', 1, after: %w[thread], values: { hung: [] },
+           step('thread', 'stringing', 1, after: %w[cut], adds: %i[drop]),
+           step('loop', 'wrapping_drop', 1, after: %w[thread], adds: %i[line], values: { hung: [] },
              pictured: Making::WireEye.new(thickness: wire.thickness, inside: inner, wraps: neck_turns, beside: drop, through: false)),
            step('check', 'measuring', 1, after: %w[loop], checkpoint: true)]
         end

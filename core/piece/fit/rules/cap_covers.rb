@@ -13,7 +13,7 @@ module Core
         PRESSED = 1.05
         GAPING = 1.1
         # Beyond a quarter it covers nothing any more: the bead slips inside it (from memory).
-        SWALLOWING = 1.25
+        SWALLOWING = Construction::Caps::SWALLOWING
 
         def call(join)
           bead = join.inner.outer

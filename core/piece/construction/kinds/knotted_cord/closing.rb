@@ -73,7 +73,7 @@ module Core
 
           # The last knot is pulled when the piece was tried on.
           def hooked(after)
-            [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, after: after, values: { all: cords + 1 },
+            [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, after: after, adds: %i[hook], values: { all: cords + 1 },
               text: :knotted_cord_close_hook),
              step('fit', 'trying_on', 1, after: %w[close], checkpoint: true),
              step('trim', 'trimming', cords, after: %w[fit], cautions: %i[cutting], values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
@@ -88,14 +88,15 @@ module Core
           # Bound and trimmed, they go into the ends together.
           def glued_ends(after)
             [step('trim', 'trimming', cords, after: after, cautions: %i[cutting], text: :knotted_cord_trim_first),
-             step('glue', 'gluing', 2, after: %w[trim], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
+             step('glue', 'gluing', 2, after: %w[trim], adds: %i[cord_end], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
           end
 
           def closing_step(after)
-            return step('slide', 'slider_threading', 2, after: after) if closure == :slider && slider
+            return step('slide', 'slider_threading', 2, after: after, adds: %i[slider]) if closure == :slider && slider
 
             ends = starts_with_loop? ? 1 : 2
-            step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', ends, effort: Strung::SECOND_END_EFFORT, after: after,
+            step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', ends, after: after, adds: %i[button],
+              effort: Strung::SECOND_END_EFFORT,
               text: :"knotted_cord_close_#{starts_with_loop? ? :button : closure}")
           end
 

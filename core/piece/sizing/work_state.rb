@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Core
+  module Sizing
+    # What of a piece is there after each step of the work: what the step puts on, and what was there before.
+    class WorkState
+      # @param added [Array<Making::Shape>] by the step @param before [Array<Making::Shape>] by steps before it
+      Moment = Value.define(:added, :before)
+
+      # Steps that close an end of a line put on one of these.
+      ENDS = %i[crimp end_crimp guard].freeze
+      # Steps that only get ready show nothing yet.
+      READY = /\A(cut|try_beads|count|measure)/
+
+      # @param piece [Piece] @param steps [Array<Making::StepUse>] in the order of the work
+      def initialize(piece, steps)
+        @piece = piece
+        @places = steps.each_with_index.to_h { |step, place| [step.key, place] }
+        @by_owner = steps.group_by { |step| step.key.split('/').first }
+        @hanging = steps.select { |step| step.values[:hung]&.any? }
+      end
+
+      # @return [Moment, nil] nil where the step puts on nothing that is drawn
+      def after(step)
+        place = @places[step.key] or return
+        owner = step.key.split('/').first
+        shown = scene(owner)
+        added = shown.select { |_, at| at == place }.map(&:first)
+        return if added.empty?
+
+        there = joined(owner, place)
+        Moment.new(added: added, before: shown.select { |shape, at| at < place && there.include?(shape.owner) }.map(&:first))
+      end
+
+      private
+
+      # What is made apart is drawn alone while it is made.
+      # @return [Array<(Making::Shape, Numeric)>] each shape with the place of the step that puts it on
+      def scene(owner)
+        @scenes ||= {}
+        @scenes[whole_owners.include?(owner) ? :whole : owner] ||=
+          (whole_owners.include?(owner) ? @piece.layout : alone(owner)).map { |shape| [shape, brought(shape)] }
+      end
+
+      def whole_owners
+        @whole_owners ||= @piece.layout.map(&:owner).uniq
+      end
+
+      def alone(owner)
+        work_up = @piece.work_ups[owner]
+        work_up ? work_up.layout.map { |shape| shape.with(owner: owner) } : []
+      end
+
+      # @return [Numeric] what no step puts on is there at the end
+      def brought(shape)
+        @brought ||= {}
+        @brought[[shape.owner, shape.role, shape.stage, shape.item.key]] ||= @places.fetch(bringing(shape)&.key, Float::INFINITY)
+      end
+
+      # @return [Making::StepUse, nil]
+      def bringing(shape)
+        own = @by_owner.fetch(shape.owner, [])
+        return hung_by(shape) if own.empty?
+
+        claiming = own.select { |step| step.adds.any? }
+        claiming = own.reject { |step| step.key.split('/').last.match?(READY) } if claiming.empty?
+        staged(claiming, shape) || claiming.find { |step| step.adds.include?(shape.role) } || claiming.first || own.first
+      end
+
+      def staged(steps, shape)
+        case shape.stage
+        when nil then nil
+        when :first_end, :last_end
+          steps.find { |step| step.adds.intersect?(ENDS) && step.key.include?('/first') == (shape.stage == :first_end) }
+        else steps.find { |step| step.key.end_with?("/#{shape.stage}") }
+        end
+      end
+
+      # What was made before and hangs in nothing yet lies aside.
+      # @return [Array<String>] components that hang together with one, once the step at this place is done
+      def joined(owner, place)
+        pairs = joints.select { |at, _| at <= place }.map(&:last)
+        found = [owner]
+        loop do
+          more = pairs.select { |pair| pair.intersect?(found) }.flatten.uniq - found
+          break if more.empty?
+
+          found.concat(more)
+        end
+        found + (whole_owners - joints.flat_map(&:last))
+      end
+
+      # @return [Array<(Integer, Array<String>)>] the place of each step that hangs something in, and the components that it joins
+      def joints
+        @joints ||= @hanging.filter_map do |step|
+          owner = step.key.split('/').first
+          keys = step.values[:hung].map(&:key)
+          others = @piece.layout.select { |shape| shape.owner != owner && keys.include?(shape.item.key) }.map(&:owner).uniq
+          [@places[step.key], [owner, *others]] if others.any?
+        end
+      end
+
+      # A clasp that comes from the bag is there when something hangs in it.
+      def hung_by(shape)
+        @hanging.find { |step| step.values[:hung].any? { |item| item.key == shape.item.key } }
+      end
+    end
+  end
+end
