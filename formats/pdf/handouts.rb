@@ -30,11 +30,12 @@ module Formats
 
       private
 
-      # Loose sides are sorted by it.
+      # Loose sides are sorted by it; what holds for all of them stands there too.
       def foot(words, pages)
         pages.each_with_index do |page, i|
           pdf.go_to_page(page)
-          pdf.text_box("#{words} · #{i + 1} of #{pages.size}", at: [0, -10], width: pdf.bounds.width, height: 12, size: SMALL)
+          pdf.text_box([words, "#{i + 1} of #{pages.size}", @closing].compact.join(' · '), at: [0, -10], width: pdf.bounds.width, height: 12,
+            size: SMALL)
         end
       end
 
@@ -54,7 +55,7 @@ module Formats
         when :figure then figure(block)
         when :list then block.items.each { |text| indented { rich(text, size: BAG * @scale) } }
         when :important then rich("<b>#{block.text}</b>", size: USUAL * @scale)
-        when :small then pdf.move_down(4) && rich(block.text, size: SMALL * @scale)
+        when :small then @closing = block.text
         else rich(block.text, size: USUAL * @scale)
         end
       end
@@ -88,7 +89,6 @@ module Formats
       def boxes(texts, size)
         texts.map { |text| Line.new(text: text, size: size, inset: 0, boxed: true) }
       end
-
 
       # One line of a step: its text, its size, whether it is set in and has a box to tick.
       Line = Core::Value.define(:text, :size, :inset, boxed: false)
@@ -124,8 +124,8 @@ module Formats
         [step.picture, enlarged, step.state].compact.map do |svg|
           wide, high = svg[/\A<svg[^>]*>/].then { |tag| %w[width height].map { |side| tag[/ #{side}="([\d.]+)/, 1].to_f } }
           # A technique's pictures have no size of their own: they take all there is.
-          wide, high = [PICTURES / PIXEL, box_of(svg).then { |across, down| PICTURES / PIXEL * down / across }] if [wide, high].any?(&:zero?)
-          to = [wide * PIXEL, PICTURES].min * @scale
+          to = [wide.zero? ? PICTURES : wide * PIXEL, PICTURES].min * @scale
+          wide, high = box_of(svg) if wide.zero?
           [svg, to, to * high / wide]
         end
       end
