@@ -34,8 +34,8 @@ module Formats
       def foot(words, pages)
         pages.each_with_index do |page, i|
           pdf.go_to_page(page)
-          pdf.text_box([words, "#{i + 1} of #{pages.size}", @closing].compact.join(' · '), at: [0, -10], width: pdf.bounds.width, height: 12,
-            size: SMALL)
+          pdf.text_box([words, "#{i + 1} of #{pages.size}", @closing].compact.join(' · '), at: [0, -10], width: pdf.bounds.width,
+            height: 12, size: SMALL)
         end
       end
 

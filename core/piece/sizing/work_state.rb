@@ -94,15 +94,22 @@ module Core
       def joints
         @joints ||= @hanging.filter_map do |step|
           owner = step.key.split('/').first
-          keys = step.values[:hung].map(&:key)
-          others = @piece.layout.select { |shape| shape.owner != owner && keys.include?(shape.item.key) }.map(&:owner).uniq
+          others = @piece.layout.select { |shape| shape.owner != owner && hangs?(step, shape) }.map(&:owner).uniq
           [@places[step.key], [owner, *others]] if others.any?
         end
       end
 
       # A clasp that comes from the bag is there when something hangs in it.
       def hung_by(shape)
-        @hanging.find { |step| step.values[:hung].any? { |item| item.key == shape.item.key } }
+        @hanging.find { |step| hangs?(step, shape) }
+      end
+
+      # Where a row of findings holds such a part itself, that one is meant.
+      def hangs?(step, shape)
+        own = (@own_items ||= Hash.new { |known, owner|
+          known[owner] = @piece.layout.select { |one| one.owner == owner }.map { |one| one.item.key }.uniq
+        })[step.key.split('/').first]
+        step.values[:hung].any? { |item| item.key == shape.item.key } && !own.include?(shape.item.key)
       end
     end
   end
