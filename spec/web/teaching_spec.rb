@@ -24,7 +24,7 @@ RSpec.describe 'The steps of a class', type: :request do
     }
     expect(lists.uniq.size).to eq(3)
     get '/classes/1/handouts'
-    expect(page).to include('Practise: crimp two tubes', 'class="state"', 'Left hand: Hold the bead end in the right hand')
+    expect(page).to include('Practise: crimp two tubes', 'class="state-picture"', 'Left hand: Hold the bead end in the right hand')
   end
 
   it 'orders by the school that is chosen, and refuses one that it does not know' do

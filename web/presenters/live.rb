@@ -13,10 +13,12 @@ module Web
       # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths,
       # nil before it is known
       # look: whether the step is a checkpoint · advice: words for what was measured there, nil before
-      # faults: words for what goes wrong at the step · optional: whether it may be left out
-      Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :minutes, :usual, :share, :chance, :hand, :here, :done, :first,
-        :look,
-        :advice, :faults, :notes)
+      # short: the step in a few words · signs: what goes wrong at the step, by its tap · problem: the one that was seen
+      # steps: places of all their steps among the names of steps, before they are tapped
+      Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :short, :minutes, :usual, :share, :chance, :hand, :here, :done,
+        :first, :look, :advice, :signs, :problem, :notes, :steps)
+      # How something shows that went wrong. detail: of its tap · words: what to do about it
+      Sign = Core::Value.define(:detail, :sign, :words)
       # Those at one table, in order.
       Table = Core::Value.define(:number, :cards)
       # What could still be done, by the tap that does it. action: on its button · chance: hundredths then, nil before it is known
@@ -28,7 +30,7 @@ module Web
       # Someone whom two taps moved on. tap: key of the second
       Twice = Core::Value.define(:name, :seconds, :tap)
       # One line of who needs the instructor.
-      Need = Core::Value.define(:key, :name, :words, :code, :faults)
+      Need = Core::Value.define(:key, :name, :words, :code)
       Tap = Core::Value.define(:key, :words)
 
       UNDOABLE = 20

@@ -15,9 +15,10 @@ module Core
       # @param spares [part key]
       # @param left_out [step key] of what is left out
       # @param kit whether they have theirs
+      # @param problem [String, nil] the sign that was seen at their step, see Event
       # @param helped {place => seconds from calls to when they were helped}, of tasks at which they called
       Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze, measured: nil, spares: [].freeze,
-        left_out: [].freeze, kit: false, helped: {}.freeze) do
+        left_out: [].freeze, kit: false, helped: {}.freeze, problem: nil) do
         # @return [Steps::Task, nil] nil when all is done
         def task
           tasks[place]
@@ -166,6 +167,7 @@ module Core
         when :measured then measured(person, event.detail)
         when :kit then person.with(kit: true) if person.here && !person.kit
         when :spare then person.with(spares: person.spares + [event.detail]) if person.here
+        when :problem then person.with(problem: event.detail) if person.here && !person.done?
         when :next then step(person, 1, event.at) if person.here && !person.done?
         when :back then step(person, -1, event.at) if person.here && person.place.positive?
         end
@@ -194,7 +196,7 @@ module Core
       # Time at a step that was left by mistake is added when it is gone back to.
       def step(person, by, at)
         spent = person.times.fetch(person.place, []) + [at - person.since]
-        answered(person, at).with(place: place_beyond(person, by), since: at, hand: nil,
+        answered(person, at).with(place: place_beyond(person, by), since: at, hand: nil, problem: nil,
           times: by.positive? ? person.times.merge(person.place => spent) : person.times)
       end
     end

@@ -16,6 +16,11 @@ module Web
           end
         end
 
+        # @return [Array<String>] what all their steps are called, once each
+        def step_names
+          @step_names ||= @evening.people.values.flat_map { |person| person.tasks.map { |task| short_name(task) } }.uniq
+        end
+
         # @return [Array<Need>]
         def needs
           chances = forecast ? forecast.finishes.keys.to_h { |key| [key, forecast.chance_of(key)] } : {}
@@ -24,7 +29,6 @@ module Web
           attention.needs.map do |need|
             person = @evening.people.fetch(need.person)
             Need.new(key: need.person, name: name(need.person), code: need.code,
-              faults: faults(person.task, need.person),
               words: say("live.#{need.code}", minutes: need.minutes.floor, chance: hundredths(chances.fetch(need.person, 1.0)),
                 step: step_in_short(person.task.step)))
           end
@@ -37,18 +41,44 @@ module Web
           minutes = person.minutes(@now)
           Card.new(key: person.key, name: one.attendee.name, level: one.attendee.level, number: [person.place + 1, person.tasks.size].min,
             all: person.tasks.size,
-            step: task && step_words(task.step), minutes: minutes.floor, usual: task && task.minutes.ceil,
+            step: task && step_words(task.step), short: task && short_name(task), steps: person.tasks.map { |one_task| place_of(one_task) },
+            minutes: minutes.floor, usual: task && task.minutes.ceil,
             share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
             chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
             look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person),
-            faults: task ? faults(task, person.key) : [], notes: notes(one.attendee))
+            signs: task ? signs(task, person.key) : [], problem: problem(person), notes: notes(one.attendee))
         end
 
-        # @return [Array<String>] what goes wrong at a step of theirs
-        def faults(task, key)
+        # A step in as few words as its technique has.
+        def short_name(task)
+          task.kind == :practice ? "Practise: #{task.technique.name}" : task.technique.name
+        end
+
+        def place_of(task)
+          step_names.index(short_name(task))
+        end
+
+        # @return [Array<Sign>] what goes wrong at a step of theirs, by how it shows
+        def signs(task, key)
+          faults_at(task, key).each_with_index.map { |fault, i|
+            Sign.new(detail: "#{task.step.key}:#{i}", sign: fault.sign, words: problem_words(fault))
+          }
+        end
+
+        def problem_words(fault)
+          cause = fault.cause.empty? ? '' : say('live.cause', cause: fault.cause)
+          [cause, fault_words(fault.with(sign: say('live.do')))].reject(&:empty?).join(' ')
+        end
+
+        # @return [Sign, nil] the one that was seen at their step
+        def problem(person)
+          person.task && person.problem && signs(person.task, person.key).find { |sign| sign.detail == person.problem }
+        end
+
+        def faults_at(task, key)
           piece = @plan.person(key)&.piece or return []
           steps = @evening.people.fetch(key).tasks.map(&:step)
-          Formats::StepFaults.new(piece, steps).at(task.step, task.technique).map { |fault| fault_words(fault) }
+          Formats::StepFaults.new(piece, steps).at(task.step, task.technique)
         end
 
         # @return [String, nil] what to do about the length that was measured

@@ -1,5 +1,5 @@
 // Taps of a class under way. Each has a name of its own and a time; without a connection they wait on the device and are sent in their
-// order.
+// order. What a tap moves is moved at once, by the names of the steps that came with the page.
 import { ask } from './redraw.js';
 
 const STORE = 'eager-bench-taps';
@@ -13,8 +13,33 @@ let sending = false;
 
 const offline = (shown) => {
   const note = document.getElementById('live-offline');
-  if (note) note.hidden = !shown;
+  if (!note) return;
+  note.hidden = !shown;
+  const number = waiting().length;
+  note.querySelector('[data-waiting]').textContent = number === 1 ? '1 tap' : `${number} taps`;
 };
+
+// A step on or back, as the server will say it too.
+const MOVES = { next: 1, back: -1 };
+
+const move = (fields) => {
+  const card = document.querySelector(`[data-person="${CSS.escape(fields.person || '')}"]`);
+  const by = MOVES[fields.kind];
+  if (!card || !by) return;
+  const steps = card.dataset.steps.split(',');
+  const place = Math.min(steps.length, Math.max(0, Number(card.dataset.place) + by));
+  const names = JSON.parse(card.closest('[data-names]').dataset.names);
+  card.dataset.place = place;
+  card.classList.add('is-waiting');
+  const told = { '[data-live-number]': Math.min(place + 1, steps.length), '[data-live-step]': names[steps[place]] || 'Done', '[data-live-minutes]': 'now' };
+  Object.entries(told).forEach(([where, words]) => {
+    const node = card.querySelector(where);
+    if (node) node.textContent = words;
+  });
+};
+
+// What came from the server does not know of taps that still wait.
+const moveAgain = () => waiting().forEach((tap) => move(tap.fields));
 
 const send = async () => {
   if (sending) return;
@@ -33,6 +58,7 @@ const send = async () => {
       }
       keep(waiting().slice(1));
       offline(false);
+      moveAgain();
       document.dispatchEvent(new CustomEvent('redrawn'));
     }
   } finally {
@@ -46,7 +72,7 @@ const longPress = (root) => {
   let pressed = false;
   const end = () => clearTimeout(timer);
   root.addEventListener('pointerdown', (event) => {
-    const back = event.target.closest('[data-long-press]')?.closest('.live-taps')?.querySelector('[data-back]');
+    const back = event.target.closest('[data-long-press]')?.closest('.live-card')?.querySelector('[data-back]');
     pressed = false;
     if (!back) return;
     timer = setTimeout(() => {
@@ -62,6 +88,12 @@ const longPress = (root) => {
   }, true);
 };
 
+// Each tap has a name of its own: a form that is tapped again before the server answered needs another.
+const nameAgain = (form) => {
+  const key = form.querySelector('input[name="key"]');
+  if (key) key.value = [...crypto.getRandomValues(new Uint8Array(12))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+};
+
 const taps = (root) => {
   longPress(root);
   root.addEventListener('submit', (event) => {
@@ -73,9 +105,16 @@ const taps = (root) => {
     fields.at = Math.floor(Date.now() / 1000).toString();
     keep([...waiting(), { address: form.getAttribute('action'), fields }]);
     form.reset();
-    form.querySelector('button').disabled = true;
+    if (MOVES[fields.kind]) {
+      move(fields);
+      nameAgain(form);
+    } else {
+      form.querySelector('button').disabled = true;
+    }
     send();
   });
+  document.addEventListener('redrawn', moveAgain);
+  moveAgain();
   send();
 };
 
