@@ -22,11 +22,12 @@ module Application
     # steps_back: what undo and redo would do · others: {id => title} of the classes that take from the same stock, in their order
     # removed_people: {key => name} of those taken out who still stand in an earlier state
     # live_events: [Core::Live::Event], what was tapped in the class
+    # seen_signs: {mark of a fault => how often it was seen in other classes}
     # leftovers: [Core::Supply::Leftovers], more pieces from what no class waits for
     # techniques_by_project: {project key => [technique key]}
     PARTS = %i[
       stored plan remedies problem verdicts supply seat_costs taken packed orders model outlook forecasting search steps_back others
-      removed_people live_events leftovers
+      removed_people live_events seen_signs leftovers
       catalogue market settings projects techniques_by_project
     ].freeze
 

@@ -59,6 +59,7 @@ module Application
         others: part(lazy { @moment.reserving.to_h { |stored| [stored.id, stored.state.workshop.title] } }),
         removed_people: part(lazy { @studio.classes.taken_out(@id) }) { [@stored.id, @stored.revision, 'people'].join(' ') },
         live_events: part(lazy { @studio.live_events.of(@id) }),
+        seen_signs: part(lazy { @studio.live_events.signs(except: @id) }),
         leftovers: part(lazy { leftovers(outcome.value) }),
         settings: part(lazy { library.settings }) { library.settings.open_rings.to_s },
         techniques_by_project: part(lazy { library.techniques_by_project }) { "#{library.catalogue_digest} #{library.projects.map(&:id)}" },

@@ -23,6 +23,14 @@ module Store
       @database[:live_events].where(class_id: ended).group(:class_id).order(:class_id).select_hash(:class_id, number)
     end
 
+    # @param except [Integer] the class that is left out
+    # @return [Hash{String=>Integer}] mark of a fault => how often its sign was seen, without what was taken back
+    def signs(except:)
+      undone = @database[:live_events].where(kind: 'undo').exclude(undoes: nil).select(:undoes)
+      seen = @database[:live_events].where(kind: 'problem').exclude(class_id: except).exclude(key: undone)
+      seen.group(:detail).select_hash(:detail, Sequel.function(:count).*.as(:times))
+    end
+
     # What comes twice is kept once. @param event [Core::Live::Event] @raise [NotFound] for a class that is not there
     # @return [Boolean] whether it is kept
     def append(class_id, event)

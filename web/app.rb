@@ -14,7 +14,7 @@ module Web
     HSTS = 'max-age=31536000'
     # Rows of lists that are kept drawn, as long as what they show is as it was.
     MOST_DRAWN = 600
-    STATIC = %w[/css /js /vendor /icon.svg].freeze
+    STATIC = %w[/css /js /vendor /icon.svg /live-worker.js].freeze
 
     set :root, __dir__
     set :views, File.join(__dir__, 'views')

@@ -150,6 +150,8 @@ module Web
       auth.instance_exec do
         login_route 'sign-in'
         logout_route 'sign-out'
+        # What Live kept on the device is for who is signed in.
+        after_logout { response.headers['Clear-Site-Data'] = '"storage"' }
         reset_password_request_route 'forgotten-password'
         reset_password_route 'new-password'
         change_password_route 'change-password'

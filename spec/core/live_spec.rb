@@ -166,6 +166,14 @@ RSpec.describe Core::Live do
     end
   end
 
+  it 'keeps the sign that was seen at a step until they go on' do
+    seen = described_class::Event.new(key: 'p', kind: :problem, at: start + 60, person: '1', detail: 'the-gap-is-left-open')
+    gone_on = described_class::Event.new(key: 'n', kind: :next, at: start + 120, person: '1')
+    standing = [[], [seen], [seen, gone_on]].map { |more| described_class::LiveState.new(plan, events('0 start') + more) }
+    expect(standing.map { |evening| evening.people['1'].problem }).to eq([nil, 'the-gap-is-left-open', nil])
+    expect(Core::Catalogue::Fault.read('The gap is left open, by a hair! | why').mark).to eq('the-gap-is-left-open-by-a-hair')
+  end
+
   it 'keeps a measured length, spares and tools that are back, and nothing that is no length' do
     taps = [[:measured, '1', '171 mm'], [:measured, '2', 'long'], [:spare, '1', 'crimp'], [:tool_in, nil, 'cutters'],
       [:tool_in, nil, 'cutters']]

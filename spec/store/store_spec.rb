@@ -83,6 +83,17 @@ RSpec.describe Store do
     expect(classes.find(id).state.attendees.size).to eq(12)
   end
 
+  it 'counts the signs that were tapped in other classes, without what was taken back' do
+    tap = ->(key, kind, **rest) { Core::Live::Event.new(key: key, kind: kind, at: 1, **rest) }
+    first, second = studio.classes.coming(Studios::TODAY).first(2).map(&:id)
+    studio.live_events.append_all(first, [tap.('a', :problem, person: '1', detail: 'it-gapes'),
+      tap.('b', :problem, person: '2', detail: 'it-gapes'), tap.('c', :problem, person: '1', detail: 'it-leans'),
+      tap.('d', :undo, undoes: 'c')])
+    studio.live_events.append_all(second, [tap.('e', :problem, person: '1', detail: 'it-leans')])
+    seen = [second, first].map { |left_out| studio.live_events.signs(except: left_out) }
+    expect(seen).to eq([{ 'it-gapes' => 2 }, { 'it-leans' => 1 }])
+  end
+
   it 'keeps a planned class on the project version it was planned with' do
     design = studio.projects.version(classes.find(id).state.project_version_id).design
     saved = studio.projects.save(design.with(ease: Core::Measure::Length.mm(20)))

@@ -174,6 +174,7 @@ RSpec.describe Web::SignIn, type: :request do
     expect(page).to include('owner@example.org')
     cookie = rack_mock_session.cookie_jar['eager_bench']
     submit('/account', '/sign-out')
+    expect(last_response.headers['Clear-Site-Data']).to eq('"storage"')
     rack_mock_session.cookie_jar['eager_bench'] = cookie
     expect(signed_in?).to be(false)
     sign_in(:owner)

@@ -7,8 +7,14 @@ RSpec.describe 'Live', type: :feature do
   # What is seldom tapped stands in a fold of the person's card.
   def tap_on(words, whom)
     button = "#{words}: #{whom}"
-    find('.live-card', text: whom).find('.trouble summary').click if ['Needs me', 'Has left', 'Did not come'].include?(words) && has_no_button?(button, wait: 0)
+    folded = ['Needs me', 'Has left', 'Did not come'].include?(words) && has_no_button?(button, wait: 0)
+    find('.live-card', text: whom).find('.trouble summary').click if folded
     click_on button
+  end
+
+  # @return [Boolean] whether Live opens here without a connection
+  def kept_offline?
+    evaluate_async_script("const done = arguments[0]; caches.match(window.location.pathname).then((kept) => done(Boolean(kept)))")
   end
 
   # @return [String] the address and code that the page shows to be read off, in this machine's own network
@@ -141,12 +147,15 @@ RSpec.describe 'Live', type: :feature do
     expect(page).to have_css('#card-1', text: '2 of')
     other = open_new_window
     within_window(other) { visit live }
+    page.document.synchronize(Studios::PATIENCE) { kept_offline? || raise(Capybara::ElementNotFound, 'the page is not kept yet') }
     Process.kill(:KILL, server)
     Process.wait(server)
     tap_on 'Next', 'Ilse Marrow'
     expect(page).to have_css('#card-1', text: '3 of').and have_text('No connection: 1 tap kept here')
     tap_on 'Next', 'Ilse Marrow'
     expect(page).to have_css('#card-1', text: '4 of').and have_text('No connection: 2 taps kept here')
+    page.refresh
+    expect(page).to have_css('#card-1', text: '4 of')
     within_window(other) { tap_on 'Next', 'Tomasz Okonjo' }
     server, = Hostile::Stops.serve(folder, port: port)
     [current_window, other].each do |window|

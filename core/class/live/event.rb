@@ -11,7 +11,7 @@ module Core
     # @param undoes key of the event that an :undo takes back
     # @param detail what it says: a length inside as text for :measured, a part's key for :spare, a step's for :leave_out, a tool's for
     #   :tool_in and :tool_out (with how many, "key:6"), a technique's for :show, a table's number from 1 for :table_next, for :problem the
-    #   step and which of its signs, "front/second_end:0"
+    #   mark of the fault that was seen
     Event = Value.define(:key, :kind, :at, person: nil, undoes: nil, detail: nil)
 
     class Event
@@ -19,8 +19,8 @@ module Core
       # more · finished: with all, however far the taps were · measured: at a checkpoint · spare: one was used · problem: a sign was seen · leave_out: an optional
       # step, by everyone · tool_in, tool_out: counted in again, handed out · kit, kits: one was given to a person, to all who are here
       # table_next: all at a table go on · show, shown: a demonstration begins, ends
-      KINDS = %i[start end absent here next back hand helped measured spare problem finished leave_out tool_in tool_out kit kits table_next show
-        shown undo].freeze
+      KINDS = %i[start end absent here next back hand helped measured spare problem finished leave_out tool_in tool_out kit kits table_next
+                 show shown undo].freeze
       ABOUT_PEOPLE = %i[absent here next back hand helped measured spare problem finished kit].freeze
       SAYING = %i[measured spare problem leave_out tool_in tool_out table_next show].freeze
     end

@@ -15,7 +15,7 @@ module Core
       # @param spares [part key]
       # @param left_out [step key] of what is left out
       # @param kit whether they have theirs
-      # @param problem [String, nil] the sign that was seen at their step, see Event
+      # @param problem [String, nil] mark of the fault that was seen at their step
       # @param helped {place => seconds from calls to when they were helped}, of tasks at which they called
       Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze, measured: nil, spares: [].freeze,
         left_out: [].freeze, kit: false, helped: {}.freeze, problem: nil) do

@@ -4,9 +4,17 @@ module Core
   module Catalogue
     # What goes wrong at a technique, as someone writes it on one line: how it shows | why | how it is put right | until when that is
     # cheap | minutes lost | what is lost. Only the first need be given. Minutes and losses of the shipped ones are from memory.
-    Fault = Value.define(:sign, cause: '', repair: '', cheap_until: '', minutes: nil, lost: '')
+    Fault = Value.define(:sign, cause: '', repair: '', cheap_until: '', minutes: nil, lost: '') do
+      # @return [String] letters and dashes that stand for its sign, the same at whatever step it is seen
+      def mark
+        sign.downcase.gsub(/[^a-z0-9]+/, '-')[0, Fault::MARK].delete_suffix('-')
+      end
+    end
 
     class Fault
+      # At the most so many letters of a sign.
+      MARK = 48
+
       # @param line [String] @return [Fault]
       def self.read(line)
         sign, cause, repair, cheap_until, minutes, lost = line.split('|').map(&:strip)

@@ -60,9 +60,7 @@ module Web
 
         # @return [Array<Sign>] what goes wrong at a step of theirs, by how it shows
         def signs(task, key)
-          faults_at(task, key).each_with_index.map { |fault, i|
-            Sign.new(detail: "#{task.step.key}:#{i}", sign: fault.sign, words: problem_words(fault))
-          }
+          faults_at(task, key).map { |fault| Sign.new(detail: fault.mark, sign: fault.sign, words: problem_words(fault)) }
         end
 
         def problem_words(fault)

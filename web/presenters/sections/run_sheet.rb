@@ -46,11 +46,17 @@ module Web
           end
         end
 
-        # @return [Array<Core::Catalogue::Fault>]
+        # @return [Array<Core::Catalogue::Fault>] what was seen in other classes first, all of it
         def faults(line)
           piece = plan.people.find(&:fitted?)&.piece
           own = piece && line.step ? Formats::StepFaults.new(piece).at(line.step, line.technique) : line.technique&.faults.to_a
-          own.first(MOST_FAULTS.fetch(!line.step.nil?))
+          seen, unseen = own.partition { |fault| seen_before(fault).positive? }
+          (seen.sort_by { |fault| -seen_before(fault) } + unseen).first([MOST_FAULTS.fetch(!line.step.nil?), seen.size].max)
+        end
+
+        # @return [Integer] how often it was tapped in other classes
+        def seen_before(fault)
+          @reading.seen_signs.fetch(fault.mark, 0)
         end
 
         # @return [String] the points of a demonstration as sentences

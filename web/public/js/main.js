@@ -13,6 +13,7 @@ import { chart } from './chart.js';
 import { scrollers } from './scrollers.js';
 import { alerts } from './alerts.js';
 import { folds } from './folds.js';
+import { offline } from './offline.js';
 
 document.documentElement.classList.add('scripted');
 submitOnce(document);
@@ -29,3 +30,4 @@ chart(document);
 scrollers(document);
 alerts(document);
 folds(document);
+offline(document);
