@@ -197,6 +197,18 @@ RSpec.describe 'Pieces as their makers make them' do
     expect(daisy.steps.map(&:key)).not_to include('cut_stem')
   end
 
+  # Eleven spacers of ten turns are four coils of thirty, each cut in three.
+  it 'winds as many coils as give the spacers that are strung' do
+    design = studio.projects.newest.find { |saved| saved.design.key == 'ringed_moons' }.design
+    coil = design.component('coil')
+    cut = coil.with(parameters: coil.parameters.merge('turns' => 30, 'cut_into' => 3))
+    one = Core::Sizing::Blueprint.new(design.with(components: design.components.map { |part| part == coil ? cut : part }), table).fit_usual
+    spacers = one.work_ups['front'].parts.find { |use| use.part.made? }.count
+    coils = one.cuts.find { |made| made.role == :coil }.count
+    expect([spacers, coils, step(one, 'coil/wind').alike, step(one, 'coil/cut_pieces').repeats]).to eq([11, 4, 4, 8])
+    expect(one.inside).to eq(piece('ringed_moons').inside)
+  end
+
   it 'bends all forms before any is joined, with one ring fewer than forms' do
     one = piece('star_chart')
     forms = step(one, 'links/lay_out').values[:units]

@@ -359,6 +359,21 @@ RSpec.describe Core::Fit do
     end
   end
 
+  # Core::Fit::Rules::WireTemper: beaded loops want soft wire; a simple eye wants half hard wire where it is thinner than 1 mm.
+  [['beaded_flower', { bead: 'seed' }, 0.4, :soft, :temper_fits], ['beaded_flower', { bead: 'seed' }, 0.4, :half_hard, :springs_back],
+   ['wire_link', { stack: [{ 'part' => 'round_6' }] }, 0.8, :soft, :pulls_open],
+   ['wire_link', { stack: [{ 'part' => 'round_6' }] }, 0.8, :half_hard, :temper_fits],
+   ['wire_link', { stack: [{ 'part' => 'round_6' }] }, 1.0, :soft, :temper_fits],
+   ['wire_link', { stack: [{ 'part' => 'round_6' }], first: 'wrapped', last: 'wrapped' }, 0.6, :hard, :breaks],
+   ['wire_link', { stack: [{ 'part' => 'round_6' }] }, 0.8, nil, nil]].each do |kind, parameters, thickness, temper, code|
+    it "a #{kind} in #{thickness} mm of #{temper || 'unknown'} wire is #{code || 'not judged'}" do
+      wire = line(thickness, kind: :wire).with(key: 'wire', temper: temper)
+      table = sample_table.with(lines: sample_table.lines.merge('wire' => wire))
+      piece = Core::Sizing::Blueprint.new(design(component('made', kind.to_sym, wire: 'wire', **parameters), body: :own), table).fit_usual
+      expect(Core::Fit::Check.new(table).piece(piece).select { |found| found.rule == :wire_temper }.map(&:code).uniq).to eq([code].compact)
+    end
+  end
+
   describe Core::Fit::CirclePacking do
     def gaps(packed, diameters)
       radii = diameters.map { |d| d / 2.0 }.sort.reverse

@@ -10,7 +10,7 @@ module MoreWays
         **(cover == 'shell' ? { cover: cover, lines_in: 'straight' } : {}) } },
     chain: [{ chain: 'chain', halves: true }],
     coil: [{ wire: 'wire', seed: 'seed', beads: 20, core: 'wire_20', second_turns: 4 }, { wire: 'wire', second_turns: 4 },
-           { wire: 'wire', wound_by: 'winder', swollen: true }, { wire: 'wire', wound_by: 'winder', seed: 'seed', beads: 30 }],
+           { wire: 'wire', wound_by: 'winder', swollen: true }, { wire: 'wire', cut_into: 3 }, { wire: 'wire', wound_by: 'winder', seed: 'seed', beads: 30 }],
     disc_braid: [{ cord: 'cord' }],
     findings: [{ parts: row.('open_ring') }, { parts: row.('ear_wire') }, { parts: row.('split') }],
     flower_chain: [{ thread: 'cord', colours: row.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp', cover: 'cover' },
@@ -54,7 +54,8 @@ module MoreWays
         crimp: 'crimp', connector: "connector_#{lines}", link: ('open_ring' if lines == 3) }.compact },
     wire_link: [{ wire: 'wire_20', stack: row.('round_8') }, { wire: 'wire_20', stack: row.(*(%w[round_8 seed] * 4)) },
       { wire: 'wire_20', stack: row.(*(%w[disc_2 seed] * 3)), last: 'pin', pin: 'pin' }, { wire: 'wire_20' },
-      { wire: 'wire_20', first: 'wrapped', last: 'wrapped', inner: '5 mm', inner_last: '3 mm' }]
+      { wire: 'wire_20', first: 'wrapped', last: 'wrapped', inner: '5 mm', inner_last: '3 mm', wrapped_way: 'until_full' },
+      { wire: 'wire_20', first: 'wrapped', last: 'double_wrapped', wrapped_way: 'down_and_back' }]
   }.transform_values { |all| all.map { |one| one.transform_keys(&:to_s) } }.freeze
 
   # @param samples [#sample_table, #part] @return [Core::Catalogue::Table] with the parts that they take

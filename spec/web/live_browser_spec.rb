@@ -14,7 +14,7 @@ RSpec.describe 'Live', type: :feature do
 
   # @return [Boolean] whether Live opens here without a connection
   def kept_offline?
-    evaluate_async_script("const done = arguments[0]; caches.match(window.location.pathname).then((kept) => done(Boolean(kept)))")
+    evaluate_async_script('const done = arguments[0]; caches.match(window.location.pathname).then((kept) => done(Boolean(kept)))')
   end
 
   # @return [String] the address and code that the page shows to be read off, in this machine's own network

@@ -59,6 +59,7 @@ RSpec.describe 'A shared studio, in two browsers', type: :feature do
       visit '/'
       find('main a', match: :first).click
       expect(page).to have_button('Start the class')
+      click_link 'Other classes'
       find('header').click_link('Oru Tamsin')
       click_button 'Sign out'
       expect(page).to have_text('You are signed out')

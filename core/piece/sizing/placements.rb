@@ -115,7 +115,8 @@ module Core
       end
 
       def used(made)
-        users(made).sum { |key, work_up| count(key) * work_up.parts.select { |use| use.part.made == made }.sum(&:count) }
+        pieces = users(made).sum { |key, work_up| count(key) * work_up.parts.select { |use| use.part.made == made }.sum(&:count) }
+        (pieces / @work_ups.fetch(made).yields.to_f).ceil
       end
     end
   end

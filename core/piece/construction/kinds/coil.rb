@@ -47,11 +47,14 @@ module Core
         parameter :plain_turns, :integer, default: 3, range: 0..10
         # On a mandrel in the hand, or on the rod of a winder with a crank.
         parameter :wound_by, :choice, of: %i[hand winder], default: :hand
+        # A straight coil is cut into so many pieces alike, each used like a bead.
+        parameter :cut_into, :integer, default: 1, range: 1..60
         # Pushed together in the middle afterwards, shorter and thicker there.
         parameter :swollen, :boolean, default: false
 
         def problems
           [(problem('beads', :beads_without_seed) if beads && seed.nil?),
+           (problem('cut_into', :beads_are_not_cut) if cut_into > 1 && (seed || second_turns.positive?)),
            (problem('core', :core_too_thick, core: core.thickness, hole: mandrel) if core_too_thick?)].compact
         end
 
@@ -67,8 +70,8 @@ module Core
           [turns_measured]
         end
 
-        def as_part(work_up, **identity)
-          Catalogue::Part.new(**identity, along: work_up.lengths.beaded, outer: outer, kind: :bead,
+        def as_part(_work_up, **identity)
+          Catalogue::Part.new(**identity, along: piece_length, outer: outer, kind: :bead,
             hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C')
         end
 
@@ -137,13 +140,18 @@ module Core
           seed ? (pitch * first_turns) + plain_length(wire) : (pitch * first_turns) + wire.thickness
         end
 
+        # A piece that is cut off keeps the thickness of its last turn.
+        def piece_length
+          cut_into > 1 ? (pitch * (first_turns / cut_into.to_f)) + wire.thickness : fixed_length
+        end
+
         def wound
           seed ? seed.along * bead_count : turn * first_turns
         end
 
         def work_up(_solution, maker)
           Making::WorkUp.new(parts: seed ? [count(seed, bead_count, :seed)] : [], cuts: cuts(maker), steps: steps(bead_count),
-            joins: joins, drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length,
+            joins: joins, drawing: Lazy.new { layout }, yields: cut_into, lengths: Making::Lengths.new(beaded: fixed_length,
               working: [term(:coil, fixed_length, count: (second_turns.positive? ? second_turns : first_turns).round(1))]))
         end
 
@@ -184,6 +192,8 @@ module Core
              values: { turns: second_turns, mandrel: second_mandrel, plain: plain_turns }) if again),
            step('trim', 'trimming', 2, after: [again ? 'wind_again' : 'wind'], checkpoint: true, text: :"coil_trim#{'_beads' if seed}",
              cautions: %i[cutting sharp_tails]),
+           (step('cut_pieces', 'trimming', cut_into - 1, after: %w[trim], values: { each: piece_length },
+             cautions: %i[cutting]) if cut_into > 1),
            (step('swell', 'twisting_pairs', 1, after: %w[trim]) if swollen)].compact
         end
 
@@ -193,10 +203,11 @@ module Core
           by_hand * (wound_by == :winder ? 5 : 1)
         end
 
-        # Seen from the side each turn is a slanting stroke; beads lie in one spiral row.
+        # Seen from the side each turn is a slanting stroke; beads lie in one spiral row. Of a coil that is cut, one piece is drawn.
         def layout
-          number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : [first_turns.ceil, wire.thickness, tube]
-          step = fixed_length.to_mm / number
+          straight = [(first_turns / cut_into.to_f).ceil, wire.thickness, tube]
+          number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : straight
+          step = piece_length.to_mm / number
           strokes = (0...number).map { |i| stroke((i + 0.5) * step, thick.to_mm, wide.to_mm, step) }
           strokes + (0...bead_count).map { |i| bead_shape(i, number, wide.to_mm) }
         end

@@ -58,6 +58,9 @@ module Core
         # Of the eye at the far end, where it has a size of its own.
         parameter :inner_last, :length, required: false, range: Measure::Length.mm(1)..Measure::Length.mm(20)
         parameter :wraps, :integer, default: 3, range: 1..12
+        # Exactly so many turns, for a pair; until the stem is full; or down and back over them, thick, so that a large hole does not slip
+        # over.
+        parameter :wrapped_way, :choice, of: %i[exactly until_full down_and_back], default: :exactly
         # Off such a length link after link is worked, and each cut off when it is done.
         parameter :batch, :length, required: false, range: Measure::Length.mm(100)..Measure::Length.mm(1000)
         parameter :quarter_turned, :boolean, default: false
@@ -140,7 +143,11 @@ module Core
           return Measure::Length::ZERO if kind == :pin
 
           eye = Wire.eye(thickness, inner_at(place)) * rounds(kind)
-          kind == :simple ? eye : eye + neck(kind) + Wire.wraps(thickness, wraps)
+          return eye if kind == :simple
+
+          # Turns back over the first go round three wires (circles through the wire's middle).
+          back = wrapped_way == :down_and_back ? thickness * (4 * Math::PI * wraps) : Measure::Length::ZERO
+          eye + neck(kind) + Wire.wraps(thickness, wraps) + back
         end
 
         def held(kind, policy)
@@ -251,7 +258,14 @@ module Core
           bare = place == :first && beads.empty? ? '_bare' : ''
           step(key, TECHNIQUES.fetch(kind), 1, text: :"wire_link_#{key}#{bare}_#{kind == :simple ? 'simple' : 'wrapped'}",
             values: { hung: [], inside: inner_at(place), grip: grip, neck: neck(kind), turned: kind == :simple ? nil : wraps,
-                      also: kind == :double_wrapped ? %i[double_eye] : [] }.compact, **rest)
+                      also: told_of(kind) }.compact, **rest)
+        end
+
+        # @return [Array<Symbol>] what is said of an eye beside its size and turns
+        def told_of(kind)
+          return [] if kind == :simple
+
+          [(:double_eye if kind == :double_wrapped), (:"wraps_#{wrapped_way}" unless wrapped_way == :exactly)].compact
         end
 
         # How the two eyes stand to each other.
