@@ -22,9 +22,11 @@ module Formats
         [picture, close_up, state].any?
       end
     end
-    # @param kind :order, :left_hand, :caution or :fault
+    # @param kind :order, :reach, :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
+    # Where the work stands when what is left is measured.
+    QUARTERS = [Rational(1, 4), Rational(1, 2), Rational(3, 4)].freeze
     # More at one step would fill the sheet.
     MOST_FAULTS = 2
     PRACTICE = 'to practise with'
@@ -158,9 +160,29 @@ module Formats
       left = task.left_hand(@person.attendee)
       cautions = cautions_at(task).map { |caution| Wording.say("cautions.#{caution}") }
       [*(Note.new(kind: :order, text: safe(ItemNames.order(task.step.order))) if task.step.order.uniq.size > 1),
+       *reach(task.step),
        *(Note.new(kind: :left_hand, text: "Left hand: #{safe(left)}") unless left.empty?),
        *cautions.map { |words| Note.new(kind: :caution, text: safe(words)) },
        *faults(task).map { |fault| Note.new(kind: :fault, text: safe(Wording.fault(fault))) }]
+    end
+
+    # How much of a cut must be left on the way, to be held against it.
+    # @return [Array<Note>]
+    def reach(step)
+      component, key = step.key.split('/')
+      cuts = @person.piece.work_ups[component]&.cuts.to_a.select { |cut| cut.worked&.step == key }
+      cuts.uniq(&:line).map do |cut|
+        told = on_the_way(cut.worked.number).map { |done|
+          Wording.say("reach.#{cut.worked.unit}", unit: @unit, number: done, left: cut.left_after(done))
+        }
+        key = cut.worked.ends > 1 ? 'reach.line_ends' : 'reach.line'
+        Note.new(kind: :reach, text: safe(Wording.say(key, line: cut.line, told: told.join(', '))))
+      end
+    end
+
+    # @return [Array<Integer>] units that are done when what is left is measured
+    def on_the_way(number)
+      QUARTERS.map { |share| (number * share).round }.uniq.grep(1...number)
     end
 
     # Each is told once, at the first step that it is for.

@@ -123,4 +123,15 @@ RSpec.describe 'Boundaries' do
     end
     expect(made.map { |one| [one.stretches?, one.solve(mm(181)).length.to_mm] }).to eq([[false, 184.0], [true, 181.0]])
   end
+
+  # A metre to be worked and 100 mm to hold at each end: half way, half of it is left, or a quarter at each of two ends.
+  it 'says what is left of a cut on the way: Core::Making::Cut' do
+    left = [1, 2].map do |ends|
+      worked = Core::Making::Worked.new(step: 'weave', unit: :flower, number: 10, ends: ends)
+      cut = Core::Making::Cut.new(line: elastic(0.4), count: 1, role: :folded, body: mm(900), consumption: mm(100), tails: mm(200),
+        worked: worked)
+      [0, 5, 10].map { |done| cut.left_after(done).to_mm }
+    end
+    expect(left).to eq([[1100, 600, 100], [600, 350, 100]])
+  end
 end

@@ -8,9 +8,10 @@ module Core
     # @param pieces worked off one such length, one after the other
     # @param batch off so long a piece each is worked after the other, nil where each is cut by itself
     # @param from_reel never cut before it is worked: cut at the end, with both tails
+    # @param worked [Worked, nil] how it is used up, nil for what is not worked little by little
     # @param slack line that stays bare between the beads so that the piece can bend
     Cut = Value.define(:line, :count, :role, :body, :consumption, :tails, slack: Measure::Length::ZERO,
-      measured_to: Measure::Length.mm(5), batch: nil, pieces: 1, from_reel: false) do
+      measured_to: Measure::Length.mm(5), batch: nil, pieces: 1, from_reel: false, worked: nil) do
       def length
         body + slack + consumption + tails
       end
@@ -24,6 +25,13 @@ module Core
       # @return [Cut] worked off the reel
       def off_reel
         from_reel ? self : with(tails: tails / 2)
+      end
+
+      # What hands hold is left to the last.
+      # @param done [Integer] units @return [Measure::Length] of each end that is worked with, at the least, in whole millimetres
+      def left_after(done)
+        least = (tails / 2) + ((body + slack + consumption) * (1 - Rational(done, worked.number)) / worked.ends)
+        Measure::Length.mm(least.to_mm.ceil)
       end
 
       # What hands need is left once in a batch. @param number [Integer] @return [Array<Cut>] for so many

@@ -166,7 +166,8 @@ module Core
         def cut(solution, maker)
           strand = solution.length - plain + (bare_end * 2)
           Making::Cut.new(line: cord, count: number / 2, role: :folded, body: strand * 2, consumption: strand * (TAKE_UP - 1) * 2,
-            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(cord))) * 2)
+            tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(cord))) * 2,
+            worked: chart && Making::Worked.new(step: 'braid', unit: :row, number: solution.repeats * 2, ends: 2))
         end
 
         def lengths(solution)

@@ -162,7 +162,8 @@ module Core
 
         def cut(number, maker)
           Making::Cut.new(line: thread, count: 1, role: :folded, body: Measure::Length.mm(taut(number)),
-            consumption: Measure::Length::ZERO, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2)
+            consumption: Measure::Length::ZERO, tails: Measure::Length.mm(HOLD_MM.fetch(maker.tails_on(thread))) * 2,
+            worked: Making::Worked.new(step: 'weave', unit: :flower, number: number, ends: 2))
         end
 
         # Every flower beyond the first two takes as much as the one before.

@@ -88,7 +88,8 @@ module Core
         def work_up(_solution, maker)
           whole = used * 2
           cut = Making::Cut.new(line: wire, count: 2, role: :vine, body: whole, consumption: Measure::Length::ZERO,
-            tails: whole * (CUT_FACTORS.fetch(maker.tails_on(wire)) - 1), measured_to: Measure::Length.mm(5))
+            tails: whole * (CUT_FACTORS.fetch(maker.tails_on(wire)) - 1), measured_to: Measure::Length.mm(5),
+            worked: Making::Worked.new(step: 'right_leaves', unit: :leaf, number: per_side, ends: 2))
           Making::WorkUp.new(parts: tally(leaves.map { |part| [part, :leaf] }, 2), cuts: [cut], steps: steps, joins: through(wire, leaves),
             drawing: Lazy.new { layout }, anchors: Lazy.new { [middle] },
             lengths: Making::Lengths.new(beaded: fixed_length, working: working),

@@ -73,7 +73,8 @@ module Core
           round = Math::PI * wire.thickness.to_mm
           stems = Measure::Length.mm(row.sum { |part, _| (2 * stem.to_mm * twisted) + part.along.to_mm + round }) / 2
           Making::Cut.new(line: wire, count: 2, role: :vine, body: (solution.length * twisted) + stems, consumption: Measure::Length::ZERO,
-            tails: Ends::Tails.at(Ends::Tails::WIRED_MM, maker, wire) * 2)
+            tails: Ends::Tails.at(Ends::Tails::WIRED_MM, maker, wire) * 2,
+            worked: Making::Worked.new(step: 'twist', unit: :bead, number: row.size))
         end
 
         def lengths(solution)
