@@ -57,4 +57,23 @@ RSpec.describe 'Drawings of how it goes' do
     drawn = REXML::XPath.match(svg, '//a/text[1]').map { |text| [text.attributes['textLength'], text.text] }
     expect(drawn).to match_array(names.values)
   end
+
+  # A millimetre of the drawing is a millimetre of paper, a tick for each of them, and a number for each centimetre.
+  %i[wrist neck ankle].each do |body|
+    it "draws a strip for the #{body} at true size, no wider than paper" do
+      svg = Formats::TrueSize::StripSvg.new(body).to_s
+      wide, high = svg.match(/width="([\d.]+)mm" height="([\d.]+)mm"/).captures
+      longest = Formats::TrueSize::StripSvg::LONGEST.fetch(body)
+      expect([svg[/viewBox="[^"]+"/].scan(/[\d.-]+/).last(2), wide.to_f <= 190]).to eq([[wide, high], true])
+      expect(svg.scan(/v-5(?=["M])/).size - svg.scan('glue under').size).to eq((longest / 10) + 1)
+      expect(svg.scan(/>(\d+)</).flatten.map(&:to_i)).to eq((10..longest).step(10).to_a)
+    end
+  end
+
+  it 'holds each loop, eye and peg of a piece against a circle of its inside' do
+    studio = new_studio
+    design = studio.projects.newest.find { |saved| saved.design.key == 'falling_stars' }.design
+    svg = Formats::TrueSize::GaugeCardSvg.new(Core::Sizing::Blueprint.new(design, studio.catalogue.table).fit_usual).to_s
+    expect(svg.scan(/ r="([\d.]+)"/).flatten.map { |radius| radius.to_f * 2 }).to eq([3.2, 4.0, 5.0, 6.0, 8.0])
+  end
 end

@@ -25,6 +25,31 @@ module Web
         @large || handout.large?
       end
 
+      # @return [String, nil] a strip to measure with; nil where nothing of a body is measured
+      def strip
+        body = plan.design.body
+        Formats::TrueSize::StripSvg.new(body).to_s if Formats::TrueSize::StripSvg.for?(body)
+      end
+
+      def body_words
+        say("strip.body.#{plan.design.body}")
+      end
+
+      # @return [String, nil] nil where nothing is held against it
+      def gauge_card
+        piece = plan.sample.piece
+        card = Formats::TrueSize::GaugeCardSvg.new(piece, unit: unit) if piece.is_a?(Core::Sizing::Piece)
+        card.to_s unless card.nil? || card.empty?
+      end
+
+      # @return [Array<String>] one for each bent form
+      def peg_boards
+        piece = plan.sample.piece
+        return [] unless piece.is_a?(Core::Sizing::Piece)
+
+        piece.steps.map(&:pictured).grep(Core::Making::PegBoard).uniq.map { |board| Formats::PegBoardSvg.new(board).to_s }
+      end
+
       # @param name [String] @return [Sections::Section]
       def section(name)
         @page.presenter(name, @own)

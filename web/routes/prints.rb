@@ -4,13 +4,14 @@ module Web
   module Routes
     # Pages that are made for paper.
     module Prints
-      SHEETS = { 'print' => 'Plan', 'handouts' => 'Handouts', 'labels' => 'Labels', 'notes' => 'Notes for the instructor' }.freeze
+      SHEETS = { 'print' => 'Plan', 'handouts' => 'Handouts', 'labels' => 'Labels', 'true-size' => 'At true size',
+                 'notes' => 'Notes for the instructor' }.freeze
 
       def self.registered(app)
         SHEETS.each do |sheet, title|
           app.get("/classes/:id/#{sheet}") do
             wait_for_forecast(id) if sheet == 'print'
-            show_print(id, sheet.to_sym, title)
+            show_print(id, sheet.tr('-', '_').to_sym, title)
           end
         end
         app.helpers Showing
