@@ -134,4 +134,19 @@ RSpec.describe 'Boundaries' do
     end
     expect(left).to eq([[1100, 600, 100], [600, 350, 100]])
   end
+
+  # Each part weighs a gram: a line rated for a kilogram is asked for five times as many grams as it carries parts (statics by hand).
+  it 'tells the weakest of what carries a piece: Core::Fit::Carrying' do
+    light = sample_table.parts.transform_values { |one| one.with(mass_mg: 1000) }
+    strong = sample_table.lines.transform_values { |one| one.with(rated_load_grams: 1000) }
+    table = sample_table.with(parts: light, lines: strong)
+    piece = Core::Sizing::Blueprint.new(bracelet, table).fit_usual
+    carrying = Core::Fit::Carrying.new(piece, Core::Fit::Check.new(table).piece(piece))
+    on_line = piece.work_ups.values.find { |made| made.cuts.any? }.parts.sum(&:count)
+    link = carrying.links.find { |one| one.holds == 1000 }
+    expect([carrying.grams, link.grams, link.share]).to eq([piece.parts.sum(&:count).to_f, on_line, 5 * on_line / 1000.0])
+    expect(carrying.links.map(&:share)).to eq(carrying.links.map(&:share).sort.reverse)
+    unknown = Core::Fit::Carrying.new(Core::Sizing::Blueprint.new(bracelet, sample_table).fit_usual, [])
+    expect([unknown.grams, unknown.links]).to eq([nil, []])
+  end
 end

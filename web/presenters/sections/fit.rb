@@ -57,6 +57,18 @@ module Web
           row.names.size == people.size ? 'everyone' : row.names.join(', ')
         end
 
+        # @return [String] what it weighs, and what is asked the most of
+        def carrying_words
+          weakest = carrying.links.first
+          key = carrying.grams ? 'carrying.known' : 'carrying.unknown'
+          say(key, name: chosen.attendee.name, grams: carrying.grams, weakest: weakest.name, share: hundredths(weakest.share))
+        end
+
+        # @return [Core::Fit::Carrying, nil] what the chosen person's piece weighs, and what carries it
+        def carrying
+          @carrying ||= Core::Fit::Carrying.new(chosen.piece, judged) if judged.any?
+        end
+
         # @return [Array<Core::Fit::Result>] all that was judged for the chosen person
         def judged
           chosen&.fitted? ? chosen.findings : []
