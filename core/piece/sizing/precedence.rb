@@ -22,6 +22,7 @@ module Core
         hang_on_finished
         use_what_is_made
         cut_to_what_is_made
+        hard_parts_first
         hang_last
         fasten_first
         @waits.default = nil
@@ -29,6 +30,26 @@ module Core
       end
 
       private
+
+      # Hard parts come before soft lines: a wire eye is closed in a part before lines end in the same part, where it does not itself wait
+      # for them.
+      def hard_parts_first
+        met = @meetings.filter_map do |sides|
+          eye, other = sides.partition { |_, one| one.closing_step && one.item.is_a?(Catalogue::Part) }
+          [eye.first.first, other.first.first] if eye.size == 1 && other.first.last.item.is_a?(Catalogue::Part)
+        end
+        return if met.empty?
+
+        steps = within_piece
+        met.each do |hard, soft|
+          line_ends(soft).each { |step| @waits[step].concat(last_steps(hard)) unless all_steps(hard).intersect?(waiting_for(step, steps)) }
+        end
+      end
+
+      # @return [Array<String>] steps of a component that close the ends of its lines
+      def line_ends(key)
+        @work_ups.fetch(key).steps.select { |step| step.pictured.is_a?(Making::LineEnd) }.map { |step| "#{key}/#{step.key}" }
+      end
 
       # What hangs on a component must be on before the step that closes it; what can itself be opened is hung in a part afterwards.
       def hold_open
