@@ -10,9 +10,6 @@ module Core
       SLACKENED = %i[cable thread cord rope tape].freeze
       # What a piece is closed with by hand, again and again.
       CLOSING = %i[clasp hook].freeze
-      # What hangs by a loop that a crimp or shell closes.
-      CRIMPED = %i[cable thread].freeze
-
       NOTHING = {}.freeze
       # {cut_ROLE: length}
       CUT_LENGTHS = lambda do |cuts|
@@ -29,6 +26,7 @@ module Core
         @work_ups = loosened(@standing.work_ups)
         @path = blueprint.path_keys.map { |key| [key, work_ups.fetch(key)] }
         @hung = @design.hung
+        @meetings = Meetings.new(@path, @hung, @work_ups, @standing, @drawn)
       end
 
       # Two sizes that lead to the same work share all but their working.
@@ -52,7 +50,8 @@ module Core
         @shared ||= {
           inside: inside, slack: @bend.slack, doubt: @bend.doubt, on_line: on_line, laid_flat: on_line + @blueprint.beyond,
           play: @blueprint.play / @design.wraps, wraps: @design.wraps, work_ups: @work_ups, drawing: Lazy.new { @drawn.shapes },
-          joins: placed_joins + met + loops, steps: steps, closing: Lazy.new { closing_parts }, measurable: @blueprint.measurable,
+          joins: placed_joins + @meetings.joins + @meetings.loops, steps: steps, closing: Lazy.new {
+ closing_parts }, measurable: @blueprint.measurable,
           round: !@design.flat?, hanging: (hanging if @standing.from_ear?),
           hung_below: @work_ups.keys.to_h { |key| [key, @standing.below(key)] }
         }
@@ -129,50 +128,9 @@ module Core
         end
       end
 
-      def met
-        @met ||= meetings + hung_meetings
-      end
-
-      # How the loops of lines sit on what they hang in, where that can be said.
-      def loops
-        hanging = met.select { |join| join.in_place && join.inner.is_a?(Catalogue::Line) && CRIMPED.include?(join.inner.kind) }
-        hanging.select { |join| join.loop || join.outer.wire_thickness }.map { |join| join.with(kind: :loops_round) }
-      end
-
-      # Where two components on the path meet.
-      def meetings
-        @path.each_cons(2).filter_map do |(a_key, a), (b_key, b)|
-          ends = [facing(a_key, a), b.ends[:first]]
-          meeting(*ends, at: @drawn.start(b_key), component: b_key) unless ends.any?(&:nil?)
-        end
-      end
-
-      # Where something hung meets what it hangs in: what is open until a later step takes it at any time before.
-      def hung_meetings
-        @hung.flat_map do |component|
-          _, anchors = @standing.hanging(component)
-          own = @work_ups.fetch(component.key).ends[:first] or next []
-          anchors.uniq(&:item).filter_map do |anchor|
-            place = Making::Attachment.new(item: anchor.item, closing_step: anchor.closing_step)
-            meeting(place, own, at: @drawn.along(component.key), component: component.key)
-          end
-        end
-      end
-
-      # What is thinner hangs in the other: a line in a part, and of two parts the one that is no ring.
-      # @param first [Making::Attachment] @param second [Making::Attachment] @return [Making::Join, nil] nil between two lines
-      def meeting(first, second, at:, component:)
-        lines, parts = [first, second].partition { |one| one.item.is_a?(Catalogue::Line) }
-        return if parts.empty?
-
-        inner, outer = lines.any? ? [lines.first, parts.first] : parts.sort_by { |one| one.item.kind == :ring ? 1 : 0 }
-        Making::Join.new(kind: :hangs_in, inner: inner.item, outer: outer.item, at: at, passes: inner.passes, component: component,
-          in_place: [first, second].any?(&:closing_step), loop: lines.first&.loop)
-      end
-
       def steps
-        waits = Precedence.new(@design, @standing, @work_ups, all_meetings, closure).across
-        joints = Joints.new(all_meetings + closed_round).by_step
+        waits = Precedence.new(@design, @standing, @work_ups, @meetings.pairs, closure).across
+        joints = Joints.new(@meetings.pairs + @meetings.closed_round).by_step
         possible(@work_ups.flat_map do |key, work_up|
           @blueprint.member(key).placed(work_up.steps).map do |step|
             joined(on_piece(step, waits[step.key], about(step, work_up, waits[step.key])), joints[step.key])
@@ -247,40 +205,6 @@ module Core
         step = step.with(values: step.values.merge(hung: [*step.values[:hung], *taken]), preparable: false) if taken
         told = @blueprint.names.tell_apart(step.values)
         told.equal?(step.values) ? step : step.with(values: told)
-      end
-
-      # @return [Array<Array(Array(String, Making::Attachment))>] pairs of component and its end that meet, on the path and hung
-      def all_meetings
-        on_path = @path.each_cons(2).map { |(a_key, a), (b_key, b)| [[a_key, facing(a_key, a)], [b_key, b.ends[:first]]] }
-        hung = @hung.flat_map do |component|
-          parent, anchors = @standing.hanging(component)
-          own = @work_ups.fetch(component.key).ends[:first]
-          # What closes round it waits for it: see Precedence.
-          places = own&.opening_step ? anchors : anchors.reject(&:closing_step)
-          places.uniq(&:item).map { |anchor|
-            [[parent, Making::Attachment.new(item: anchor.item, opening_step: anchor.opening_step)], [component.key, own]]
-          }
-        end
-        (on_path + hung).reject { |pair| pair.any? { |_, one| one.nil? } }
-      end
-
-      # What cannot open hangs in an eye that closes when it is on.
-      # @return [Array<Array(Array(String, Making::Attachment))>]
-      def closed_round
-        @hung.flat_map do |component|
-          own = @work_ups.fetch(component.key).ends[:first]
-          next [] if own.nil? || own.opening_step || own.closing_step
-
-          parent, anchors = @standing.hanging(component)
-          closing = anchors.select { |anchor| anchor.closing_step && anchor.item.is_a?(Catalogue::Part) }.uniq(&:closing_step)
-          closing.map { |anchor|
-            [[parent, Making::Attachment.new(item: anchor.item, closing_step: anchor.closing_step)], [component.key, own]] }
-        end
-      end
-
-      # The end of a component on the path that faces its next.
-      def facing(key, work_up)
-        @drawn.leading?(key) ? work_up.ends[:first] : work_up.ends[:last]
       end
     end
   end

@@ -57,6 +57,11 @@ module Web
           row.names.size == people.size ? 'everyone' : row.names.join(', ')
         end
 
+        # @return [Integer] how many times the weight is asked of what carries it
+        def tug
+          Core::Fit::Load::SAFETY
+        end
+
         # @return [String] what it weighs, and what is asked the most of
         def carrying_words
           weakest = carrying.links.first
