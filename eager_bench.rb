@@ -25,11 +25,20 @@ module EagerBench
     # The layers of the core and its base do not stand in a constant's name.
     loader.collapse(*%w[values piece class values/base].map { |folder| File.join(ROOT, 'core', folder) }) if fresh.include?(:core)
     loader.setup
+    teach if fresh.include?(:core)
+  end
+
+  # Techniques that a construction brings along are data beside it.
+  def self.teach
+    Core::Construction::Kinds.teaching = lambda do |key|
+      path = File.join(ROOT, 'core', 'piece', 'construction', 'kinds', "#{key}.techniques.yaml")
+      File.exist?(path) ? File.read(path, encoding: 'UTF-8') : ''
+    end
   end
 
   # @return [String] names the rules of the job as they are written: what was worked out by others may have come out differently
   def self.rules
-    @rules ||= Digest::MD5.hexdigest(Dir[File.join(ROOT, 'core', '**', '*.rb')].map { |file| File.binread(file) }.join)
+    @rules ||= Digest::MD5.hexdigest(Dir[File.join(ROOT, 'core', '**', '*.{rb,yaml}')].map { |file| File.binread(file) }.join)
   end
 
   def self.mount(loader, part)
@@ -39,5 +48,5 @@ module EagerBench
     loader.push_dir(folder, namespace: Object.const_get(name))
     loader.ignore(*Dir[File.join(folder, '{public,views,migrations}')])
   end
-  private_class_method :mount
+  private_class_method :mount, :teach
 end

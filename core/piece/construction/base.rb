@@ -74,12 +74,6 @@ module Core
           @own_measures ||= {}
         end
 
-        # Names a technique its steps use that every studio needs, with its starting values.
-        # @param key [String] @param about [Hash] fields of Catalogue::Technique
-        def technique(key, **about)
-          techniques << Catalogue::Technique.new(key: key, **about)
-        end
-
         # @param step [String] its key @return [Symbol] wording key
         def step_text(step)
           @step_texts ||= {}
@@ -93,9 +87,10 @@ module Core
           {}
         end
 
-        # @return [Array<Catalogue::Technique>] that a studio which lacks them gets
+        # @return [Array<Catalogue::Technique>] that its steps use and a studio which lacks them gets: those in the file beside it, KIND with
+        #   .techniques.yaml, and those of the modules that it includes
         def techniques
-          @techniques ||= []
+          @techniques ||= Catalogue::Teaching.parse(Kinds.taught(key))
         end
 
         # @param data [Hash{String=>Object}] parameters as saved

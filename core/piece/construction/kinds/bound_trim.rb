@@ -17,14 +17,6 @@ module Core
         BINDING_HOLD_MM = { lean: 8, usual: 12, generous: 20 }.freeze
         CUT_TO = Measure::Length.mm(1)
 
-        technique 'row_of_loops', name: 'Loops in a row', level: 3, seconds: 200, demonstration_minutes: 6, prerequisites: %w[simple_loop],
-          tools: %w[mandrel round_pliers flat_pliers cutters], cautions: %i[cutting],
-          points: ['Grip the dot: it stays in the middle of the large loop.', 'Leave one wire width between two loops.',
-                   'Straight barrels give the same loop each time; on a cone, mark the jaw.'],
-          goes_wrong: ['One leg is short | the large loop is off the dot | begin again | before it is bound | 4 | 1 cut',
-                       'The row is wider than the edge | it cannot shrink | a new one on smaller barrels | before it is bound | 5 | 1 cut'],
-          practice: 'three loops in copper', practice_takes: ['line 120 mm'], practice_minutes: 5
-
         parameter :base, :part, of: %i[connector pendant]
         parameter :bar_thickness, :length, default: '1 mm', range: Measure::Length.mm(0.4)..Measure::Length.mm(6)
         parameter :wire, :line, of: %i[wire]

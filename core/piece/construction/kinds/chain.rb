@@ -10,13 +10,6 @@ module Core
         rank 120
         takes_hanging
 
-        technique 'cutting_chain', name: 'Cutting chain at a link', level: 1, seconds: 30, demonstration_minutes: 1, tools: %w[cutters],
-          cautions: %i[cutting], points: ['Count the links, hang the halves beside each other, then cut.',
-          'Cut the link after the last one counted.'],
-          goes_wrong: [
-            'The halves differ by a link | counted once | hang both up and take one off | before the clasp is on | 3 | 1 link'
-          ]
-
         parameter :chain, :part, of: %i[chain]
         # Chain for a necklace is bought once and halved at a link, each half for one side.
         parameter :halves, :boolean, default: false

@@ -12,23 +12,6 @@ module Core
         # Wire to hold at each end while winding, cut off afterwards (common practice, no source: 40 to anchor and 20 to start).
         HOLD_MM = { lean: 20, usual: 30, generous: 40 }.freeze
 
-        technique 'close_coil', name: 'Winding a close coil', level: 3, seconds: 120, demonstration_minutes: 5, tools: %w[mandrel cutters],
-          cautions: %i[cutting sharp_tails], points: ['Hold the wire at a right angle to the mandrel.',
-          'Push each turn against the one before.'],
-          goes_wrong: [
-            'The turns gape | not pushed together while winding | push them together on the mandrel | before it comes off | 2 | 0',
-            'It does not come off, or seed beads break | wound too tight | ' \
-            'turn it backwards off the mandrel, and wind the next one looser | after the first three turns | 5 | 1 cut'
-          ],
-          practice: 'Ten turns of scrap wire', practice_takes: ['line 200 mm'], practice_minutes: 5
-        technique 'coil_over_coil', name: 'Coil over coil', level: 4, seconds: 240, demonstration_minutes: 5, prerequisites: %w[close_coil],
-          easier: 'close_coil', tools: %w[mandrel cutters], cautions: %i[cutting sharp_tails],
-          points: ['Wind the coil itself round the mandrel, as if it were wire.'],
-          goes_wrong: [
-            'The first coil is pulled open | pulled while winding | push it together and wind on with less pull | within the turn | 4 | 0'
-          ],
-          practice: 'Three turns of a coil of scrap wire', practice_minutes: 5
-
         measures :turns_in_50, unit: :number, range: 1..500
 
         parameter :wire, :line, of: %i[wire]

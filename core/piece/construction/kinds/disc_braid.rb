@@ -17,53 +17,6 @@ module Core
         GLUE_MINUTES = 15
         STRANDS = %w[8 12 16].freeze
 
-        technique 'braid_set_up', name: 'Setting up a braid', level: 3, seconds: 600, demonstration_minutes: 5,
-          tools: %w[braiding_disc braid_weight],
-          practice: 'set up with scrap cord',
-          practice_minutes: 6, points: ['Knot all strands together, and lay two to each quarter of the disc.',
-          'Hang the weight on the knot.'],
-          goes_wrong: [
-            'A strand lies in the wrong slot | counted from the wrong side | compare with the drawing before the first move | ' \
-            'before the first move | 3 | 0'
-          ]
-        technique 'round_braid_8', name: 'Braid of eight, bare', level: 3, seconds: 5, demonstration_minutes: 8,
-          tools: %w[braiding_disc braid_weight],
-          practice: 'twenty moves with scrap cord',
-          practice_minutes: 8, points: ['Always the same way round.', 'Lay it down only after a whole move, a strand standing out.'],
-          left_hand: 'Go round the other way, from first to last.',
-          goes_wrong: ['Turned the wrong way | the braid was put down and picked up turned | undo to where the slope changes | ' \
-                       'as soon as the slope changes | 6 | 0',
-                       'A strand is not seated | not pulled into the middle | pull it down before the next move | ' \
-                       'within the next two moves | 1 | 0']
-        technique 'bead_braid_8', name: 'Braid of eight with beads', level: 4, seconds: 7, demonstration_minutes: 6,
-          tools: %w[braiding_disc braid_weight],
-          prerequisites: %w[round_braid_8],
-          easier: 'round_braid_8', practice: 'three rounds with beads', practice_minutes: 8,
-          points: ['A bead under each move, pulled into the middle.'],
-          goes_wrong: ['A bead stands proud | the strand over it was not seated | undo to it | within the next two moves | 2 | 0']
-        technique 'bead_braid_12', name: 'Braid of twelve with beads, by chart', level: 4, seconds: 8, demonstration_minutes: 8,
-          tools: %w[braiding_disc braid_weight],
-          prerequisites: %w[bead_braid_8], easier: 'bead_braid_8', practice: 'two rounds with beads', practice_minutes: 10,
-          points: ['Read the strand before you move it.', 'Count each round.'],
-          goes_wrong: ['A bead is left out | moved without one | undo to it | within the round | 4 | 0']
-        technique 'tying_off_braid', name: 'Tying off a braid', level: 3, seconds: 120, demonstration_minutes: 4,
-          prerequisites: %w[round_braid_8],
-          tools: %w[braiding_disc scissors], practice: 'tie off the practice braid', practice_minutes: 4,
-          points: ['Opposite strands together, one pair after another.', 'Bind before you cut.'],
-          goes_wrong: ['It opens when cut | cut before it was bound | bind it at once and tie again | before the ends are cut | 5 | 0']
-        technique 'binding_capping', name: 'Binding and capping', level: 3, seconds: 150, demonstration_minutes: 4,
-          prerequisites: %w[tying_off_braid],
-          tools: %w[scissors glue], cautions: %i[cement], practice: 'bind one end of the practice braid', practice_minutes: 4,
-          points: ['Bind with thread, turn beside turn, and try the cap on dry.'],
-          goes_wrong: ['The cap will not go on | bound too thick | take turns off | before the glue | 4 | 0']
-
-        technique 'loading_strand', name: 'Loading a strand by a list', level: 2, seconds: 6, demonstration_minutes: 3, tools: %w[bead_mat],
-          practice: 'load one strand from the list', practice_minutes: 3,
-          points: ['A ruler under the line of the list.', 'Wind each loaded strand up at once.'],
-          goes_wrong: [
-            'A bead too many of one colour | lost count | slide back to the last change of colour | before it is wound up | 2 | 0'
-          ]
-
         measures :rows_in_50, unit: :number, range: 1..200
 
         parameter :cord, :line

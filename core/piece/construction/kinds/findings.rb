@@ -10,13 +10,6 @@ module Core
         rank 90
         takes_hanging
 
-        technique 'split_ring', name: 'Hanging in a split ring', level: 2, seconds: 45, demonstration_minutes: 2,
-          tools: %w[split_ring_pliers],
-          stand_ins: ['split_ring_pliers > flat_pliers x 1.3: Open the ring with a fingernail, and hold it open with the pliers.'],
-          points: ['Open the end with a fingernail or a thin tip, and slide the part round until it drops in.'],
-          goes_wrong: ['It no longer springs shut | bent apart | take a new one | right away | 1 | 1 ring'], easier: 'ring',
-          practice: 'Slide three spare parts on and off', practice_minutes: 3
-
         parameter :parts, :pattern
         # Whether any link of the chain takes the clasp, which makes the piece adjustable by the chain's length.
         parameter :takes_clasp, :boolean, default: false

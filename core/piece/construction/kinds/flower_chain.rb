@@ -13,21 +13,6 @@ module Core
 
         # To hold each needle by, and to end the thread (from memory).
         HOLD_MM = { lean: 150, usual: 200, generous: 275 }.freeze
-        technique 'cross_weave', name: 'Cross weave', level: 3, seconds: 75, demonstration_minutes: 6, prerequisites: %w[stringing],
-          tools: %w[bead_mat beading_needle beading_needle], cautions: %i[needles], practice: 'three units with large beads',
-          practice_takes: ['line 400 mm'], practice_minutes: 8,
-          points: ['Both ends through the same bead, from opposite sides.', 'Pull both ends alike after each unit.'],
-          left_hand: 'The drawing is mirrored: the leading end is the left one.',
-          goes_wrong: ['A thread is split | the needle went through the other thread | draw it back while it is loose | right away | 2 | 0',
-                       'The band turns | the ends were swapped | look which end leaves on which side | before the next unit | 3 | 0']
-        technique 'folding_thread', name: 'Folding a thread in the middle', level: 1, seconds: 30, demonstration_minutes: 1,
-          points: ['Lay both ends together and let the fold drop through the guard or ring.'],
-          goes_wrong: ['One end runs out early | not folded in the middle | pull until both ends are alike | before the first bead | 1 | 0']
-        technique 'needle_threading', name: 'Threading a needle', level: 1, seconds: 40, demonstration_minutes: 2,
-          tools: %w[scissors beading_needle],
-          cautions: %i[needles], practice: 'thread twice', practice_minutes: 2,
-          points: ['Cut the thread at a slant, flatten it, and bring the needle to the thread.'],
-          goes_wrong: ['The thread frays | cut blunt | cut again | before threading | 1 | 0']
 
         measures :flowers_in_50, unit: :number, range: 1..50
 

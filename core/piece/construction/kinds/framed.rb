@@ -14,25 +14,6 @@ module Core
         FRAME_HOLD_MM = { lean: 5, usual: 8, generous: 15 }.freeze
         BINDING_HOLD_MM = { lean: 20, usual: 30, generous: 45 }.freeze
 
-        technique 'frame_forming', name: 'Forming a frame', level: 3, seconds: 150, demonstration_minutes: 5,
-          tools: %w[mandrel round_pliers cutters],
-          cautions: %i[cutting], points: ['Bend the large loop first, from the middle of the wire.',
-          'Mark the mandrel: the second must be like the first.'],
-          goes_wrong: [
-            'The small loops stand askew | bent over the edge of the jaw | press the frame flat between two blocks | ' \
-            'before it is bound | 2 | 0'
-          ],
-          practice: 'One frame of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6
-        technique 'frame_binding', name: 'Binding a frame', level: 4, seconds: 4, demonstration_minutes: 5, prerequisites: %w[wrapped_loop],
-          tools: %w[flat_pliers cutters], cautions: %i[cutting sharp_tails],
-          points: ['Begin in the middle of the fine wire and bind outward, turn beside turn.', 'Pull each turn tight before the next.'],
-          goes_wrong: [
-            'The fine wire kinks and snaps | pulled through a bend | ' \
-            'straighten a bend before it closes; start a new wire at the back | before it is pulled tight | 5 | 1 cut',
-            'Turns lie over each other | too much pull to one side | take back two turns | within the next two turns | 2 | 0'
-          ],
-          practice: 'Ten turns round two scraps', practice_takes: ['line 150 mm'], practice_minutes: 5
-
         parameter :wire, :line, of: %i[wire]
         parameter :large, :length, default: '15 mm', range: Measure::Length.mm(3)..Measure::Length.mm(120)
         parameter :small, :length, default: '6 mm', range: Measure::Length.mm(1)..Measure::Length.mm(40)

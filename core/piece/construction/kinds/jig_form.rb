@@ -13,31 +13,6 @@ module Core
         # What the hand needs to bend each end round its peg (from memory).
         HOLD_MM = { lean: 3, usual: 6, generous: 12 }.freeze
 
-        technique 'jig_forming', name: 'Forming on a jig', level: 3, seconds: 180, demonstration_minutes: 5,
-          tools: %w[jig round_pliers cutters],
-          cautions: %i[cutting], points: ['Bend always round the peg, never before it.',
-          'Hold down what lies already, so that it stays flat.'],
-          goes_wrong: [
-            'A corner where a curve should be | bent before the peg | straighten it and bend round the peg | before the next turn | 2 | 0',
-            'Both are not alike | other pegs were used | mark the pegs and lay one on the other | before the ends are cut | 4 | 1 cut'
-          ],
-          practice: 'One form of scrap wire', practice_takes: ['line 150 mm'], practice_minutes: 6,
-          left_hand: 'Start from the last peg, or turn the finished form over.'
-        technique 'wrapping_stem', name: 'Winding an end round a stem', level: 2, seconds: 40, demonstration_minutes: 3,
-          tools: %w[flat_pliers cutters], cautions: %i[cutting sharp_tails],
-          points: ['Wind close, turn beside turn, and end at the back.', 'Cut short, and press the tip in with flat pliers.'],
-          goes_wrong: ['The wire is too stiff for a second turn | it hardened | lift its start with the round jaws and lead it on | ' \
-                       'before it is cut | 1 | 0',
-                       'A tip is felt | cut too far away | cut again and press it in | before it is worn | 1 | 0'],
-          practice: 'wind two turns round scrap wire', practice_takes: ['line 100 mm'], practice_minutes: 3,
-          left_hand: 'Wind the other way round, and end at the back all the same.'
-        technique 'hammering', name: 'Hammering flat', level: 2, seconds: 60, demonstration_minutes: 2, tools: %w[hammer steel_block],
-          points: ['Small blows, on a block, curves only.', 'Not where wires cross: they cut each other.'],
-          goes_wrong: [
-            'A crossing is hammered through | wires lay over each other on the block | begin again | before the blow | 8 | 1 cut'
-          ],
-          practice: 'A curve of scrap wire', practice_minutes: 3
-
         # Beyond one turn of the end round the stem: the wire lies across and is pressed in (from memory).
         TUCKED_MM = 3
         # A bead on the stem keeps this free, so that it is not jammed (common practice, no source).

@@ -32,19 +32,6 @@ module Core
         FOLD_BACK_MM = 50
         ENDS_LEFT_MM = 13
 
-        technique 'slider_knot', name: 'Sliding knot', level: 2, seconds: 120, demonstration_minutes: 4, prerequisites: %w[barrel_knot],
-          practice: 'one sliding knot on scrap cord', practice_minutes: 5, left_hand: 'Wind away from you',
-          points: ['Tie round the other cord, not round itself', 'Slide it before the ends are cut'],
-          goes_wrong: ['It does not slide | pulled too hard | loosen it with a pin | before the ends are cut | 2 | 0']
-        technique 'stop_knot', name: 'Stop knot', level: 1, seconds: 30, demonstration_minutes: 2, prerequisites: %w[overhand_knot],
-          practice: 'two stop knots', practice_minutes: 2, points: ['Twice round before it is drawn up'],
-          goes_wrong: ['It slips through the bead | once round only | tie a second one on it | before the end is cut | 1 | 0']
-
-        technique 'slider_threading', name: 'Threading a slider', level: 2, seconds: 45, demonstration_minutes: 2, tools: %w[tweezers],
-          practice: 'two cords through a slider', practice_minutes: 2,
-          points: ['The first end goes in, and a little back.', 'The second is cut fresh and pulled in with tweezers.'],
-          goes_wrong: ['The second end will not go in | frayed or cut blunt | cut it at a slant and pull it | before the end knots | 2 | 0']
-
         measures :knot_takes, unit: :mm, range: 1..500
 
         parameter :cord, :line

@@ -29,20 +29,6 @@ module Core
         # How far leaves lean outward from the stem, in degrees (a drawing, from memory).
         LEAN = 62
 
-        technique 'wiring_leaf', name: 'Wiring a leaf bead', level: 3, seconds: 50, demonstration_minutes: 5,
-          tools: %w[flat_pliers], cautions: %i[work_hardening], prerequisites: %w[twisting_pairs],
-          points: ['Lead the wire back along the outer edge of the leaf, over and not under.',
-                   'One or two wraps at the foot of the leaf: firm, not strangled.'],
-          goes_wrong: ['A wire lies across the face of the leaf | it slid off the edge | push it back with a nail | ' \
-                       'before the pair is twisted on | 1 | 0',
-                       'The leaf tilts | it is strangled | unwrap one turn, once only: soft wire hardens | before the next leaf | 2 | 0'],
-          practice: 'five leaves of scrap wire', practice_takes: ['line 300 mm'], practice_minutes: 8,
-          left_hand: 'A mirrored vine is as good, as long as both sides match.'
-
-        technique 'shaping_vine', name: 'Shaping wire by hand', level: 1, seconds: 90, demonstration_minutes: 1,
-          cautions: %i[work_hardening], points: ['Bend stems and turn leaves a little, each once: soft wire hardens.'],
-          goes_wrong: ['A stem breaks | bent to and fro | end that side there, and match the other side | never | 10 | 0']
-
         parameter :wire, :line, of: %i[wire]
         parameter :leaf, :pattern
         parameter :per_side, :integer, default: 10, range: 1..60

@@ -10,14 +10,6 @@ module Core
         rank 110
         takes_hanging
 
-        technique 'opening_eye', name: 'Opening and closing an eye', level: 1, seconds: 25, demonstration_minutes: 2,
-          tools: %w[flat_pliers round_pliers],
-          points: ['Swing the end sideways and back: never pull the eye apart.',
-                   'Close it past the middle and back, until the ends touch.'],
-          goes_wrong: ['The eye is no longer round | pulled open, not swung aside | round it on the pliers again | right away | 2 | 0',
-          'The next link slips out | the eye gapes | swing it past the middle and back | before it is worn | 1 | 0'],
-          practice: 'One eye of scrap wire', practice_minutes: 3
-
         parameter :unit, :pattern
         parameter :ring, :part, of: %i[ring split_ring connector], required: false
 

@@ -17,26 +17,6 @@ module Core
         WHIP_MINUTES = 15
         CEMENT_MINUTES = 20
 
-        technique 'whipping', name: 'Whipping a rope', level: 2, seconds: 180, demonstration_minutes: 4, tools: %w[scissors],
-          practice: 'ten turns round scrap rope', practice_minutes: 5, left_hand: 'Wind away from you.',
-          points: ['Wind over the loop, turn beside turn, then pull the end under.'],
-          goes_wrong: [
-            'Turns lie over each other | wound slack | take them back and wind with a pull | before the end is pulled under | 3 | 0'
-          ]
-        technique 'sealing_rope', name: 'Sealing rope ends', level: 2, seconds: 60, demonstration_minutes: 2,
-          tools: %w[tape scissors lighter],
-          cautions: %i[flame],
-          points: ['Tape, cut through the tape, and take it off before the flame.', 'A melted end burns the skin for two minutes.'],
-          goes_wrong: ['The end frays | cut without tape | tape further up and cut again | before the cap | 3 | 0']
-        technique 'trying_on', name: 'Trying on', level: 1, seconds: 60, demonstration_minutes: 1,
-          points: ['Try it on before anything is glued or pulled tight.', 'It moves freely, and it does not slip off.'],
-          goes_wrong: ['It is tight or slack when it is done | tried on too late | change it while it is dry | before the glue | 5 | 0']
-        technique 'cementing', name: 'Cementing an end', level: 2, seconds: 90, demonstration_minutes: 3, tools: %w[glue],
-          cautions: %i[cement],
-          practice: 'try both caps on dry', practice_minutes: 2,
-          points: ['Try it dry first.', 'A little inside the cap, and leave it overnight.'],
-          goes_wrong: ['It sets askew | moved while it set | wipe and set again while it is soft | in the first minutes | 5 | 0']
-
         parameter :rope, :line
         parameter :hook, :part, of: %i[hook clasp]
         parameter :cap, :part, of: %i[cord_end], required: false

@@ -13,11 +13,6 @@ module Core
         rank 40
         cut_to_body
 
-        technique 'memory_bend', name: 'Bending memory wire', level: 2, seconds: 20, demonstration_minutes: 2, tools: %w[flat_pliers],
-          points: ['Grip where the bend shall be, and push the end over with the thumb.', 'One bend, once: the wire is hard and breaks.'],
-          goes_wrong: ['The wire kinks inside the row | one strong push | take a new wire | never | 8 | 1 wire'],
-          practice: 'bend the end of an offcut up against a bead', practice_minutes: 2
-
         # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
         CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
         # Wire of each end that is turned into a loop (common practice, no source). A circle of it is 10 / π across, through the wire's

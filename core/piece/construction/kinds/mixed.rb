@@ -9,12 +9,6 @@ module Core
         key :mixed
         rank 15
 
-        technique 'spinning', name: 'Stringing with a bead spinner', level: 1, seconds: 1, demonstration_minutes: 3,
-          tools: %w[bead_spinner], points: ['The bent tip of the line lies in the beads, against their turning.',
-                                            'Turn slowly: the beads climb by themselves.'],
-          goes_wrong: ['Nothing climbs | the tip stands up | bend it lower | right away | 1 | 0'],
-          practice: 'fill a hand of line', practice_takes: ['line 150 mm'], practice_minutes: 3
-
         parameter :line, :line
         # The count of each is its share.
         parameter :mix, :pattern

@@ -20,19 +20,6 @@ module Core
         # From the back to the front.
         DRAWN = %i[leaf calyx petal middle].freeze
 
-        technique 'calyx', name: 'Calyx under a flower', level: 3, seconds: 120, demonstration_minutes: 4, tools: %w[flat_pliers],
-          prerequisites: %w[continuous_loop], practice: 'three small loops', practice_minutes: 5,
-          points: ['Its loops lie close under the petals', 'Twist below, never between'],
-          goes_wrong: ['Loops stand off | pulled down too late | push up and twist once more | before taping | 2 | 0']
-        technique 'leaf', name: 'Leaf with a pointed tip', level: 4, seconds: 240, demonstration_minutes: 5, tools: %w[flat_pliers],
-          prerequisites: %w[frame_row], easier: 'continuous_loop', practice: 'two rows about a frame', practice_minutes: 8,
-          points: ['Cross each row at a slant, at the tip more'],
-          goes_wrong: ['Both tips are pointed | turned at the wrong end | take the row back | before the next row | 4 | 0']
-        technique 'stem_taping', name: 'Taping a stem', level: 2, seconds: 60, demonstration_minutes: 3,
-          practice: 'tape a short piece of scrap wire', practice_minutes: 4, left_hand: 'Wind the other way',
-          points: ['Stretch the tape while you wind it, half over the turn before'],
-          goes_wrong: ['It will not stick | not stretched | stretch it until it turns paler | right away | 1 | 0']
-
         parameter :heads, :integer, default: 1, range: 1..12
         parameter :wire, :line, of: %i[wire]
         include Petals

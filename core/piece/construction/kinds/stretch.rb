@@ -13,22 +13,7 @@ module Core
         rank 30
         takes_hanging
 
-        technique 'pre_stretching', name: 'Stretching elastic', level: 1, seconds: 60, demonstration_minutes: 1,
-          points: ['Hand over hand along the whole length, a few times.', 'Let it rest before you cut or string.'],
-          goes_wrong: ['A gap opens after some days | not stretched first | string it again on new elastic | before stringing | 15 | 1 cut']
-
         CUTTERS_DO = ['scissors > cutters: Cut with the flat side to the knot.'].freeze
-        technique 'elastic_knot', name: 'Twist and loop in elastic', level: 2, seconds: 75, demonstration_minutes: 4, tools: %w[scissors],
-          stand_ins: CUTTERS_DO,
-          points: ['The twist lies on the beads before the loop is tied.', 'Hold the loop until the other end is through it.',
-                   'Pull all four cords, and pulse the pull.'],
-          goes_wrong: ['A gap stays at the knot | the twist was left slack | work the twist down | before the loop is tight | 1 | 0'],
-          practice: 'tie it in thick cord of two colours', practice_takes: ['line 200 mm'], practice_minutes: 4,
-          left_hand: 'Mirrored: the right end goes over the left one.'
-        technique 'surgeons_knot', name: "Surgeon's knot", level: 2, seconds: 40, demonstration_minutes: 2, tools: %w[scissors],
-          stand_ins: CUTTERS_DO, points: ['Twice round the first time, once the second.'],
-          goes_wrong: ['It slides | once round only | take it back and go round twice | before it is pulled tight | 1 | 0'],
-          practice: 'two knots on scrap elastic', practice_takes: ['line 200 mm'], practice_minutes: 3
 
         # From here on a knot with many bends holds, and one with few does not (common practice, no source).
         THICK = Measure::Length.mm(0.8)

@@ -11,15 +11,6 @@ module Core
         # Length of wire that one full twist of two wires takes up, in wire thicknesses (from memory).
         LAY = 7
 
-        technique 'twisting_pairs', name: 'Twisting a pair of wires', level: 2, seconds: 40, demonstration_minutes: 3,
-          tools: %w[flat_pliers],
-          cautions: %i[work_hardening], practice: 'six twists with two beads', practice_takes: ['line 300 mm'], practice_minutes: 6,
-          points: ['Hold both at the same slant and turn the bead, not the wires.',
-          'Two or three twists a bead, three or four where bundles cross.'],
-          goes_wrong: ['One wire winds round a straight one | one was held tighter | open the turns and hold both alike | ' \
-                       'within the next turn | 2 | 0',
-                       'It snaps | one turn too many | twist in a new wire at the last bead | as soon as it turns stiff | 6 | 1 cut']
-
         parameter :wire, :line, of: %i[wire]
         parameter :left, :pattern
         parameter :right, :pattern

@@ -13,18 +13,6 @@ module Core
         # Held at each end (common practice, no source: 355 to 380 in all for a 30 mm button in 0.64 wire).
         HOLD_MM = { lean: 35, usual: 50, generous: 75 }.freeze
 
-        technique 'shank_bail', name: 'Wire bail on a shank', level: 4, seconds: 240, demonstration_minutes: 6,
-          prerequisites: %w[wrapped_loop],
-          tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
-          points: ['As many turns on either side of the shank, so that it hangs straight.',
-                   'Tug before the coil goes on: nothing may move.'],
-          goes_wrong: [
-            'The button hangs askew | more turns on one side of the shank | wind one more on the other side | before the coil | 3 | 0',
-            'The stem turns in the shank | the first turns were slack | pull them tight with flat pliers | before the coil | 2 | 0',
-            'The wire snaps | bent to and fro at one spot | begin again with a new wire | as soon as it turns stiff | 12 | 1 cut'
-          ],
-          practice: 'Two turns and a bail of scrap wire', practice_takes: ['line 250 mm'], practice_minutes: 8
-
         parameter :wire, :line, of: %i[wire]
         parameter :button, :part, of: %i[bead pendant]
         # Across the shank that the wire goes round (from memory).

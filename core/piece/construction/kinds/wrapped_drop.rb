@@ -12,14 +12,6 @@ module Core
         # Straight up from the crossing to the loop (from memory).
         NECK_MM = 2.0
 
-        technique 'wrapping_drop', name: 'Wrapping a drop', level: 3, seconds: 150, demonstration_minutes: 5,
-          prerequisites: %w[wrapped_loop], tools: %w[round_pliers flat_pliers cutters], cautions: %i[cutting sharp_tails],
-          points: ['Cross the wires straight above the tip of the bead.', 'Hold the loop, and wind away from it.',
-                   'Loose turns over the shoulders use up the rest.'],
-          goes_wrong: ['The drop hangs askew | the wires crossed beside its tip | bend the neck upright | before it is wound | 2 | 0',
-                       'The top of the bead breaks | the first bend was pulled against it | take another bead | never | 4 | 1 bead'],
-          practice: 'one drop of scrap wire', practice_takes: ['line 250 mm'], practice_minutes: 6
-
         parameter :wire, :line, of: %i[wire]
         parameter :drop, :part, of: %i[pendant bead]
         parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
