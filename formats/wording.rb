@@ -49,6 +49,7 @@ module Formats
 
     def step(step, unit: :mm)
       said = step_sentences(step, unit)
+      said = say('steps.part_of', name: step.values[:part_of].tr('_', ' ').capitalize, said: said) if step.values[:part_of]
       said = say('steps.alike', number: step.alike, said: said) if step.alike > 1
       slack = step.values[:slack]
       most = slack.is_a?(Core::FromTo) ? slack.most : slack

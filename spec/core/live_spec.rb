@@ -166,6 +166,18 @@ RSpec.describe Core::Live do
     end
   end
 
+  # A row laid flat that is 6 mm longer than its step asks for makes a bracelet 6 mm longer inside.
+  it 'takes a length laid flat for the length inside that it makes' do
+    one = plan.person('1')
+    place = one.tasks.index { |task| described_class::LiveState.flat_length(task) }
+    asked = described_class::LiveState.flat_length(one.tasks[place])
+    steps = (0...place).map { |i| described_class::Event.new(key: "n#{i}", kind: :next, at: start + 60 + i, person: '1') }
+    flat = described_class::Event.new(key: 'f', kind: :measured_flat, at: start + 600, person: '1', detail: (asked + mm(6)).to_s)
+    after = described_class::LiveState.new(plan, events('0 start') + steps + [flat])
+    expect(after.people['1'].measured).to eq(one.piece.inside + mm(6))
+    expect(described_class::LiveState.new(plan, events('0 start') + [flat]).people['1'].measured).to be_nil
+  end
+
   it 'keeps the sign that was seen at a step until they go on' do
     seen = described_class::Event.new(key: 'p', kind: :problem, at: start + 60, person: '1', detail: 'the-gap-is-left-open')
     gone_on = described_class::Event.new(key: 'n', kind: :next, at: start + 120, person: '1')

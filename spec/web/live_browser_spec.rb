@@ -52,7 +52,9 @@ RSpec.describe 'Live', type: :feature do
     find('#taps-fold summary').click
     first('.taps li', text: 'Needs me: Tomasz Okonjo').click_button('Undo')
     expect(page).to have_no_css('.needs li', text: 'Tomasz Okonjo called')
-    click_on 'End the class'
+    unfold('end-fold')
+    expect(page).to have_css('#end-fold', text: 'Not finished: Ilse Marrow')
+    click_on 'End it now'
     expect(page).to have_text('The class has ended')
     visit '/classes/1/afterwards'
     expect(page).to have_css('#afterwards', text: 'What each step took').and have_link('What happened, as a table')
@@ -69,10 +71,15 @@ RSpec.describe 'Live', type: :feature do
       expect(page).to have_css('#card-1', text: "#{i + 2} of")
     }
     within('#card-1') do
-      fill_in 'Inside, measured', with: '150'
+      fill_in 'Measured', with: '154'
+      click_on 'Check: Ilse Marrow'
+      expect(page).to have_css('.live-advice', text: 'fits, goes on')
+      fill_in 'Measured', with: '150'
+      select 'inside, closed'
       click_on 'Check: Ilse Marrow'
       expect(page).to have_css('.live-advice', text: '150 mm inside: make it')
-      fill_in 'Inside, measured', with: '171'
+      fill_in 'Measured', with: '171'
+      select 'inside, closed'
       click_on 'Check: Ilse Marrow'
       expect(page).to have_css('.live-advice', text: 'fits, goes on')
       find('.trouble summary').click

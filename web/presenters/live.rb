@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'date'
 require 'securerandom'
 
 module Web
@@ -13,10 +14,11 @@ module Web
       # One person's card. step: in words, nil when all is done · share: hundredths of the usual time that are gone · chance: hundredths,
       # nil before it is known
       # look: whether the step is a checkpoint · advice: words for what was measured there, nil before
+      # flat: the length that the step asks for laid flat, nil where it asks for none
       # short: the step in a few words · signs: what goes wrong at the step, by its tap · problem: the one that was seen
       # steps: places of all their steps among the names of steps, before they are tapped
       Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :short, :minutes, :usual, :share, :chance, :hand, :here, :done,
-        :first, :look, :advice, :signs, :problem, :notes, :steps)
+        :first, :look, :flat, :advice, :signs, :problem, :notes, :steps)
       # How something shows that went wrong. detail: of its tap · words: what to do about it
       Sign = Core::Value.define(:detail, :sign, :words)
       # Those at one table, in order.
@@ -78,6 +80,12 @@ module Web
         return :before if @evening.started.nil?
 
         @evening.ended ? :after : :under_way
+      end
+
+      # @return [String, nil] that it is not planned for today; nil where it is, or is only practised
+      def other_day
+        planned, today = @result.workshop.date, Time.at(@now).to_date
+        say('live.other_day', planned: planned.strftime('%-d %B'), today: today.strftime('%-d %B')) unless practice? || planned == today
       end
 
       # @return [String] names a tap of its own

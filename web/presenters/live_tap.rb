@@ -40,7 +40,7 @@ module Web
       # A length in the studio's unit where none is written; all else is a key.
       def detail(kind)
         said = text('detail').strip
-        return (said if said.match?(%r{\A[\w:/-]{1,60}\z})) unless kind == :measured
+        return (said if said.match?(%r{\A[\w:/-]{1,60}\z})) unless %i[measured measured_flat].include?(kind)
 
         length = Core::Measure::Length.parse(said, default_unit: @unit)
         length.to_s if length.to_mm.between?(20, 2000)

@@ -83,6 +83,12 @@ module Core
         started ? [(ended || now) - started, 0].max / 60.0 : 0.0
       end
 
+      # @param task [Steps::Task, nil] @return [Measure::Length, nil] of the row laid flat, where a step asks for it
+      def self.flat_length(task)
+        asked = task&.step&.values.to_h[:length]
+        asked if asked.is_a?(Measure::Length) && task.step.checkpoint && task.step.key.end_with?('/check_length')
+      end
+
       private
 
       def take(event)
@@ -165,6 +171,7 @@ module Core
         when :helped then answered(person, event.at).with(hand: nil) if person.hand
         when :finished then person.with(place: person.tasks.size, since: event.at, hand: nil) if person.here
         when :measured then measured(person, event.detail)
+        when :measured_flat then measured_flat(person, event.detail)
         when :kit then person.with(kit: true) if person.here && !person.kit
         when :spare then person.with(spares: person.spares + [event.detail]) if person.here
         when :problem then person.with(problem: event.detail) if person.here && !person.done?
@@ -175,6 +182,17 @@ module Core
 
       def measured(person, text)
         person.with(measured: Measure::Length.parse(text)) if person.here
+      rescue Measure::NotALength
+        nil
+      end
+
+      # A row that is longer than its step asks for makes a piece that is as much longer inside.
+      def measured_flat(person, text)
+        asked = LiveState.flat_length(person.task)
+        piece = @plan.person(person.key)&.piece
+        return unless person.here && asked && piece
+
+        person.with(measured: piece.inside + ((Measure::Length.parse(text) - asked) / piece.wraps))
       rescue Measure::NotALength
         nil
       end

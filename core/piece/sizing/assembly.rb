@@ -135,7 +135,17 @@ module Core
           @blueprint.member(key).placed(work_up.steps).map do |step|
             joined(on_piece(step, waits[step.key], about(step, work_up, waits[step.key])), joints[step.key])
           end
-        end.then { |steps| needed(steps) })
+        end.then { |steps| named_apart(needed(steps)) })
+      end
+
+      # Two components alike say the same of different things: then each names its component.
+      def named_apart(steps)
+        alike = steps.group_by(&:text).values.select { |same| same.size > 1 }.flat_map { |same|
+          same.group_by(&:values).values.select { |equal| equal.size > 1 }.flatten
+        }
+        return steps if alike.empty?
+
+        steps.map { |step| alike.include?(step) ? step.with(values: { **step.values, part_of: step.key.split('/').first }) : step }
       end
 
       # What would open for nothing is left out.

@@ -45,7 +45,7 @@ module Web
             minutes: minutes.floor, usual: task && task.minutes.ceil,
             share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
             chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
-            look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person),
+            look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person), flat: flat(one, task),
             signs: task ? signs(task, person.key) : [], problem: problem(person), notes: notes(one.attendee))
         end
 
@@ -77,6 +77,11 @@ module Web
           piece = @plan.person(key)&.piece or return []
           steps = @evening.people.fetch(key).tasks.map(&:step)
           Formats::StepFaults.new(piece, steps).at(task.step, task.technique)
+        end
+
+        def flat(one, task)
+          asked = Core::Live::LiveState.flat_length(task)
+          length(asked) if asked && one.piece.round
         end
 
         # @return [String, nil] what to do about the length that was measured
