@@ -4,7 +4,9 @@ module Formats
   module TrueSize
     # What of a project is held against a drawing: the inside of each loop and eye, the pegs, rings, and how thick lines are. So that all
     # pairs of the class match.
-    class GaugeCardSvg < Sheet
+    class GaugeCardSvg
+      include Sheet
+
       # One thing to hold against it. across: millimetres
       Gauge = Core::Value.define(:across, :words)
       COLUMN = 60.0

@@ -3,7 +3,7 @@
 module Formats
   module TrueSize
     # What drawings at true size share: millimetres as units, and a bar to check the printer's scale.
-    class Sheet
+    module Sheet
       include SvgText
 
       INK = '#12161f'

@@ -4,7 +4,9 @@ module Formats
   module TrueSize
     # A strip to cut out and measure a wrist, neck or ankle with, in pieces that are glued where their letters meet. Its end goes through
     # the slit at zero; the number at the slit is the measure.
-    class StripSvg < Sheet
+    class StripSvg
+      include Sheet
+
       # The longest that is measured, in millimetres (from memory).
       LONGEST = { wrist: 230, neck: 480, ankle: 320 }.freeze
       HIGH = 14.0
