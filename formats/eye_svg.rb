@@ -89,10 +89,10 @@ module Formats
 
     # From its tip to both sides, and round below.
     def drop_path(half_wide, long)
-      low = foot + long - half_wide
-      side = "#{n(foot + (long * 0.35))} %s #{n(low - half_wide)}"
-      "M0 #{n(foot)}C0 #{format(side, n(half_wide))} #{n(half_wide)} #{n(low)}A#{n(half_wide)} #{n(half_wide)} 0 0 1 #{n(-half_wide)} #{n(low)}" \
-        "C#{n(-half_wide)} #{n(low - half_wide)} 0 #{n(foot + (long * 0.35))} 0 #{n(foot)}Z"
+      low, neck = foot + long - half_wide, n(foot + (long * 0.35))
+      wide = n(half_wide)
+      "M0 #{n(foot)}C0 #{neck} #{wide} #{n(low - half_wide)} #{wide} #{n(low)}A#{wide} #{wide} 0 0 1 #{n(-half_wide)} #{n(low)}" \
+        "C#{n(-half_wide)} #{n(low - half_wide)} 0 #{neck} 0 #{n(foot)}Z"
     end
 
     def bead_round(part)

@@ -178,7 +178,8 @@ RSpec.describe 'Pieces as their makers make them' do
       one = piece(key)
       flower = one.work_ups.keys.first
       role = key == 'dawn_bloom' ? 'bead' : 'petal'
-      expect(in_turn?(one, *["#{role}_load", role, "cut_#{role}", 'close_ring', 'check', 'bind'].map { |step| "#{flower}/#{step}" })).to be(true)
+      keys = ["#{role}_load", role, "cut_#{role}", 'close_ring', 'check', 'bind'].map { |step| "#{flower}/#{step}" }
+      expect(in_turn?(one, *keys)).to be(true)
       expect([one.round, one.parts.map { |use| use.part.kind }.uniq, one.cuts.map { |cut| cut.line.kind }.uniq - %i[wire tape]])
         .to eq([false, [:bead], []])
     end

@@ -111,7 +111,8 @@ RSpec.describe Formats::Wording do
 
   it 'hangs what cannot open in the eye that closes round it' do
     said = hung(%w[round_8], 'wrapped').to_h { |step| [step.key, described_class.step(step)] }
-    expect(said.values_at('link/last_eye', 'link/first_eye')).to match([/Hang the drop in it, and slide it/, /Hang the ring in it, and slide it/])
+    expect(said.values_at('link/last_eye', 'link/first_eye'))
+      .to match([/Hang the drop in it, and slide it/, /Hang the ring in it, and slide it/])
   end
 
   it 'keeps no words for a step that none of these makes' do

@@ -87,8 +87,8 @@ module Core
           {}
         end
 
-        # @return [Array<Catalogue::Technique>] that its steps use and a studio which lacks them gets: those in the file beside it, KIND with
-        #   .techniques.yaml, and those of the modules that it includes
+        # @return [Array<Catalogue::Technique>] that its steps use and a studio which lacks them gets: those in the file beside it, and
+        #   those of the modules that it includes
         def techniques
           @techniques ||= Catalogue::Teaching.parse(Kinds.taught(key))
         end

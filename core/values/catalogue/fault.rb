@@ -5,7 +5,7 @@ module Core
     # What goes wrong at a technique, as someone writes it on one line: how it shows | why | how it is put right | until when that is
     # cheap | minutes lost | what is lost. Only the first need be given. Minutes and losses of the shipped ones are from memory.
     Fault = Value.define(:sign, cause: '', repair: '', cheap_until: '', minutes: nil, lost: '') do
-      # @return [String] letters and dashes that stand for its sign, the same at whatever step it is seen
+      # @return [String] its sign in letters and dashes, the same at every step
       def mark
         sign.downcase.gsub(/[^a-z0-9]+/, '-')[0, Fault::MARK].delete_suffix('-')
       end

@@ -31,7 +31,11 @@ const move = (fields) => {
   const names = JSON.parse(card.closest('[data-names]').dataset.names);
   card.dataset.place = place;
   card.classList.add('is-waiting');
-  const told = { '[data-live-number]': Math.min(place + 1, steps.length), '[data-live-step]': names[steps[place]] || 'Done', '[data-live-minutes]': 'now' };
+  const told = {
+    '[data-live-number]': Math.min(place + 1, steps.length),
+    '[data-live-step]': names[steps[place]] || 'Done',
+    '[data-live-minutes]': 'now',
+  };
   Object.entries(told).forEach(([where, words]) => {
     const node = card.querySelector(where);
     if (node) node.textContent = words;

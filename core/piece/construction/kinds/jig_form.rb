@@ -39,7 +39,7 @@ module Core
         parameter :hammered, :boolean, default: false
 
         def problems
-          [(problem('bead', :bead_longer_than_stem, bead: bead.along + free, stem: stem) if bead && bead.along + free > stem),
+          [(problem('bead', :bead_longer_than_stem, bead: along(bead) + free, stem: stem) if bead && along(bead) + free > stem),
            (problem('bead_at', :no_eye_at_the_foot) if bead && bead_at == :foot && foot != :eye)].compact
         end
 
@@ -208,7 +208,7 @@ module Core
         end
 
         def bead_shape
-          lies = bead_at == :foot ? bead.along / 2 : stem / 2
+          lies = bead_at == :foot ? along(bead) / 2 : stem / 2
           part_shape(bead, :bead, foot_at + lies.to_mm)
         end
       end

@@ -144,7 +144,8 @@ module Core
           thick = wire.thickness.to_mm
           crossings = (side.to_mm / (thick * TwistedVine::LAY / 2)).round
           step = way * side.to_mm / crossings
-          strands = [-1, 1].map { |up| format('M0 0q%.2f %.2f %.2f 0', step / 2, up * thick * 1.3, step) + (format('t%.2f 0', step) * (crossings - 1)) }
+          further = format('t%.2f 0', step) * (crossings - 1)
+          strands = [-1, 1].map { |up| format('M0 0q%.2f %.2f %.2f 0', step / 2, up * thick * 1.3, step) + further }
           Making::Shape.new(item: wire, role: :line, x: half, y: 0.0, along: 0.0, across: thick, form: :path, path: strands.join,
             stage: "#{way.positive? ? 'right' : 'left'}_leaves")
         end
