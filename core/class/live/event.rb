@@ -10,8 +10,8 @@ module Core
     # @param person attendee key, nil where it is about all
     # @param undoes key of the event that an :undo takes back
     # @param detail what it says: a length as text for :measured and :measured_flat, a part's key for :spare, a step's for
-    #   :leave_out, a tool's for :tool_in and :tool_out (with how many, "key:6"), a technique's for :show, a table's number from 1 for :table_next, for :problem the
-    #   mark of the fault that was seen
+    #   :leave_out, a tool's for :tool_in and :tool_out (with how many, "key:6"), a technique's for :show, a table's number from 1
+    #   for :table_next, for :problem the mark of the fault that was seen
     Event = Value.define(:key, :kind, :at, person: nil, undoes: nil, detail: nil)
 
     class Event

@@ -39,7 +39,7 @@ module Core
         parameter :hammered, :boolean, default: false
 
         def problems
-          [(problem('bead', :bead_longer_than_stem, bead: along(bead) + free, stem: stem) if bead && along(bead) + free > stem),
+          [(problem('bead', :bead_longer_than_stem, bead: on_stem, stem: stem) if bead && on_stem > stem),
            (problem('bead_at', :no_eye_at_the_foot) if bead && bead_at == :foot && foot != :eye)].compact
         end
 
@@ -80,6 +80,11 @@ module Core
         def stem
           first = path.first
           first.turn? ? Measure::Length::ZERO : Measure::Length.mm(first.length)
+        end
+
+        # @return [Measure::Length] of straight wire that a bead needs
+        def on_stem
+          along(bead) + free
         end
 
         def free
