@@ -90,6 +90,7 @@ module Hostile
     'GET /classes/:id/handouts' => %w[seat],
     'GET /classes/:id/labels' => [],
     'GET /classes/:id/notes' => [],
+    'GET /classes/:id/true-size' => [],
     'POST /classes/:id/settings' => [*CLASS, 'title', 'date', 'start', 'minutes', 'venue', 'tool_sets'],
     'POST /classes/:id/piece' => [*CLASS, 'project', 'component', 'centre'],
     'POST /classes/:id/supply' => [*CLASS,

@@ -31,6 +31,7 @@ module Web
         GET /classes/:id/changes
         GET /classes/:id/course
         GET /classes/:id/handouts
+        GET /classes/:id/true-size
         GET /classes/:id/labels
         GET /classes/:id/log.csv
         GET /classes/:id/order.csv
