@@ -149,4 +149,36 @@ RSpec.describe 'Boundaries' do
     unknown = Core::Fit::Carrying.new(Core::Sizing::Blueprint.new(bracelet, sample_table).fit_usual, [])
     expect([unknown.grams, unknown.links]).to eq([nil, []])
   end
+
+  # Three wraps in 0.81 mm take 15.3 mm: 10 are held, or what lacks of 25.
+  it 'holds what a wrapped loop needs at the least: Core::Construction::Wire' do
+    held = [[:usual, 4], [:usual, 15.3], [:lean, 20], [:generous, 10]].map { |policy, wrapped|
+      Core::Construction::Wire.hold(policy, mm(wrapped)).to_mm.round(2) }
+    expect(held).to eq([21.0, 10.0, 8.0, 20.0])
+  end
+
+  it 'takes two taps for one up to three seconds apart, and no longer: Core::Live::DoubleTap' do
+    plan = Core::Planning::Plan.for(workshop: workshop, design: bracelet, attendees: [attendee(1, 165)], table: sample_table)
+    told = [3, 4].map do |apart|
+      taps = [[:start, 0], [:next, 60], [:next, 60 + apart]].map { |kind, at|
+        Core::Live::Event.new(key: "#{kind}#{at}", kind: kind, at: at, person: ('1' unless kind == :start)) }
+      Core::Live::DoubleTap.of(Core::Live::LiveState.new(plan, taps), 70).map(&:seconds)
+    end
+    expect(told).to eq([[3], []])
+  end
+
+  it 'has to spare what a session is longer than its work: Core::Steps::Timetable' do
+    rows = { '1' => [Core::Steps::Segment.new(kind: :work, from: 0, to: 50.0)], '2' => [Core::Steps::Segment.new(kind: :work, from: 0, to: 80.0)] }
+    table = Core::Steps::Timetable.new(rows: rows, available_minutes: 120)
+    expect([table.needed_minutes, table.spare_minutes, table.last_attendee]).to eq([80.0, 40.0, '2'])
+  end
+
+  # A single station has the same gap on either side, also where another is asked for at the ends.
+  it 'leaves a single station in the middle: Core::Construction::Kinds::Stations' do
+    parameters = { 'line' => 'cable', 'station' => [{ 'part' => 'round_8' }], 'holder' => 'seed', 'gap' => '200 mm', 'last_gap' => '10 mm',
+                   'crimp' => 'crimp' }
+    made = Core::Construction::Kinds.fetch(:stations).build(parameters, sample_table).call(target: mm(120), maker: Core::Making::Maker.new)
+    bead = made.layout.find { |shape| shape.item.key == 'round_8' }
+    expect([made.lengths.repeats, bead.x.round(3)]).to eq([1, 60.0])
+  end
 end
