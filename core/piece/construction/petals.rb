@@ -50,6 +50,13 @@ module Core
         [first, step("#{role}_more", technique, said[:more], **loads, after: [role.to_s], text: :petals_crossover_more)]
       end
 
+      # What is strung beyond what is used: where each petal has a wire of its own, the next takes it up.
+      # @return [Integer] beads
+      def strung_beyond(petal, number)
+        strung = petal.count * (petal.frame? ? 1 : number)
+        (strung * MORE).ceil - strung
+      end
+
       # @return [Making::Shape] of the first petal, or of those that follow it
       def at_its_step(shape, role, number)
         shape.with(stage: number.zero? ? role.to_s : "#{role}_more")

@@ -27,7 +27,8 @@ module Core
 
         def work_up(_solution, maker)
           total = petal.count * petals
-          Making::WorkUp.new(parts: [count(bead, total, :bead)], cuts: [cut(maker)], steps: steps,
+          parts = [count(bead, total, :bead), count(bead, strung_beyond(petal, petals), :left_over)]
+          Making::WorkUp.new(parts: parts, cuts: [cut(maker)], steps: steps,
             joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length),
             ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') })
         end

@@ -169,7 +169,7 @@ module Core
            step('wind', 'close_coil', 1, effort: [Rational(first_turns.round, a_time(20)), Rational(1, 2)].max,
              after: [seed ? 'load' : 'cut'], text: :"coil_wind#{by}#{'_beads' if seed}",
              values: { turns: seed ? first_turns.round(1) : first_turns, mandrel: mandrel, plain: plain_turns }),
-           (step('core', 'stringing', 1, after: %w[wind], values: { core: core.name }) if again && core),
+           (step('core', 'stringing', 1, after: %w[wind], values: { core: core }) if again && core),
            (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, a_time(6)), Rational(1, 3)].max,
              after: [core ? 'core' : 'wind'], text: core ? :coil_wind_on_core : :coil_wind_again,
              values: { turns: second_turns, mandrel: second_mandrel, plain: plain_turns }) if again),

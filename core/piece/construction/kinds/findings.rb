@@ -79,7 +79,7 @@ module Core
 
         def steps
           joining + row.select { |part| part.kind == :ear_back }.map { |back|
-            step('put_back', 'opening_eye', 1, last: true, effort: Rational(1, 2), values: { back: back })
+            step('put_back', 'measuring', 1, last: true, values: { back: back })
           }
         end
 

@@ -120,7 +120,10 @@ module Core
         end
 
         def parts
-          pieces.map { |piece| count(piece.petal.bead, piece.petal.count * piece.number * heads, piece.role) }
+          pieces.flat_map do |piece|
+            [count(piece.petal.bead, piece.petal.count * piece.number * heads, piece.role),
+             count(piece.petal.bead, strung_beyond(piece.petal, piece.number) * heads, :left_over)]
+          end
         end
 
         def cuts(maker)
