@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require 'json_schemer'
 require 'json'
 require 'stringio'
 require 'zlib'
