@@ -46,7 +46,7 @@ module Formats
     def told(later, step)
       key = later[LATER_STEP, 1] or return later
 
-      number = @numbers["#{step.key.split('/').first}/#{key}"]
+      number = @numbers["#{step.component}/#{key}"]
       number ? Wording.say('faults.before_step', number: number) : ''
     end
 

@@ -58,7 +58,7 @@ module Core
       end
 
       def work_up(step)
-        @piece.work_ups.fetch(step.key.split('/').first)
+        @piece.work_ups.fetch(step.component)
       end
 
       # Of its own component first, then of the whole piece.

@@ -27,6 +27,11 @@ module Core
       optional: false, last: false, line: nil, wires: 1, alike: 1, waits: 0, keeps: {}.freeze, adds: [].freeze, cautions: [].freeze,
       values: {}.freeze, order: [].freeze, pictured: nil,
       when_hung: false, takes_rest: false) do
+      # @return [String] key of its component, once it stands within one
+      def component
+        key.split('/').first
+      end
+
       # @param component [String] its key @return [StepUse] with keys "component/step"
       def within(component)
         start = "#{component}/"

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require 'tsort'
-
 module Core
   module Sizing
     # Puts the work-ups of a design's components together into one piece: drawing, working, joins and precedence.
@@ -129,13 +127,12 @@ module Core
       end
 
       def steps
-        waits = Precedence.new(@design, @standing, @work_ups, @meetings.pairs, closure).across
-        joints = Joints.new(@meetings.pairs + @meetings.closed_round).by_step
-        possible(@work_ups.flat_map do |key, work_up|
-          @blueprint.member(key).placed(work_up.steps).map do |step|
-            joined(on_piece(step, waits[step.key], about(step, work_up, waits[step.key])), joints[step.key])
-          end
-        end.then { |steps| named_apart(needed(steps)) })
+        placed = @work_ups.flat_map { |key, work_up| @blueprint.member(key).placed(work_up.steps) }
+        pairs = @meetings.pairs
+        waits = @blueprint.waits(Precedence.new(@design, @standing, @work_ups, pairs, closure, placed))
+        joints = Joints.new(pairs + @meetings.closed_round).by_step
+        steps = placed.map { |step| joined(on_piece(step, waits[step.key], about(step, waits[step.key])), joints[step.key]) }
+        named_apart(possible(needed(steps)))
       end
 
       # Two components alike say the same of different things: then each names its component.
@@ -145,7 +142,7 @@ module Core
         }
         return steps if alike.empty?
 
-        steps.map { |step| alike.include?(step) ? step.with(values: { **step.values, part_of: step.key.split('/').first }) : step }
+        steps.map { |step| alike.include?(step) ? step.with(values: { **step.values, part_of: step.component }) : step }
       end
 
       # What would open for nothing is left out.
@@ -158,32 +155,13 @@ module Core
       end
 
       # Steps that wait for each other are a fault of the design, told at the component of the first.
-      # @param steps [Array<Making::StepUse>]
-      # @return [Array<Making::StepUse>] the same
       # @raise [Making::InvalidParameters]
       def possible(steps)
-        return steps if in_order?(steps)
+        first, second = StepCircle.of(steps)
+        return steps unless first
 
-        waits = steps.to_h { |step| [step.key, step.after] }
-        children = ->(key, &block) { waits.fetch(key, []).each(&block) }
-        circle = TSort.strongly_connected_components(waits.method(:each_key), children).find { |found| found.size > 1 }
-        circle ? refuse_order(steps.select { |step| circle.include?(step.key) }) : steps
-      end
-
-      # @return [Boolean] whether each stands after all that it waits for, as most do: then none wait for each other
-      def in_order?(steps)
-        waits = steps.flat_map(&:after)
-        waits.empty? || begin
-          places = steps.each_with_index.to_h { |step, place| [step.key, place] }
-          steps.each_with_index.all? { |step, place| step.after.all? { |other| (places[other] || -1) < place } }
-        end
-      end
-
-      def refuse_order(steps)
-        names = steps.first(2).map do |step|
-          "#{@blueprint.table.technique(step.technique).name} (#{step.key.split('/').first.tr('_', ' ')})"
-        end
-        component = @design.component(steps.first.key.split('/').first)
+        names = [first, second].map { |step| "#{@blueprint.table.technique(step.technique).name} (#{step.component.tr('_', ' ')})" }
+        component = @design.component(first.component)
         problem = Making::DesignProblem.new(at: ['components', @design.components.index(component)], code: :steps_wait_for_each_other,
           values: { first: names.first, second: names.last })
         raise Making::InvalidParameters.new(component.construction, [problem])
@@ -199,11 +177,14 @@ module Core
       # A step that cuts says how long, under the role of the cut; a checkpoint, how much line stays bare.
       # What closes the piece, where it is there before a row is drawn up, is fastened for that.
       # @return [Hash{Symbol=>Measure::Length, FromTo, Symbol}]
-      def about(step, work_up, waits)
+      def about(step, waits)
         return { circle: :fastened } if step.values[:circle] && fastened_before?(waits)
-        return CUT_LENGTHS[work_up.cuts].merge(all_cuts: work_up.cuts) if step.key.include?('/cut')
+        return NOTHING unless step.checkpoint || step.key.include?('/cut')
 
-        step.checkpoint && work_up.cuts.any? { |cut| cut.slack.positive? } ? { slack: @bend.slack } : NOTHING
+        cuts = @work_ups.fetch(step.component).cuts
+        return CUT_LENGTHS[cuts].merge(all_cuts: cuts) if step.key.include?('/cut')
+
+        cuts.any? { |cut| cut.slack.positive? } ? { slack: @bend.slack } : NOTHING
       end
 
       def fastened_before?(waits)

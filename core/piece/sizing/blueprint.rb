@@ -21,6 +21,7 @@ module Core
         @members = Members.new(design, table)
         @search = SizeSearch.new(design, @members)
         @assemblies = LruCache.new(MOST_ASSEMBLIES)
+        @waits = LruCache.new(MOST_ASSEMBLIES)
       end
 
       # @return [Array<String>] keys of the techniques that a design's steps use; none where the catalogue cannot build it
@@ -71,6 +72,12 @@ module Core
       # @param key [String] of a component @return [Member]
       def member(key)
         @members.all.fetch(key)
+      end
+
+      # @param precedence [Precedence] in one piece
+      # @return [Hash{String=>Array<String>}] which steps wait for which, worked out once for all pieces of its outline
+      def waits(precedence)
+        @waits.fetch(precedence.outline) { precedence.across }
       end
 
       # @return [Array<String>] of the components on the path, in order

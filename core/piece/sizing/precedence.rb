@@ -7,13 +7,22 @@ module Core
       # @param standing [Placements] @param work_ups [Hash{String=>Making::WorkUp}] of the whole piece
       # @param meetings [Array<Array(Array(String, Making::Attachment))>] pairs of component and its end that meet
       # @param closure [Array<String>] components that close the piece, none where it is closed by nothing that is fastened
-      def initialize(design, standing, work_ups, meetings, closure = [])
+      # @param steps [Array<Making::StepUse>] of the whole piece, as their own components order them
+      def initialize(design, standing, work_ups, meetings, closure, steps)
         @closure = closure
         @design = design
         @standing = standing
         @work_ups = work_ups
         @meetings = meetings
+        @steps = steps
         @waits = Hash.new { |waits, step| waits[step] = [] }
+      end
+
+      # @return [Array] equal for two pieces of one design whose steps wait for the same; sizes mostly differ in numbers alone
+      def outline
+        @outline ||= [@closure, @steps.map { |step| [step.key, step.after, step.text] },
+          @meetings.map { |sides| sides.map { |key, one| [key, one.opening_step, one.closing_step] } },
+          @design.hung.map { |component| @standing.hanging(component).then { |key, anchors| [key, anchors.map(&:closing_step)] } }]
       end
 
       # @return [Hash{String=>Array<String>}] step to those it waits for; nil for one that waits for none
@@ -40,9 +49,8 @@ module Core
         end
         return if met.empty?
 
-        steps = within_piece
         met.each do |hard, soft|
-          line_ends(soft).each { |step| @waits[step].concat(last_steps(hard)) unless all_steps(hard).intersect?(waiting_for(step, steps)) }
+          line_ends(soft).each { |step| @waits[step].concat(last_steps(hard)) unless all_steps(hard).intersect?(waiting_for(step)) }
         end
       end
 
@@ -91,15 +99,10 @@ module Core
       def fasten_first
         return if @closure.empty?
 
-        steps = within_piece
-        steps.select { |step| step.values[:circle] }.each do |drawn_up|
+        @steps.select { |step| step.values[:circle] }.each do |drawn_up|
           fastened = @closure.flat_map { |key| all_steps(key) }
-          @waits[drawn_up.key].concat(fastened) unless fastened.intersect?(waiting_for(drawn_up.key, steps))
+          @waits[drawn_up.key].concat(fastened) unless fastened.intersect?(waiting_for(drawn_up.key))
         end
-      end
-
-      def within_piece
-        @work_ups.flat_map { |key, work_up| work_up.steps.map { |step| step.within(key) } }
       end
 
       # What takes up the rest is cut once the length of the rest is known.
@@ -120,20 +123,16 @@ module Core
 
       # An ear wire is hung when all else is done but what itself waits for it.
       def hang_last
-        return if @work_ups.each_value.none? { |work_up| work_up.steps.any?(&:last) }
-
-        steps = within_piece
-        steps.select(&:last).each do |last|
-          later = waiting_for(last.key, steps)
-          @waits[last.key].concat(steps.map(&:key) - later - [last.key])
+        @steps.select(&:last).each do |last|
+          @waits[last.key].concat(@steps.map(&:key) - waiting_for(last.key) - [last.key])
         end
       end
 
       # @return [Array<String>] keys of the steps that wait for one, directly or for another that does
-      def waiting_for(key, steps)
+      def waiting_for(key)
         found = [key]
         loop do
-          more = steps.select { |step| !found.include?(step.key) && (step.after + @waits[step.key]).intersect?(found) }.map(&:key)
+          more = @steps.select { |step| !found.include?(step.key) && (step.after + @waits[step.key]).intersect?(found) }.map(&:key)
           return found - [key] if more.empty?
 
           found.concat(more)

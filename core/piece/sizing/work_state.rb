@@ -16,14 +16,14 @@ module Core
       def initialize(piece, steps)
         @piece = piece
         @places = steps.each_with_index.to_h { |step, place| [step.key, place] }
-        @by_owner = steps.group_by { |step| step.key.split('/').first }
+        @by_owner = steps.group_by { |step| step.component }
         @hanging = steps.select { |step| step.values[:hung]&.any? }
       end
 
       # @return [Moment, nil] nil where the step puts on nothing that is drawn
       def after(step)
         place = @places[step.key] or return
-        owner = step.key.split('/').first
+        owner = step.component
         shown = scene(owner)
         added = shown.select { |_, at| at == place }.map(&:first)
         return if added.empty?
@@ -93,7 +93,7 @@ module Core
       # @return [Array<(Integer, Array<String>)>] the place of each step that hangs something in, and the components that it joins
       def joints
         @joints ||= @hanging.filter_map do |step|
-          owner = step.key.split('/').first
+          owner = step.component
           others = @piece.layout.select { |shape| shape.owner != owner && hangs?(step, shape) }.map(&:owner).uniq
           [@places[step.key], [owner, *others]] if others.any?
         end
@@ -108,7 +108,7 @@ module Core
       def hangs?(step, shape)
         own = (@own_items ||= Hash.new { |known, owner|
           known[owner] = @piece.layout.select { |one| one.owner == owner }.map { |one| one.item.key }.uniq
-        })[step.key.split('/').first]
+        })[step.component]
         step.values[:hung].any? { |item| item.key == shape.item.key } && !own.include?(shape.item.key)
       end
     end
