@@ -14,6 +14,8 @@ gem 'icalendar', '~> 2.13'
 gem 'json_schemer', '~> 2.4'
 # Writes letters as files that mail programs open.
 gem 'mail', '~> 2.8'
+# Solves for what is learnt in the middle of a class.
+gem 'matrix', '~> 0.4'
 gem 'prawn', '~> 2.5'
 gem 'prawn-svg', '~> 0.40.4'
 gem 'prawn-table', '~> 0.2.2'

@@ -18,6 +18,7 @@ module Application
     def initialize(runner)
       @runner = runner
       @asked = Core::LruCache.new(MOST)
+      @beside = Core::LruCache.new(MOST, by_identity: true)
       @lock = Mutex.new
     end
 
@@ -27,8 +28,10 @@ module Application
         last = @asked[id]
         next if last && last.taken == evening.taken.size && now - last.at < OLD_SECONDS
 
-        job = submit([:live, id], model, evening, now)
-        @asked[id] = Asked.new(evening.taken.size, now, job, forecast(last), levers(id, model, evening, now))
+        beside = @beside.fetch(model) { Core::Session::BesideWork.watched(Core::Session::Simulation.new(model)) }
+        from_here = Core::Live::RemainingModel.new(model, evening, now, beside)
+        levers = levers(id, evening, now) { |changed| Core::Live::RemainingModel.new(model, changed, now, beside, pace: from_here.pace) }
+        @asked[id] = Asked.new(evening.taken.size, now, submit([:live, id], from_here), forecast(last), levers)
       end
     end
 
@@ -56,16 +59,17 @@ module Application
 
     private
 
-    def submit(about, model, evening, now)
-      rest = Core::Live::RemainingModel.new(model, evening, now).model
+    def submit(about, from_here)
+      rest = from_here.model
       rest && @runner.submit(Tasks::Simulate.new(model: rest, stages: STAGES), title: 'Will we finish, from here?', about: about)
     end
 
     # What would come of each lever, worked out after the forecast itself.
-    def levers(id, model, evening, now)
+    # @yield [Core::Live::LiveState] as it would be @yieldreturn [Core::Live::RemainingModel]
+    def levers(id, evening, now)
       Core::Live::LastChanges.of(evening, now).each_with_index.to_h do |lever, i|
         changed = evening.with(Core::Live::LastChanges.event(lever, "lever-#{i}", now))
-        [[lever.kind, lever.detail], submit([:live, id, i], model, changed, now)]
+        [[lever.kind, lever.detail], submit([:live, id, i], yield(changed))]
       end
     end
 

@@ -6,7 +6,7 @@ module Demo
   class HiddenStudio
     # Spreads of logarithms with which a studio is drawn: of a technique's time, of what one class has in common, of other values.
     TECHNIQUES = 0.3
-    IN_A_CLASS = 0.12
+    IN_A_CLASS = 0.1
     OTHERS = 0.25
     # Millimetres by which pieces differ.
     PIECES_MM = 2.0
@@ -50,7 +50,9 @@ module Demo
 
     # @param inputs [Core::Planning::Inputs] @return [Core::Session::Model, Core::Session::Impossible] with what is true of this studio
     def model(inputs, plan = inputs.plan)
-      Core::Session::Modelling.new(plan, inputs.calibration.with(between: between, help: help)).model
+      found = Core::Session::Modelling.new(plan, inputs.calibration.with(between: between, help: help)).model
+      # What an evening has in common is drawn here.
+      found.is_a?(Core::Session::Impossible) ? found : found.with(together: 0.0)
     end
 
     private
@@ -65,8 +67,8 @@ module Demo
     end
 
     def on_the_day(run)
-      random = Random.new(run)
-      paces.transform_values { |pace| pace * HiddenStudio.log_normal(random, @in_a_class) }
+      evening = HiddenStudio.log_normal(Random.new(run), @in_a_class)
+      paces.transform_values { |pace| pace * evening }
     end
   end
 end

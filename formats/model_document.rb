@@ -12,7 +12,7 @@ module Formats
       {
         'minutes' => model.minutes, 'helpers' => model.helpers, 'clearing' => model.clearing, 'help_minutes' => model.help_minutes,
         'help_sigma' => Core::Session::Engine::HELP_SIGMA, 'check_minutes' => model.check_minutes, 'sigmas' => model.sigmas,
-        'between_sigma' => model.between,
+        'between_sigma' => model.between, 'together_sigma' => model.together,
         'stuck' => model.stuck, 'walking' => model.walking, 'neighbours' => model.neighbours, 'fatigue' => model.fatigue,
         'tires_after' => model.tires_after, 'assistant_pace' => model.assistant_pace, 'put_down' => model.put_down,
         'late_share' => model.late_share, 'late_minutes' => model.late_minutes, 'tools' => model.tools,

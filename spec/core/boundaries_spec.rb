@@ -104,7 +104,7 @@ RSpec.describe 'Boundaries' do
   end
 
   it 'pulls a value in to two and a half spreads from the middle: Core::Logbook::Outliers' do
-    expect(Core::Logbook::Outliers.pulled_in([-10, -2.5, 0, 2.5, 10].map(&:to_f), 1.0)).to eq([-2.5, -2.5, 0.0, 2.5, 2.5])
+    expect(Core::Logbook::Outliers.pulled_in([-10, -2.5, 0, 2.5, 10].map(&:to_f), [1.0] * 5)).to eq([-2.5, -2.5, 0.0, 2.5, 2.5])
   end
 
   # Large loop 15 mm, small ones 4, wire 1.02: a small loop above and one below add to it, and no third.
@@ -168,7 +168,8 @@ RSpec.describe 'Boundaries' do
   end
 
   it 'has to spare what a session is longer than its work: Core::Steps::Timetable' do
-    rows = { '1' => [Core::Steps::Segment.new(kind: :work, from: 0, to: 50.0)], '2' => [Core::Steps::Segment.new(kind: :work, from: 0, to: 80.0)] }
+    rows = { '1' => [Core::Steps::Segment.new(kind: :work, from: 0, to: 50.0)], '2' => [Core::Steps::Segment.new(kind: :work, from: 0,
+      to: 80.0)] }
     table = Core::Steps::Timetable.new(rows: rows, available_minutes: 120)
     expect([table.needed_minutes, table.spare_minutes, table.last_attendee]).to eq([80.0, 40.0, '2'])
   end

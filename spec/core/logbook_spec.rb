@@ -4,33 +4,67 @@ require 'eager_bench'
 EagerBench.load(:demo)
 
 RSpec.describe Core::Logbook::TimeLearning do
-  let(:between) { Core::Setup::Calibration.new.between }
-  let(:learning) { described_class.new(between) }
+  let(:calibration) { Core::Setup::Calibration.new }
+  let(:learning) { described_class.new(calibration) }
 
-  def tries(ratio, number, session: 'a', weight: 1.0)
-    Array.new(number) { |i|
-      Core::Logbook::TimeObservation.new(technique: 'x', log: Math.log(ratio), variance: 0.05, session: session,
-        person: i.to_s, weight: weight)
-    }
+  def said(ratio, session: 'a', weight: 1.0)
+    Core::Logbook::TimeSaid.new(technique: 'x', session: session, tries: 6, factor: Math.log(ratio), variance: 0.01, people: 4.0,
+      weight: weight)
   end
 
   # Conjugate normal model with known variances, in closed form (Gelman et al., Bayesian Data Analysis, 2.5).
-  [[1, 1, 1.0], [6, 1, 1.0], [6, 3, 1.0], [6, 3, 0.25]].each do |number, classes, weight|
-    it "weighs #{number} tries in each of #{classes} classes, each counting #{weight}, against what was known, as the closed form does" do
-      spread = (0.05 + Math.log(1 + (between**2))) / number
-      precision = weight * classes / ((0.15**2) + spread)
+  [[1, 1.0], [3, 1.0], [3, 0.25]].each do |classes, weight|
+    it "weighs #{classes} classes, each counting #{weight}, against what was known, as the closed form does" do
+      precision = weight * classes / ((0.1**2) + (Math.log(1 + (calibration.between**2)) / 4) + 0.01)
       expected = precision * Math.log(1.5) / (precision + (1 / (0.3**2)))
-      found = learning.lessons((1..classes).flat_map { |k| tries(1.5, number, session: k.to_s, weight: weight) }).first
-      expect([found.number, found.classes, Math.log(found.value)]).to match([number * classes, classes, be_within(1e-9).of(expected)])
+      found = learning.lessons((1..classes).map { |k| said(1.5, session: k.to_s, weight: weight) }).first
+      expect([found.number, found.classes, Math.log(found.value)]).to match([6 * classes, classes, be_within(1e-9).of(expected)])
       expect(Math.log(found.high / found.low)).to be_within(1e-9).of(2 * 1.2816 / Math.sqrt(precision + (1 / (0.3**2))))
     end
   end
 
-  it 'moves little for one try, is not pulled by one that lasted for hours, and says nothing of what nobody tried' do
-    expect(learning.lessons(tries(2.0, 1)).first.value).to be < 1.55
-    plain, pulled = [tries(1.0, 9), tries(1.0, 9) + tries(40.0, 1)].map { |all| learning.lessons(all).first.value }
-    expect(pulled / plain).to be < 1.12
-    expect(learning.lessons([])).to eq([])
+  it('says nothing of what nobody tried') { expect(learning.lessons([])).to eq([]) }
+end
+
+RSpec.describe Core::Logbook::TimesOfClass do
+  def tries(minutes, technique: 'x', **more)
+    minutes.each_with_index.map { |one, i|
+      Core::Logbook::TimeObservation.new(technique: technique, session: 'a', person: i.to_s, planned: 4.0, minutes: one, variance: 1.0,
+        **more)
+    }
+  end
+
+  def of(*tries)
+    described_class.new(tries.flatten, 0.02)
+  end
+
+  # Sound tries alone: their mean on the scale of the logarithm, and the variance of it.
+  it 'says of sound taps what their logarithms do' do
+    minutes = [4.4, 5.0, 5.2, 5.9, 6.3]
+    spread = Math.log(1 + (1.0 / 16))
+    found = of(tries(minutes)).said.first
+    expect(found.factor).to be_within(0.02).of((minutes.sum { |one| Math.log(one / 4) } / 5) + (spread / 2))
+    expect([found.tries, found.people, found.variance]).to match([5, be_within(0.05).of(5), be_within(0.003).of(spread / 5)])
+  end
+
+  it 'is not pulled by taps that are off, says how many are, and tells less the more there are' do
+    sound, off, many = [[5.0] * 8, ([5.0] * 7) + [95.0], ([5.0] * 8) + [9.5, 0.2, 11.0, -1.5]].map { |minutes| of(tries(minutes)) }
+    expect([off, many].map { |one| one.said.first.factor - sound.said.first.factor }).to all(be_within(0.12).of(0))
+    expect([sound, off, many].map(&:off)).to match([be < 0.05, be_between(0.06, 0.12), be_between(0.12, 0.4)])
+    expect([sound, off, many].map { |one| one.said.first.variance }).to eq([sound, off, many].map { |one| one.said.first.variance }.sort)
+    expect(off.off_by).to be > 40
+  end
+
+  # One tap of others shifts all who began by it.
+  it 'leaves out what the taps of others tell where many are off' do
+    wild = tries([5.0] * 4) + tries([9.0, 0.3, 12.0, -2.0, 15.0, 0.1], technique: 'y')
+    regular, irregular = [of(tries([8.0] * 6, technique: 'z', by_others: true)), of(wild, tries([8.0] * 6, technique: 'z',
+      by_others: true))]
+    expect([regular, irregular].map { |one| one.said.map(&:technique) }).to eq([['z'], %w[x y]])
+  end
+
+  it 'says nothing where nothing was tried, and no class takes less than a tenth' do
+    expect([of.said, of(tries([-3.0, -1.0])).said.first.factor]).to match([[], be >= Math.log(0.1)])
   end
 end
 
@@ -44,7 +78,8 @@ RSpec.describe Core::Logbook::SpreadLearning do
       own.each_with_index.filter_map { |log, technique|
         next if without.include?([person, technique])
 
-        Core::Logbook::TimeObservation.new(technique: technique.to_s, person: person.to_s, session: session, log: log, variance: 0.05)
+        Core::Logbook::TimeObservation.new(technique: technique.to_s, person: person.to_s, session: session, planned: 1.0,
+          minutes: Math.exp(log), variance: 0.05)
       }
     }
   end
@@ -138,6 +173,27 @@ RSpec.describe Core::Logbook::Learnt do
     end
     expect(off.count(&:first).fdiv(off.size)).to be_between(0.7, 0.95)
     expect(off.sum { |one| one[1] }).to be < off.sum(&:last) / 2
+  end
+
+  # The simulator played back: what it adds to the work is taken out by the same model.
+  it 'finds factors of 1 where all is as planned, also for tired people who wait for tools, help and looks' do
+    tries = (1..12).flat_map { |number| held(Demo::HiddenStudio.new(paces: {}, between: 0.0), number).tries }
+    ratios = tries.group_by(&:technique).transform_values { |same| same.sum(&:minutes) / same.sum(&:planned) }
+    expect(ratios.values).to all(be_within(0.06).of(1.0))
+    expect(tries.sum(&:minutes) / tries.sum(&:planned)).to be_within(0.03).of(1.0)
+    expect(ratios.size).to be > 2
+  end
+
+  it 'says that taps came late or were forgotten, and learns nothing from steps that were tapped with longer ones' do
+    studio = Demo::HiddenStudio.new(paces: {})
+    taps = studio.teach(inputs(1))
+    nexts = taps.select { |tap| tap.kind == :next }.group_by(&:person).values
+    late = nexts.flat_map { |own| own.each_cons(2).select.with_index { |_, i| i.even? } }.to_h { |tap, after| [tap.key, after.at - 1] }
+    forgotten = Core::Logbook::HeldClass.of(inputs(1), taps.map { |tap| late.key?(tap.key) ? tap.with(at: late[tap.key]) : tap })
+    punctual = held(studio, 0)
+    expect([punctual, forgotten].map { |one| one.summary.irregular }).to eq([false, true])
+    expect(forgotten.tries.size).to be < punctual.tries.size
+    expect(forgotten.tries.map { |try| try.minutes / try.planned }.sum / forgotten.tries.size).to be_within(0.35).of(1.0)
   end
 
   it 'reads a class as it went: who called, what was lost, how long pieces came out, whether all were in time; nothing else' do

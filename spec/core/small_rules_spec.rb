@@ -6,7 +6,7 @@
 RSpec.describe Core do
   # By hand: 2.4996 g are 2500 mg; 12.5 mg a bead make 200 beads, 12.4 make 201.6.
   it 'weighs to the nearest milligram and counts to the nearest bead (WeighIn)' do
-    expect([12.5, 12.4].map { |mass| Core::Supply::WeighIn.grams(2.4996, mass).count }).to eq([200, 202])
+    expect([12.5, 12.4, 1.0].map { |mass| Core::Supply::WeighIn.grams(2.4996, mass).count }).to eq([200, 202, 2500])
     expect(Core::Supply::WeighIn.of([2490, 2510, 2500], 12.5).spread).to eq(2)
   end
 
@@ -79,5 +79,67 @@ RSpec.describe Core do
       expect(luck.stuck_from.fdiv(places)).to be_within(0.01).of(share)
     end
     expect(Core::Session::Engine::Step::Luck.of(0.1, 50.0).stuck_from).to eq(places)
+  end
+
+  # Kept: five alike are said as "five times", not to the middle and back; nothing is gained by going back.
+  it 'says a row to its middle and back only where that is shorter (BeadOrder)' do
+    rows = { 'aaaaa' => false, 'abcba' => true, 'aabbaa' => true, 'ababa' => true }
+    found = rows.to_h { |row, _| [row, Core::Making::BeadOrder.of(row.chars.map { |name| part(name, 6) }).mirrored] }
+    expect(found).to eq(rows)
+  end
+
+  # CRC Handbook of Chemistry and Physics, physical constants of metals and minerals, g/cm³; a metre of wire 1 mm thick is 0.7854 cm³.
+  it 'weighs a metre of wire by its metal (Mass)' do
+    known = { 'brass' => 8.5, 'steel' => 7.87, 'copper' => 8.96, 'silver' => 10.5, 'bronze' => 8.8, 'nickel silver' => 8.7,
+      'aluminium' => 2.70,
+              'gold' => 13.1 }
+    known.each do |metal, density|
+      wire = Core::Catalogue::Line.new(key: 'w', name: 'w', kind: :wire, thickness: mm(1), material: metal)
+      expect([metal, Core::Catalogue::Mass.of_length(wire, mm(1000)) / 785.398]).to match([metal, be_within(density * 0.01).of(density)])
+    end
+  end
+
+  # From memory; docs/session.md names each beside what it does.
+  it 'begins with the minutes, paces and shares that docs/session.md names (Calibration)' do
+    told = File.read(File.join(__dir__, '../../docs/session.md'))
+    start = Core::Setup::Calibration.new
+    ["#{start.help_minutes} min lognormal", "#{start.walking_minutes} min each time a tool", "quick #{start.quick}, slow #{start.slow}",
+     "#{(start.between * 100).round} %", "#{(start.help * 100).round} % more where all is new", "log2(#{start.learning})",
+     "answer #{(start.neighbours * 100).round} of 100 calls", "takes #{start.assistant_pace} times as long",
+     "more than #{start.tires_after} min after the start or the break take #{(start.fatigue * 100).round} % longer",
+     "the evening has in common (spread #{start.evening}), what a technique has (#{start.doubt}), what a person has (#{start.between})"]
+      .each { |words| expect(told).to include(words) }
+  end
+
+  it 'changes what is smaller before what is larger (Cures)' do
+    loop = Core::Fit::Cures::SetLoop.new('strand', mm(4))
+    expect([Core::Fit::Cures::UseColourway.new('x'), loop, Core::Fit::Cures::TrimTails.new('x')].map(&:change)).to eq([0, 0.2, 0.5])
+  end
+
+  # Crimp 2.6 mm wide: a cover of just that room closes over it.
+  it 'offers covers that have just the room (CoverCloses)' do
+    crimp = part('wide_crimp', 2, 2.6, kind: :crimp)
+    covers = { small: 2.5, exact: 2.6, large: 3.0 }.map { |key, room| part("#{key}_cover", 4, 4, kind: :cover, hole: mm(room)) }
+    table = sample_table.with(parts: [crimp, *covers].to_h { |one| [one.key, one] })
+    join = Core::Making::Join.new(kind: :cover_on_crimp, inner: crimp, outer: covers.first, at: 0.0)
+    cures = Core::Fit::Rules::CoverCloses.new(table).call(join).cures
+    expect(cures.map { |cure| cure.values[:to] }).to contain_exactly('exact cover', 'large cover')
+  end
+
+  it 'keeps what is just long enough and throws away what is shorter (CutPlan)' do
+    bars = [80, 100, 120, 40].map { |left| Core::Cutting::Bar.new(length: mm(left), pieces: []) }
+    plan = Core::Cutting::CutPlan.new(bars: bars, bound: 0, too_long: [], unplaced: [], usable: mm(100))
+    expect([plan.offcuts, plan.scrap]).to eq([[mm(120), mm(100)], mm(120)])
+  end
+
+  it 'counts all kinds in a mixed pack (Offer)' do
+    expect(Core::Supply::Offer.new(supplier: 's', kind: :part, price: Core::Money.new(minor: 100, currency: 'EUR'), item: 'a',
+      unit: :piece, amount: 10,
+      also: { 'b' => 5, 'c' => 4 }).pieces).to eq(19)
+  end
+
+  it 'leaves a column of a chart with rows of different lengths as it is (ChartEdit)' do
+    chart = { 'palette' => { 'A' => 'seed' }, 'rows' => %w[AAA AA] }
+    expect(Core::Project::ChartEdit.shift(chart, 2)).to eq(chart)
   end
 end

@@ -56,18 +56,18 @@ RSpec.describe Web::Routes::Learning, type: :request do
   end
 
   it 'learns nothing from a class that is left out, says so, and lets old classes count less' do
-    measuring = studio.catalogue.table.technique('measuring').name
+    stringing = studio.catalogue.table.technique('stringing').name
     taught = studio.live_events.taught.keys
-    expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size} classes")
+    expect(learnt.fetch(stringing)[0]).to end_with("in #{taught.size} classes")
     send_form("/classes/#{taught.first}/note", teaches: '0', taken: '', remark: 'Too loud',
       revision: studio.classes.find(taught.first).revision.to_s)
     expect(studio.classes.find(taught.first).state.workshop.note).to eq(Core::Setup::Note.new(remark: 'Too loud', teaches: false))
-    expect(learnt.fetch(measuring)[0]).to end_with("in #{taught.size - 1} classes")
+    expect(learnt.fetch(stringing)[0]).to end_with("in #{taught.size - 1} classes")
     expect(page).to include('left out')
-    wide = learnt.fetch(measuring)[3]
+    wide = learnt.fetch(stringing)[3]
     send_form('/techniques/learnt/fade', months: '1')
     expect(studio.settings.fade_months).to eq(1)
-    expect(learnt.fetch(measuring)[3]).not_to eq(wide)
+    expect(learnt.fetch(stringing)[3]).not_to eq(wide)
     send_form('/techniques/learnt/fade', months: 'soon')
     expect(last_response.status).to eq(422)
     expect(Nokogiri::HTML(page).at('#field-months')['value']).to eq('soon')

@@ -11,6 +11,8 @@ module Web
         quick: 0.1..1.0,
         slow: 1.0..10.0,
         between: 0.0..1.0,
+        evening: 0.0..1.0,
+        doubt: 0.0..1.0,
         learning: 0.5..1.0,
         help: 0.0..1.0,
         help_minutes: 0.1..60.0,

@@ -11,6 +11,8 @@ module Web
         quick: 'Quickest time of a step, of its usual one',
         slow: 'Slowest time of a step, of its usual one',
         between: 'How much people of one level differ (0.15 is 15 %)',
+        evening: 'How much one evening differs from another (0.1 is 10 %)',
+        doubt: 'How far a technique’s time may be off (0.2 is 20 %)',
         learning: 'Learning rate: time falls to this share at each doubling',
         help: 'Chance of a call for help where all is new',
         help_minutes: 'One visit of yours, minutes',

@@ -19,7 +19,7 @@ module Web
       MOST_CLASSES = 25
 
       # One class it is learnt from.
-      HeldRow = Core::Value.define(:id, :title, :date, :people, :tries, :told, :came_true, :teaches)
+      HeldRow = Core::Value.define(:id, :title, :date, :people, :tries, :told, :came_true, :used)
 
       attr_reader :unit, :rows, :fade
 
@@ -146,7 +146,7 @@ module Web
         newest.filter_map do |id, one|
           workshop = titles[id] or next
           HeldRow.new(id: id, title: workshop.title, date: workshop.date.strftime('%-d %b %Y'), people: one.people, tries: one.tries,
-            told: one.told ? of_hundred(one.told) : 'not known', teaches: one.teaches,
+            told: one.told ? of_hundred(one.told) : 'not known', used: used(one),
             came_true: { true => 'yes', false => 'no', nil => 'not known' }.fetch(one.came_true))
         end
       end
@@ -158,6 +158,13 @@ module Web
       end
 
       private
+
+      # @param one [Core::Logbook::HeldClass::Summary] @return [String] whether it is learnt from
+      def used(one)
+        return 'left out' unless one.teaches
+
+        one.irregular ? 'in part: many taps came late or were forgotten' : 'yes'
+      end
 
       def sort(row)
         row.about[%r{\A[^/]+}]

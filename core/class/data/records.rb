@@ -53,12 +53,15 @@ module Core
         supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING),
         session: Record::One.new(SESSION), note: Record::One.new(NOTE))
       EVENT = Record.new(Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
-      TRY = Record.new(Logbook::TimeObservation, technique: :text, session: :text, person: :text, log: :number, variance: :number)
+      TRY = Record.new(Logbook::TimeObservation, technique: :text, session: :text, person: :text, planned: :number, minutes: :number,
+        variance: :number, by_others: :boolean)
+      TIME = Record.new(Logbook::TimeSaid, technique: :text, session: :text, tries: :integer, factor: :number, variance: :number,
+        people: :number)
       LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
       CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)
       CAME_OUT = Record.new(Logbook::LengthObservation, project: :text, by: :number, session: :text)
-      HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, lost: LOST, calls: CALLS,
-        came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean)
+      HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, times: TIME, lost: LOST,
+        calls: CALLS, came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean, irregular: :number)
 
       # @param data [Object] plain data @return [Set<String>] every text in it, keys too
       def self.texts_of(data)
@@ -91,7 +94,7 @@ module Core
 
       CALIBRATION = Record.new(Setup::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number,
         slow: :number,
-        between: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts,
+        between: :number, evening: :number, doubt: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts,
         walking_minutes: :number, neighbours: :number, fatigue: :number, tires_after: :number, assistant_pace: :number, put_down: :number)
     end
   end

@@ -1,62 +1,169 @@
 # frozen_string_literal: true
 
+require 'matrix'
+
 module Core
   module Live
-    # How quick someone turns out to be, against what was planned for them: the minutes of the work they have done by those it was planned
-    # to take. The longer the work, the more it says: normal with known spreads, the plan as prior (A. Gelman and others, Bayesian Data
-    # Analysis, 2.5), on a logarithmic scale.
+    # How quick the work turns out to be against what was planned, by what was done so far: the logarithm of taken against planned
+    # minutes is
+    # the sum of what the evening has in common, what a technique has, what a person has, and chance. Each has a normal prior about the
+    # plan, so that few taps move little and what all share is not laid to one (partial pooling; A. Gelman and others, Bayesian Data
+    # Analysis, chapters 5 and 14). Who is still at a step has taken at least so long: counted by how much that tells (normal with a
+    # censored value, by Newton's method).
     class Pace
-      # Someone seen this far from the plan waited for something that no tap tells.
-      MOST = 2.0
+      # Rounds of weighing, each about the values of the round before.
+      ROUNDS = 4
+      # A value further from what is expected than so many spreads counts less: someone was called away, or came back (Huber).
+      UNLIKELY = 3.0
+      LEAST = 0.02
 
-      # @param model [Session::Model] @param starts [WorkStarts]
-      def initialize(model, starts)
+      # Minutes of one person at one technique. variance: at the planned pace, by chance · least: they are still at it
+      Seen = Struct.new(:person, :technique, :planned, :minutes, :variance, :least)
+
+      # @param model [Session::Model] @param starts [WorkStarts] @param evening [LiveState] @param beside [Session::BesideWork]
+      # @param now [Numeric] seconds
+      def initialize(model, starts, evening, beside, now)
         @model = model
         @starts = starts
-        @done = {}
+        @beside = beside
+        @now = now
+        @techniques = evening.people.values.flat_map(&:tasks).to_h { |task| [task.step.key, task.technique.key] }
+        @work = TappedWork.new(model, starts, evening, beside)
+        @presumed = Presumed.new(model, starts, @work, now)
+        @unknown = [:evening, *@techniques.values.uniq.map { |key| [:technique, key] }, *model.people.map { |one| [:person, one.key] }]
+        @places = @unknown.each_with_index.to_h
+        solve
       end
 
-      # @return [Float] multiple of the planned times, about 1
-      def of(person)
-        planned, took, = done(person)
-        return 1.0 unless planned.positive? && took.positive?
+      # @return [Presumed]
+      attr_reader :presumed
 
-        (took / planned).clamp(1 / MOST, MOST)**weight(person)
+      # @param person [Session::Model::Person] @param label [String] of a step @return [Float] multiple of the planned times, on average
+      def of(person, label)
+        terms = row(person.key, @techniques[label])
+        Math.exp(terms.sum { |i| @mean[i] } + (variance(terms.to_h { |i| [i, 1.0] }) / 2))
       end
 
-      # @param people [Array<Session::Model::Person>] @return [Float] how much they still differ from what was learnt of them
-      def spread(people)
-        people.empty? ? @model.between : @model.between * Math.sqrt(people.sum { |person| 1 - weight(person) } / people.size)
+      # @param left [Hash{Session::Model::Person=>Array<Session::Model::Work>}] what each still has to do
+      # @return [(Float, Float)] spread of the logarithm that all of it has in common, and that each person has beside it
+      def spreads(left)
+        all = shares(left.values.flatten).transform_keys { |key| @places[[:technique, key]] }.merge(0 => 1.0)
+        shared = variance(all)
+        own = left.map { |person, tasks|
+          mine = shares(tasks).transform_keys { |key| @places[[:technique, key]] }
+          variance(mine.merge(0 => 1.0, @places[[:person, person.key]] => 1.0)) - shared
+        }
+        [shared, own.empty? ? 0.0 : [own.sum / own.size, 0.0].max].map { |one| Math.sqrt(one) }
       end
 
       private
 
-      # What was seen, as a share of all that is known.
-      def weight(person)
-        planned, _, variance = done(person)
-        return 0.0 unless planned.positive? && @model.between.positive?
-
-        prior = @model.between**2
-        prior / (prior + (variance / (planned**2)))
+      # @return [Hash{String=>Float}] share of the minutes, by technique
+      def shares(tasks)
+        minutes = tasks.group_by { |task| @techniques[task.label] }.transform_values { |same| same.sum(&:minutes) }
+        whole = minutes.values.sum
+        minutes.transform_values { |own| own / whole }
       end
 
-      # @return [Array(Float, Float, Float)] minutes planned, minutes taken, and the variance of the minutes taken at a usual pace
-      def done(person)
-        @done[person.key] ||= begin
-          steps = @starts.of(person.key).select { |step| step.left && step.began }
-          [steps.sum(0.0) { |step| planned(step.task) }, steps.sum(0.0) { |step| (step.left - step.began) / 60.0 },
-           steps.sum(0.0) { |step| variance(step.task) }]
+      # @param weights [Hash{Integer=>Float}] of the unknown, by place @return [Float] variance of their sum
+      def variance(weights)
+        weights.sum { |i, a| weights.sum { |j, b| a * b * @covariance[i, j] } }
+      end
+
+      def row(person, technique)
+        [0, @places[[:technique, technique]], @places[[:person, person]]].compact
+      end
+
+      def prior(unknown)
+        case unknown
+        in :evening then @model.evening
+        in [:technique, _] then @model.doubt
+        else @model.between
         end
       end
 
-      def planned(task)
-        task.minutes + (task.help * @model.help_minutes) + (task.check ? @model.check_minutes : 0.0)
+      def solve
+        priors = @unknown.map { |one| [prior(one), LEAST].max**2 }
+        # What is planned is a mean: the middle of the logarithms lies below it.
+        @mean = priors.map { |variance| -variance / 2 }
+        seen = finished + under_way
+        ROUNDS.times do
+          weigh(seen, priors)
+          learn_spread(priors)
+        end
       end
 
-      # Of the work itself (lognormal), and of a visit that comes or does not.
-      def variance(task)
-        ((task.minutes**2) * (Math.exp(@model.sigmas[task.sigma]**2) - 1)) +
-          (task.help * (@model.help_minutes**2) * Math.exp(Session::Engine::HELP_SIGMA**2))
+      def weigh(seen, priors)
+        precision = Array.new(priors.size) { Array.new(priors.size, 0.0) }
+        weighed = priors.each_with_index.map { |variance, i|
+          precision[i][i] = 1 / variance
+          -0.5
+        }
+        seen.each { |one| count(one, precision, weighed) }
+        @covariance = Matrix.rows(precision).inverse
+        @mean = (@covariance * Vector.elements(weighed)).to_a
+      end
+
+      # People of this class may differ more or less than planned: the variance is as if so many had shown the planned one before.
+      def learn_spread(priors)
+        people = @unknown.each_index.select { |i| @unknown[i].is_a?(Array) && @unknown[i].first == :person }
+        seen = people.sum { |i| ((@mean[i] + (priors[i] / 2))**2) + @covariance[i, i] }
+        variance = ((Setup::Calibration::PEOPLE_BEFORE * (@model.between**2)) + seen) / (Setup::Calibration::PEOPLE_BEFORE + people.size)
+        people.each { |i| priors[i] = [variance, LEAST**2].max }
+      end
+
+      def count(one, precision, weighed)
+        terms = row(one.person, one.technique)
+        value, weight = one.least ? censored(one, terms) : told(one, terms)
+        return if weight < 1e-6
+
+        terms.each { |i|
+          weighed[i] += value * weight
+          terms.each { |j| precision[i][j] += weight }
+        }
+      end
+
+      # Minutes are the mean with an error about it: the logarithm follows it in a straight line near what was found (Gauss and Newton).
+      def told(one, terms)
+        log = terms.sum { |i| @mean[i] }
+        expected = one.planned * Math.exp(log)
+        spread = Math.sqrt(one.variance) * expected / one.planned
+        off = (one.minutes - expected) / spread
+        [log + ((one.minutes - expected) / expected).clamp(-1, 1), [1.0, UNLIKELY / [off.abs, 1e-9].max].min * ((expected / spread)**2)]
+      end
+
+      # The score and the information of the chance that it takes more than this, about what was found.
+      def censored(one, terms)
+        variance = Math.log(1 + (one.variance / (one.planned**2)))
+        spread = Math.sqrt(variance)
+        mean = terms.sum { |i| @mean[i] }
+        z = (Math.log(one.minutes / one.planned) + (variance / 2) - mean) / spread
+        hazard = Math.exp(-z * z / 2) / Math.sqrt(2 * Math::PI) / [0.5 * Math.erfc(z / Math.sqrt(2)), 1e-12].max
+        information = hazard * (hazard - z) / variance
+        information < 1e-6 ? [0.0, 0.0] : [mean + (hazard / spread / information), information]
+      end
+
+      # @return [Array<Seen>] one of each person and technique
+      def finished
+        @work.done.select { |one|
+ one.task.minutes.positive? }.group_by { |one| [one.person, @techniques[one.task.label]] }.map do |about, same|
+          Seen.new(*about, same.sum { |one| one.task.minutes }, same.sum(&:minutes), same.sum { |one| variance_of(one) }, false)
+        end
+      end
+
+      # What a step has of time that it shares with others is less sure.
+      def variance_of(one)
+        @work.variance(one.task) + (((1 - one.share) * @model.doubt * one.task.minutes)**2)
+      end
+
+      def under_way
+        @model.people.filter_map do |person|
+          step = @starts.current(person.key)
+          next unless step&.began && step.began < @now && step.task.minutes.positive? && !@presumed.gone_on?(step)
+
+          gone = step.task.minutes * (@now - step.began) / 60.0 / @beside.whole(step.task)
+          Seen.new(person.key, @techniques[step.task.label], step.task.minutes, [gone, 1e-3].max, @work.variance(step.task), true)
+        end
       end
     end
   end

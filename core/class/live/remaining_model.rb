@@ -4,13 +4,16 @@ module Core
   module Live
     # What is left of a class as a model of its own: the forecast from here.
     class RemainingModel
-      # People who already hold their tools begin before those who wait for them.
+      # People who already hold their tools begin before those who wait for them, and who came first before who came later.
       SOONER_MINUTES = 0.001
       # Something is always left of a step that is not done.
       LEAST = 0.05
 
       # @param model [Session::Model] of the whole class @param evening [LiveState] running @param now [Numeric] seconds
-      def initialize(model, evening, now)
+      # @param beside [Session::BesideWork] of the whole class @param pace [Pace, nil] where it is known by these taps
+      def initialize(model, evening, now, beside = Session::BesideWork.new(model), pace: nil)
+        @beside = beside
+        @pace = pace
         @model = model
         @evening = evening
         @now = now
@@ -21,8 +24,14 @@ module Core
         people = working.map { |person| left(person) }
         return if people.empty?
 
-        @model.with(people: people, between: pace.spread(working), late_share: 0.0, demonstrations: waited_for(people), tools: on_the_table,
-          pauses: @model.pauses.select { |pause| pause.from > minute })
+        together, between = pace.spreads(working.zip(people).to_h { |person, rest| [person, rest.tasks] })
+        @model.with(people: people, between: between, together: together, late_share: 0.0, demonstrations: waited_for(people),
+          tools: on_the_table, pauses: @model.pauses.select { |pause| pause.from > minute })
+      end
+
+      # @return [Pace]
+      def pace
+        @pace ||= Pace.new(@model, starts, @evening, @beside, @now)
       end
 
       private
@@ -35,21 +44,28 @@ module Core
         @starts ||= WorkStarts.new(@model, @evening)
       end
 
-      def pace
-        @pace ||= Pace.new(@model, starts)
-      end
-
       def working
         @working ||= @model.people.select { |person| starts.current(person.key) }
       end
 
+      # @return [WorkStarts::Step] what someone is at
+      def current(person)
+        (@current ||= {})[person.key] ||= pace.presumed.current(person)
+      end
+
       def left(person)
-        at = starts.current(person.key)
+        at = current(person)
         left_out = @evening.people[person.key].left_out
         tasks = person.tasks.drop(at.place + 1).reject { |task| left_out.include?(task.label) }
         ready = [minute, person.begins].max
-        person.with(begins: began?(at) ? [ready - SOONER_MINUTES, 0.0].max : ready,
-          tasks: [under_way(at), *tasks.map { |task| seen(task) }].map { |task| task.with(minutes: task.minutes * pace.of(person)) })
+        person.with(begins: [ready - (SOONER_MINUTES * turns.index(person).succ), 0.0].max,
+          tasks: [under_way(at), *tasks.map { |task|
+ seen(task) }].map { |task| task.with(minutes: task.minutes * pace.of(person, task.label)) })
+      end
+
+      # @return [Array<Session::Model::Person>] whose turn is last first
+      def turns
+        @turns ||= working.sort_by { |person| current(person).then { |at| [began?(at) ? 0 : 1, at.came] } }.reverse
       end
 
       def began?(step)
@@ -59,12 +75,13 @@ module Core
       # Nobody begins before the group is there, before what is shown is over, and before the tools are free.
       def under_way(step)
         task = step.task
-        return task if step.ready.nil? || step.came >= @now
+        return seen(task) if step.ready.nil?
+        return task if step.came >= @now
         return task.with(minutes: task.minutes + ((step.ready - @now) / 60.0), demonstration: nil) if step.ready > @now
 
         return task.with(demonstration: nil) unless began?(step)
 
-        gone = (@now - step.began) / 60.0 / pace.of(step.person)
+        gone = (@now - step.began) / 60.0 / pace.of(step.person, task.label)
         task.with(minutes: beyond(task, gone), help: help_beyond(task, gone), demonstration: nil)
       end
 
@@ -77,16 +94,15 @@ module Core
 
       # @return [Float] how many of all are not done after so many minutes
       def share_beyond(task, gone)
-        table = Session::Spread.table(@model.sigmas[task.sigma])
-        table.count { |luck| luck * task.minutes > gone }.fdiv(table.size)
+        task.minutes.positive? ? Session::Spread.share_above(@model.sigmas[task.sigma], gone / task.minutes) : 0.0
       end
 
       # Mean of a lognormal beyond what has passed already: E[T - e | T > e], by the table that the engine draws from.
       def beyond(task, gone)
-        return task.minutes if gone <= 0
+        return task.minutes if gone <= 0 || !task.minutes.positive?
 
-        longer = Session::Spread.table(@model.sigmas[task.sigma]).map { |luck| (luck * task.minutes) - gone }.select(&:positive?)
-        longer.empty? ? task.minutes * LEAST : [longer.sum / longer.size, task.minutes * LEAST].max
+        longer = Session::Spread.mean_above(@model.sigmas[task.sigma], gone / task.minutes)
+        [longer ? (longer * task.minutes) - gone : 0.0, task.minutes * LEAST].max
       end
 
       # What others have gone past has been shown; who comes to it now is shown it alone. What was shown to all is known.
@@ -109,7 +125,7 @@ module Core
       # What is kept from earlier steps lies before people, and comes back when it is freed.
       # @return [Hash{String=>Integer}]
       def on_the_table
-        kept = working.flat_map { |person| kept(starts.current(person.key).task).to_a }
+        kept = working.flat_map { |person| kept(current(person).task).to_a }
         @model.tools.to_h { |tool, number| [tool, [number - kept.select { |held, _| held == tool }.sum(&:last), 0].max] }
       end
 

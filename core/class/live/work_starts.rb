@@ -6,9 +6,28 @@ module Core
     # meanwhile. What is shown comes first, to the group once all are there; then the tools that the step takes, first come, first served,
     # each free again when the step that frees it was left.
     class WorkStarts
+      # What is tapped within seconds of the step before was done with it: its tap was forgotten.
+      TOGETHER_SECONDS = 15
+
       # One step of one person, in seconds. came, left: as tapped, left nil while they are at it · ready: seen what is shown before it, nil
-      # while the group is not there · began: nil while it waits for tools
-      Step = Struct.new(:person, :place, :task, :came, :left, :ready, :began)
+      # while the group is not there · began: nil while it waits for tools · told_by: whose taps tell when it began, :own, :others, or
+      # :nobody
+      # where one of them was forgotten
+      Step = Struct.new(:person, :place, :task, :came, :left, :ready, :began, :told_by) do
+        # @return [Boolean] whether the taps tell how long it took; where others' taps say that its tools were never free, they do not
+        def told?
+          !left.nil? && !began.nil? && told_by != :nobody && (began < left || came == left)
+        end
+
+        # @return [Boolean] whether it was tapped within seconds of the step before
+        def with_the_last?
+          !left.nil? && left - came <= TOGETHER_SECONDS
+        end
+      end
+
+      # A tool that someone has, in seconds. forgotten: it was free sooner than was tapped
+      Held = Struct.new(:from, :to, :forgotten)
+      private_constant :Held
 
       # @param model [Session::Model] @param evening [LiveState] running
       def initialize(model, evening)
@@ -16,6 +35,8 @@ module Core
         @evening = evening
         @people = model.people.select { |person| (here = evening.people[person.key]) && here.here }
         @steps = @people.flat_map { |person| steps_of(person) }
+        @forgotten = Set.new.compare_by_identity
+        @steps.each_cons(2) { |step, after| @forgotten << step if step.person == after.person && after.with_the_last? }
         see
         take_tools
         return unless begun_without_some?
@@ -34,6 +55,11 @@ module Core
       def current(key)
         last = of(key).last
         last if last && last.left.nil?
+      end
+
+      # @return [Boolean] whether others may be waited for before it
+      def waits?(task)
+        !task.demonstration.nil? || wanted(task).any?
       end
 
       private
@@ -57,14 +83,23 @@ module Core
       def see
         @steps.each do |step|
           index = step.task.demonstration
-          step.ready = index.nil? || @evening.shown.include?(@model.demonstrations[index].label) ? step.came : seen_at(step, index)
+          alone = index.nil? || @evening.shown.include?(@model.demonstrations[index].label)
+          step.ready = alone ? step.came : seen_at(step, index)
+          step.told_by = :own
+          step.told_by = known?(index) ? :others : :nobody unless alone || @evening.showing&.technique == @model.demonstrations[index].label
         end
+      end
+
+      # @return [Boolean] whether everyone tapped when they came to it
+      def known?(index)
+        steps = @steps.select { |step| step.task.demonstration == index }
+        steps.none? { |step| step.place.positive? && @forgotten.include?(of(step.person.key).find { |one| one.place == step.place - 1 }) }
       end
 
       def seen_at(step, index)
         showing = @model.demonstrations[index]
         now = @evening.showing
-        return now.since + (showing.minutes * 60) if now && now.technique == showing.label
+        return [now.since + (showing.minutes * 60), step.came].max if now && now.technique == showing.label
         return if group_at(index).nil?
 
         step.came > group_at(index) ? step.came + (showing.alone * 60) : group_at(index) + (showing.minutes * 60)
@@ -74,9 +109,16 @@ module Core
       def group_at(index)
         (@group_at ||= {}).fetch(index) do
           came = there(index)
-          gone_past = came.any? && @steps.any? { |step| step.task.demonstration == index && step.left }
-          @group_at[index] = came[quorum(index) - 1] || (came.last if gone_past)
+          all = came[quorum(index) - 1]
+          gone_past = @steps.filter_map { |step| step.left if step.task.demonstration == index }.min
+          @group_at[index] = gone_past && (all.nil? || all > gone_past) ? shown_without_some(index, came, gone_past) : all
         end
+      end
+
+      # Someone has gone past it while others were still to come: it was shown to those who were there by then.
+      def shown_without_some(index, came, gone_past)
+        over = gone_past - (@model.demonstrations[index].minutes * 60)
+        came.select { |at| at <= over }.last || came.first
       end
 
       # Where all who are missing wait for tools, nobody else can go on: it is shown without them.
@@ -105,29 +147,42 @@ module Core
 
       def take_tools
         held = Hash.new { |all, tool| all[tool] = [] }
-        @steps.select(&:ready).sort_by { |step| [step.ready, step.left || Float::INFINITY] }.each do |step|
-          wanted = (step.task.takes || step.task.tools).slice(*@model.tools.keys).select { |_, number| number.positive? }
+        @steps.select(&:ready).sort_by { |step| [step.ready, step.left || Float::INFINITY, step.came] }.each do |step|
+          wanted = wanted(step.task)
           began = wanted.map { |tool, number| free_from(step.ready, held[tool], @model.tools[tool] - number) }.max || step.ready
           # A person who went on had the tools, even where the taps of others say otherwise.
           step.began = step.left ? [began, step.left].min : began
+          step.told_by = told_by(step, began, wanted.keys.flat_map { |tool| held[tool] })
           step.began = nil if step.began == Float::INFINITY
           next if step.began.nil?
 
-          wanted.each { |tool, number| number.times { held[tool] << [step.began, freed(step, tool)] } }
+          wanted.each { |tool, number| number.times { held[tool] << Held.new(step.began, *freed(step, tool)) } }
         end
       end
 
-      # @param held [Array<(Numeric, Numeric)>] from when to when others hold one @return [Numeric] when no more than so many are held
+      def wanted(task)
+        (task.takes || task.tools).slice(*@model.tools.keys).select { |_, number| number.positive? }
+      end
+
+      # @param held [Array<Held>] of the tools that it takes
+      def told_by(step, began, held)
+        waited_for = held.select { |one| one.to > step.ready && one.from < began }
+        return :nobody if step.told_by == :nobody || waited_for.any?(&:forgotten)
+
+        held.empty? ? step.told_by : :others
+      end
+
+      # @param held [Array<Held>] by others @return [Numeric] when no more than so many are held
       def free_from(ready, held, most)
-        [ready, *held.map(&:last).select { |freed| freed > ready }.sort].find do |at|
-          held.count { |from, to| from <= at && at < to } <= most
+        [ready, *held.map(&:to).select { |freed| freed > ready }.sort].find do |at|
+          held.count { |one| one.from <= at && at < one.to } <= most
         end || Float::INFINITY
       end
 
-      # @return [Numeric] seconds at which this person gave the tool back
+      # @return [(Numeric, Boolean)] seconds at which this person gave the tool back, and whether that tap was forgotten
       def freed(step, tool)
         giving = of(step.person.key).find { |one| one.place >= step.place && (one.task.gives || one.task.tools).key?(tool) }
-        giving&.left || Float::INFINITY
+        [giving&.left || Float::INFINITY, @forgotten.include?(giving)]
       end
     end
   end

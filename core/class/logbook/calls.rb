@@ -16,7 +16,7 @@ module Core
       def self.of(model, evening, session)
         counted = model.people.flat_map { |person| steps(person, evening) }
         called = counted.count(&:last)
-        new(expected: counted.sum { |work, _| work.help }, called: called, session: session) if called.positive?
+        new(expected: counted.sum { |work, _| model.calls(work) }, called: called, session: session) if called.positive?
       end
 
       # At a checkpoint everyone calls: that is no call for help.

@@ -7,21 +7,26 @@ module Core
     # @param session names it
     # @param people how many came
     # @param tries [TimeObservation]
+    # @param times [TimeSaid] by the tries
     # @param lost [Lost]
     # @param calls [Calls]
     # @param came_out [LengthObservation]
     # @param told the chance that all would finish, by its plan, nil where it cannot be simulated
     # @param came_true whether they did, nil where that is not known
     # @param teaches whether plans may learn from it
-    HeldClass = Value.define(:session, :date, :people, tries: [].freeze, lost: [].freeze, calls: [].freeze, came_out: [].freeze, told: nil,
-      came_true: nil, teaches: true)
+    # @param irregular share of the steps that were tapped late, or with the next
+    HeldClass = Value.define(:session, :date, :people, tries: [].freeze, times: [].freeze, lost: [].freeze,
+      calls: [].freeze, came_out: [].freeze, told: nil, came_true: nil, teaches: true, irregular: 0.0)
 
     class HeldClass
       # Runs in which is counted how often all finish.
       RUNS = 100
 
-      # What of it is shown in a list. tries: how many
-      Summary = Value.define(:people, :tries, :told, :came_true, :teaches)
+      # Taps are irregular from this share on.
+      IRREGULAR = 0.1
+
+      # What of it is shown in a list. tries: how many · irregular: whether its taps were
+      Summary = Value.define(:people, :tries, :told, :came_true, :teaches, :irregular)
 
       # @param inputs [Inputs] @param events [Array<Live::Event>] @return [HeldClass]
       def self.of(inputs, events)
@@ -35,7 +40,12 @@ module Core
         return blank.with(told: told(simulation)) if evening.started.nil?
 
         session = inputs.workshop.key
-        blank.with(tries: TimeObservation.of(evening, simulation, session), lost: Lost.of(plan, evening, session),
+        beside = Session::BesideWork.watched(simulation)
+        work = TimeObservation.tapped(model, evening, beside)
+        tries = TimeObservation.of(work, evening, beside, session)
+        times = TimesOfClass.new(tries, model.between**2)
+        blank.with(tries: tries, times: times.said, irregular: irregular(work, times),
+          lost: Lost.of(plan, evening, session),
           calls: [Calls.of(model, evening, session)].compact, came_out: LengthObservation.of(plan, evening, session),
           told: told(simulation), came_true: came_true(model, evening).then { |tapped| tapped.nil? ? blank.came_true : tapped })
       end
@@ -59,16 +69,22 @@ module Core
 
         here.map { |person| (person.since - evening.started) / 60.0 }.max + model.clearing <= model.minutes
       end
-      private_class_method :told, :came_true
+
+      def self.irregular(work, times)
+        work.taps.zero? ? 0.0 : (work.forgotten.fdiv(work.taps) + times.off).clamp(0, 1)
+      end
+      private_class_method :told, :came_true, :irregular
 
       # @return [Summary]
       def summary
-        Summary.new(people: people, tries: tries.size, told: told, came_true: came_true, teaches: teaches)
+        Summary.new(people: people, tries: tries.size, told: told, came_true: came_true, teaches: teaches,
+          irregular: irregular > IRREGULAR)
       end
 
       # @param weight [Float] @return [HeldClass] that counts so much in all that is learnt
       def weighing(weight)
-        with(tries: tries.map { |one| one.with(weight: weight) }, lost: lost.map { |one| one.with(weight: weight) },
+        with(tries: tries.map { |one| one.with(weight: weight) },
+          times: times.map { |one| one.with(weight: weight) }, lost: lost.map { |one| one.with(weight: weight) },
           calls: calls.map { |one| one.with(weight: weight) }, came_out: came_out.map { |one| one.with(weight: weight) })
       end
     end

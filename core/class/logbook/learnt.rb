@@ -19,7 +19,7 @@ module Core
         teaching = chosen.map { |one| one.weighing(fading.weight(one.date)) }
         tries = teaching.flat_map(&:tries)
         between = SpreadLearning.new(calibration).lesson(tries)
-        new(times: TimeLearning.new(between&.value || calibration.between).lessons(tries),
+        new(times: TimeLearning.new(calibration, between&.value || calibration.between).lessons(teaching.flat_map(&:times)),
           losses: LossLearning.new.lessons(teaching.flat_map(&:lost)),
           lengths: LengthLearning.new.lessons(teaching.flat_map(&:came_out)), between: between,
           help: HelpLearning.new(calibration).lesson(teaching.flat_map(&:calls)), record: TrackRecord.of(chosen))

@@ -9,11 +9,10 @@ module Core
 
       module_function
 
-      # @param values [Array<Float>] @param spread [Float] that is usual @return [Array<Float>]
-      def pulled_in(values, spread)
+      # @param values [Array<Float>] @param spreads [Array<Float>] that are usual for each @return [Array<Float>]
+      def pulled_in(values, spreads)
         middle = Session::Quantile.of(values.sort, 0.5)
-        most = OUTLYING * spread
-        values.map { |value| value.clamp(middle - most, middle + most) }
+        values.zip(spreads).map { |value, spread| value.clamp(middle - (OUTLYING * spread), middle + (OUTLYING * spread)) }
       end
     end
   end

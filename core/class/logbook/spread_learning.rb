@@ -7,8 +7,7 @@ module Core
     # McCulloch, Variance Components, chapter 4; where everyone tried everything, the same as restricted maximum likelihood). Before any
     # class the variance is as if so many people had shown it.
     class SpreadLearning
-      # From memory.
-      BEFORE = 12.0
+      BEFORE = Setup::Calibration::PEOPLE_BEFORE
       LEAST = 0.02
 
       # Sums of squares and degrees of freedom of one class. tries: of a person, on average
@@ -56,9 +55,11 @@ module Core
 
       def learnt(classes, people)
         seen, left = SpreadLearning.seen(classes)
-        free = BEFORE + classes.sum(&:people_free)
-        variance = [((BEFORE * (@before**2)) + (classes.sum(&:people_free) * seen)) / free, LEAST**2].max
         tries = SpreadLearning.tries(classes)
+        # The more is left beside people, the less a class says of them: as if so many fewer had been there.
+        told = classes.sum(&:people_free) * ((tries * (@before**2) / ((tries * (@before**2)) + left))**2)
+        variance = [((BEFORE * (@before**2)) + (told * seen)) / (BEFORE + told), LEAST**2].max
+        free = BEFORE + classes.sum(&:people_free)
         whole = (tries * variance) + left
         low, high = [1, -1].map { |side| ((whole * free / (2 * Gamma.quantile(free / 2, side * LearnedValue::REACH))) - left) / tries }
         LearnedValue.new(about: :between, number: people, classes: classes.size, value: variation(variance), low: variation(low),
@@ -70,15 +71,24 @@ module Core
         Math.sqrt(Math.exp([variance, LEAST**2].max) - 1)
       end
 
+      # @param tries [Array<TimeObservation>] of one person at one technique
+      def log(tries)
+        Math.log([tries.sum(&:minutes) / tries.sum(&:planned), TimesOfClass::LEAST].max)
+      end
+
+      def variance(tries)
+        tries.sum(&:variance) / (tries.sum(&:planned)**2)
+      end
+
       # One value for each person and technique, without what the technique has in common.
       # @return [Array<(String, String, Float)>] person, technique, value
       def cells(tries)
         tries.group_by(&:technique).flat_map do |technique, same|
-          usual = Math.sqrt((same.sum(&:variance) / same.size) + (@before**2))
-          logs = Outliers.pulled_in(same.map(&:log), usual)
-          own = same.zip(logs).group_by { |try, _| try.person }.transform_values { |pairs| pairs.sum(&:last) / pairs.size }
-          middle = own.values.sum / own.size
-          own.map { |person, value| [person, technique, value - middle] }
+          own = same.group_by(&:person).transform_values { |tries| log(tries) }
+          spreads = same.group_by(&:person).values.map { |tries| Math.sqrt(variance(tries) + (@before**2)) }
+          logs = Outliers.pulled_in(own.values, spreads)
+          middle = logs.sum / logs.size
+          own.keys.zip(logs).map { |person, value| [person, technique, value - middle] }
         end
       end
     end

@@ -7,90 +7,48 @@ module Core
     # @param technique its key
     # @param session names the class
     # @param person names who did it
-    # @param log logarithm of the time the work took against what was planned for it, 0 on average where the plan holds
-    # @param variance of that logarithm for one person, by the spreads of the model
+    # @param planned minutes of the work, on average over people of this level
+    # @param minutes the work took; may be negative where taps are wrong
+    # @param variance of the minutes about what is expected of this person, by chance and by how irregular the taps are
+    # @param by_others whether taps of others tell when it began
     # @param weight how much it counts
-    TimeObservation = Value.define(:technique, :session, :person, :log, :variance, weight: 1.0)
+    TimeObservation = Value.define(:technique, :session, :person, :planned, :minutes, :variance, by_others: false, weight: 1.0)
 
     class TimeObservation
-      # Runs that are watched for how long a checkpoint is waited for.
-      WATCHED = 12
-      # What is mostly waiting, help and checks says little of a technique.
-      LEAST_WORK = 0.4
-      # Nobody works quicker than that; a step tapped late and the next at once would say so.
-      LEAST = 0.2
+      # What is to a good part waiting, help and looks says little of a technique: those depend on all others.
+      LEAST_WORK = 0.75
+      # So does what was tapped with other steps that take most of the time.
+      LEAST_SHARE = 0.5
+      # Where more than this share of the taps was forgotten, nobody knows from the taps of others when someone began.
+      MOST_FORGOTTEN = 0.08
 
-      # @param evening [Live::LiveState] @param simulation [Session::Simulation] of its class
-      # @return [Array<TimeObservation>] of what was finished
-      def self.of(evening, simulation, session)
-        Reading.new(evening, simulation, session).tries
+      # @param evening [Live::LiveState] @param beside [Session::BesideWork] of its class
+      # @return [Live::TappedWork] what its taps say
+      def self.tapped(model, evening, beside)
+        Live::TappedWork.new(model, Live::WorkStarts.new(model, evening), evening, beside)
       end
 
-      # Takes the taps apart: what of the time at a step was work at it.
-      class Reading
-        def initialize(evening, simulation, session)
-          @evening = evening
-          @model = simulation.model
-          @session = session
-          @starts = Live::WorkStarts.new(@model, evening)
-          @calls_tapped = evening.people.each_value.any? { |person| person.helped.any? }
-          @looks = looks(simulation)
-        end
+      # @param work [Live::TappedWork] @return [Array<TimeObservation>] of what was finished
+      def self.of(work, evening, beside, session)
+        work.done.filter_map do |one|
+          task = evening.people[one.person].tasks[one.place]
+          next unless task.kind == :step && one.share >= LEAST_SHARE && one.task.minutes / beside.whole(one.task) >= LEAST_WORK
+          next if one.by_others && work.forgotten > MOST_FORGOTTEN * work.taps
 
-        def tries
-          @model.people.flat_map { |person| @starts.of(person.key).filter_map { |step| try(step, @evening.people[person.key]) } }
-        end
-
-        private
-
-        # @param step [Live::WorkStarts::Step] @param person [Live::LiveState::Person]
-        def try(step, person)
-          task = person.tasks[step.place]
-          return unless task.kind == :step && step.left && step.began && step.task.needs_dry.empty?
-
-          expected, variance = expected(step.task, person.key)
-          share = step.task.minutes / expected
-          taken = ((step.left - step.began) / 60.0) - (person.helped.fetch(step.place, 0) / 60.0)
-          return if share < LEAST_WORK || taken <= 0
-
-          made(task, person, [taken / expected, LEAST * share].max, variance / (expected**2), share)
-        end
-
-        # What of the logarithm is not work does not grow with the work: about the plan it moves by the work's share.
-        def made(task, person, ratio, spread, share)
-          variance = Math.log(1 + spread)
-          TimeObservation.new(technique: task.technique.key, session: @session, person: person.key,
-            log: (Math.log(ratio) + (variance / 2)) / share,
-            variance: variance / (share**2))
-        end
-
-        # @param work [Session::Model::Work] @return [(Float, Float)] minutes on average from its beginning, and their variance at a usual
-        #   pace
-        def expected(work, person)
-          minutes = work.minutes + (work.check ? @looks.fetch([person, work.label], 0.0) : 0.0)
-          variance = (work.minutes**2) * (Math.exp(@model.sigmas[work.sigma]**2) - 1)
-          return [minutes, variance] if @calls_tapped
-
-          [minutes + (work.help * @model.help_minutes),
-           variance + (work.help * (@model.help_minutes**2) * Math.exp(Session::Engine::HELP_SIGMA**2))]
-        end
-
-        # @return [Hash{Array=>Float}] [person, label] => minutes that a look at a checkpoint takes with what it is waited for, on average
-        def looks(simulation)
-          checked = @model.people.flat_map(&:tasks).select(&:check).map(&:label).uniq
-          runs = simulation.watch(0...WATCHED)
-          runs.each_with_object(Hash.new(0.0)) do |run, all|
-            run.rows.each do |person, row|
-              row.each { |segment|
-                next unless %i[wait_help helped].include?(segment.kind) && checked.include?(segment.step)
-
-                all[[person, segment.step]] += segment.minutes / runs.size
-              }
-            end
-          end
+          new(technique: task.technique.key, session: session, person: one.person, planned: one.task.minutes, minutes: one.minutes,
+            variance: work.chance(one.task) + (((1 - one.share) * TimeLearning::BEFORE * one.task.minutes)**2), by_others: one.by_others)
         end
       end
-      private_constant :Reading
+
+      # @return [Float] of what was planned
+      def ratio
+        minutes / planned
+      end
+
+      # @return [Float] variance of the ratio
+      def spread
+        variance / (planned**2)
+      end
     end
   end
 end

@@ -28,6 +28,7 @@ module Core
 
       # @param model [Model]
       def initialize(model)
+        @evenings = Spread.table(model.together)
         @moments = EventQueue.new(model.people.size + 1)
         @people = []
         @tools = Tools.new(model.tools)
@@ -75,7 +76,12 @@ module Core
         @helpers.reset
         @showings.reset(observer)
         @fatigue&.reset
-        @people.each { |person| person.reset(bytes[person.number], first, observer) }
+        evening = @evenings[drawn_for_all(bytes.last.first, first) >> COARSE_BITS]
+        @people.each { |person| person.reset(bytes[person.number], first, evening, observer) }
+      end
+
+      def drawn_for_all(bytes, place)
+        bytes.getbyte(place) | (bytes.getbyte(place + 1) << 8)
       end
 
       def pass_all_moments

@@ -11,6 +11,9 @@ module Core
     # @param sigmas spreads of step times, see Spread
     # @param stuck multiple of a step's mean time from which a person always calls
     # @param between spread between people
+    # @param evening spread of what one evening has in common
+    # @param doubt how far a technique's planned time may be from the truth, as a spread
+    # @param together spread of what all the work of a run has in common, from both
     # @param help_minutes one visit, on average
     # @param check_minutes one checkpoint
     # @param minutes of the class
@@ -20,7 +23,8 @@ module Core
     # @param fatigue how much slower people work, as a share, once they have had no rest for tires_after minutes
     # @param assistant_pace an assistant's visit against the instructor's
     # @param put_down minutes until an instructor at a piece of their own comes
-    Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, help_minutes: 2.0,
+    Model = Value.define(:people, :tools, :demonstrations, :helpers, :minutes, sigmas: [0.0].freeze, between: 0.0, evening: 0.0,
+      doubt: 0.0, together: 0.0, help_minutes: 2.0,
       check_minutes: 0.5,
       clearing: 0.0, pauses: [].freeze, late_share: 0.0, late_minutes: 0.0, stuck: 1.9,
       walking: 0.0, neighbours: 0.0, fatigue: 0.0, tires_after: 60.0, assistant_pace: 1.0, put_down: 0.0)
@@ -54,6 +58,11 @@ module Core
       Demonstration = Value.define(:minutes, :quorum, alone: 0.0, label: nil)
       # A pause of all work, from a minute on.
       Pause = Value.define(:from, :minutes)
+
+      # @param work [Work] @return [Float] chance that someone calls at it: where it is new to them, and where they are stuck
+      def calls(work)
+        work.help + ((1 - work.help) * Spread.share_above(sigmas[work.sigma], stuck))
+      end
     end
   end
 end

@@ -49,9 +49,18 @@ module Core
           person(person, index)
         }, tools: scarce, demonstrations: demonstrations, helpers: 1 + @choices.assistants,
           minutes: @workshop.minutes, sigmas: [Spread.sigma(mean, deviation), 0.0], between: Spread.sigma(1.0, @calibration.between),
-          help_minutes: @calibration.help_minutes,
+          **what_all_share, help_minutes: @calibration.help_minutes,
           clearing: @calibration.clearing_minutes.to_f, pauses: pauses, late_share: @choices.late / 100.0,
           late_minutes: @choices.late_minutes.to_f, stuck: STUCK / mean, **habits)
+      end
+
+      # Of techniques whose times may be off, each alone, the whole work feels the less the more there are.
+      def what_all_share
+        minutes = Hash.new(0.0)
+        @people.flat_map(&:tasks).each { |task| minutes[task.technique.key] += task.minutes.to_f }
+        whole = minutes.values.sum
+        techniques = minutes.values.sum { |own| (@calibration.doubt * own / whole)**2 }
+        { evening: @calibration.evening, doubt: @calibration.doubt, together: Math.sqrt((@calibration.evening**2) + techniques) }
       end
 
       # What people do beside their work, each unless it is switched off for the class.

@@ -16,6 +16,8 @@ module Core
       # Replications drawn at once.
       BLOCK = 100
       OWN = 'own'
+      # What all of a run share comes after the people.
+      EVENING = 'evening'
       # A number is two bytes, the lower first. They stay bytes until one is needed: all of a class then lie close together.
       BYTES = 2
       # Where each number of a replication begins.
@@ -24,7 +26,7 @@ module Core
 
       # @param model [Model] @param drawn [LruCache, nil] what models of the same seed share that are run on the same replications
       def self.of(model, seed, drawn: nil)
-        new(seed, model.people.to_h { |person| [person.key, slots(person)] }, drawn: drawn)
+        new(seed, { **model.people.to_h { |person| [person.key, slots(person)] }, EVENING => [OWN] }, drawn: drawn)
       end
 
       # @return [Array<Object>] what a person's streams are named by, in the order of their numbers; their own come first

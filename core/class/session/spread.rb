@@ -34,6 +34,18 @@ module Core
         TABLES_LOCK.synchronize { TABLES[sigma.round(6)] ||= multipliers(sigma).freeze }
       end
 
+      # @return [Float] how often the multiplier is more than this
+      def share_above(sigma, luck)
+        below = table(sigma).bsearch_index { |value| value > luck } || PLACES
+        1 - below.fdiv(PLACES)
+      end
+
+      # @return [Float, nil] mean of the multipliers above this, nil where there are none
+      def mean_above(sigma, luck)
+        from = table(sigma).bsearch_index { |value| value > luck }
+        from && (table(sigma).last(PLACES - from).sum / (PLACES - from))
+      end
+
       def multipliers(sigma)
         raw = (0...PLACES).map { |i| Math.exp(sigma * normal((i + 0.5) / PLACES)) }
         mean = raw.sum / PLACES

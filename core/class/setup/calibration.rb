@@ -10,6 +10,8 @@ module Core
     # @param quick shortest time of a step against its usual one
     # @param slow longest time of a step against its usual one
     # @param between how much people of one level differ, as a coefficient of variation
+    # @param evening how much one evening differs from another in all its work, as a spread of the logarithm
+    # @param doubt how far the time of a technique may be from the truth, as a spread of the logarithm
     # @param learning time of the doubled repeat against the repeat
     # @param losses {kind of part => share of uses that is lost at level 3}, where classes taught it
     # @param walking_minutes to fetch a shared tool
@@ -26,6 +28,8 @@ module Core
       quick: 0.7,
       slow: 1.9,
       between: 0.15,
+      evening: 0.1,
+      doubt: 0.2,
       learning: 0.88,
       help: 0.45,
       help_minutes: 2.5,
@@ -37,5 +41,10 @@ module Core
       assistant_pace: 1.2,
       put_down: 0.5
     )
+
+    class Calibration
+      # What is known of people before any class counts as if so many had shown it (from memory).
+      PEOPLE_BEFORE = 12.0
+    end
   end
 end

@@ -37,8 +37,9 @@ module Core
 
         # Some come late; nobody begins before their time.
         # @param bytes [Array<String>] of their random numbers, by slot @param first [Integer] where this run's begin, see RandomStreams#at
+        # @param evening [Float] multiple of all work, the same for everyone
         # @param observer [Object, nil] see Engine#run
-        def reset(bytes, first, observer)
+        def reset(bytes, first, evening, observer)
           @bytes = bytes
           @first = first
           @observer = observer
@@ -47,7 +48,7 @@ module Core
           @step = @left = @by_instructor = nil
           @spent.fill(0)
           @dry_at.clear
-          @pace = @paces[own(PACE) >> COARSE_BITS]
+          @pace = @paces[own(PACE) >> COARSE_BITS] * evening
           late = late_by
           @moments.set(@number, late > @begins ? late : @begins)
         end
