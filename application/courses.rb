@@ -12,6 +12,7 @@ module Application
       @results = results
       @comparisons = comparisons
       @once = Work::Once.new(runner, MOST)
+      @proposals = Work::Once.new(runner, MOST)
     end
 
     # @param inputs [Core::Planning::Inputs] of an evening @return [Core::Planning::Inputs] the group after it
@@ -26,22 +27,35 @@ module Application
     def lessons(id, keys)
       result = @results.of(id)
       table = result.library.table
-      result.projects.map(&:design).select { |design| keys.include?(design.key) }.first(LESSONS).filter_map do |design|
-        piece = Core::Sizing::Blueprint.new(design, table).fit_usual
-        next unless piece.is_a?(Core::Sizing::Piece)
-
-        Core::Course::Lesson.new(key: design.key, name: design.name, techniques: piece.steps.map(&:technique).uniq)
-      rescue Core::Making::InvalidParameters, Core::UnknownKey
-        nil
-      end
+      result.projects.map(&:design).select { |design| keys.include?(design.key) }.first(LESSONS)
+        .filter_map { |design| Core::Course::Lesson.of(design, table) }
     end
 
     # @param lessons [Array<Core::Course::Lesson>] @return [Core::Course::Sequence] for this group
     def sequence(id, lessons)
-      inputs = @comparisons.group(@results.of(id))
-      techniques = @results.of(id).library.table.techniques
-      known = techniques.values.select { |technique| known_to_most?(inputs, technique) }.map(&:key)
-      Core::Course::Sequence.new(lessons, techniques, known)
+      result = @results.of(id)
+      Core::Course::Sequence.new(lessons, result.library.table.techniques, known(result))
+    end
+
+    # Looks for evenings that lead this group to a goal.
+    # @param goal [String] "project/KEY" or "technique/KEY" @param dates [Array<Date>] as many as there may be evenings @return [Work::Job]
+    def propose(id, goal, dates)
+      result = @results.of(id)
+      @proposals.ask(proposal_digest(result, goal, dates), title: 'A course to a goal', about: [:course_goal, id]) {
+        designs = result.projects.map(&:design).reject(&:test_piece)
+        Tasks::ProposeCourse.new(inputs: @comparisons.group(result), designs: designs, known: known(result),
+          goals: goals(goal, designs, result.library.table), dates: dates, market: result.market, stock: @comparisons.free_stock(id))
+      }
+    end
+
+    # @return [Work::Job::State] found: Tasks::ProposeCourse::Found
+    def proposal(id, goal, dates)
+      @proposals.state(proposal_digest(@results.of(id), goal, dates))
+    end
+
+    # @param dates [Array<Date>] @return [Array<Store::Classes::Stored>] other classes on these days
+    def taken(dates)
+      @studio.classes.coming(dates.min).select { |one| dates.include?(one.state.workshop.date) }
     end
 
     # @param order [Array<String>] project keys @param dates [Array<Date>] @return [Work::Job]
@@ -78,10 +92,28 @@ module Application
 
     private
 
+    # @return [Array<String>] keys of the techniques that most of the group know
+    def known(result)
+      inputs = @comparisons.group(result)
+      result.library.table.techniques.values.select { |technique| known_to_most?(inputs, technique) }.map(&:key)
+    end
+
     def known_to_most?(inputs, technique)
       familiarity = Core::People::Familiarity
       people = inputs.attendees
       people.count { |one| familiarity.of(one, technique, inputs.workshop.date) >= familiarity::KNOWN } * 2 > people.size
+    end
+
+    # @return [Array<String>] keys of the projects by which the goal is reached
+    def goals(goal, designs, table)
+      kind, key = goal.split('/', 2)
+      return [key] if kind == 'project'
+
+      designs.filter_map { |design| Core::Course::Lesson.of(design, table) }.select { |lesson| lesson.techniques.include?(key) }.map(&:key)
+    end
+
+    def proposal_digest(result, goal, dates)
+      Digest.of([goal, digest(result, [], dates)])
     end
 
     def digest(result, order, dates)

@@ -52,4 +52,27 @@ RSpec.describe Core::Course::Sequence do
     # Half of it is gone after 540 days, so a tenth after 82.
     expect(told.(50).last.last).to eq(['ring'])
   end
+
+  # Exhaustive search over all ways of up to four evenings.
+  it 'leads to a goal at the least cost, over projects that teach something it needs' do
+    random = Random.new(3)
+    12.times do
+      lessons = (0...6).map { |i| lesson("p#{i}", *techniques.keys.sample(random.rand(1..3), random: random)) }
+      known = techniques.keys.sample(1, random: random)
+      judge = described_class.new([], techniques, known)
+      goals, others = lessons.partition { |one| %w[p0 p1].include?(one.key) }
+      best = Core::Course::WayTo.new(lessons, techniques, known).best(goals, 1..4)
+      all = (0..3).flat_map { |before| others.permutation(before).flat_map { |order| goals.map { |goal| [*order, goal] } } }
+      cost = ->(way) { judge.cost_of(way) + way.size }
+      expect([goals.include?(best.last), cost.(best)]).to eq([true, all.map(&cost).min])
+    end
+  end
+
+  it 'takes a longer way where one is asked for, none through what teaches nothing new, and none without a goal' do
+    lessons = [lesson('goal', 'loop', 'wrap'), lesson('a', 'loop'), lesson('b', 'braid')]
+    ways = Core::Course::WayTo.new(lessons, techniques, [])
+    expect([1..3, 2..3, 3..3].map { |evenings| ways.best([lessons.first], evenings)&.map(&:key) }).to eq([%w[a goal], %w[a goal], nil])
+    expect(Core::Course::WayTo.new(lessons, techniques, %w[loop]).best([lessons.first], 1..3).map(&:key)).to eq(%w[goal])
+    expect(ways.best([], 1..3)).to be_nil
+  end
 end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require 'json'
+require 'nokogiri'
 require_relative '../web_helper'
 
 RSpec.describe Web::Routes::Register, type: :request do
@@ -196,7 +197,7 @@ RSpec.describe Web::Routes::Courses, type: :request do
     order = shown
     expect(order.size).to eq(3)
     before = studio.classes.all.size
-    send_form('/classes/1/course', projects: chosen, gap: '14', once: 'a' * 32)
+    send_form('/classes/1/course', projects: chosen, gap: '14', first: '2027-03-02', once: 'a' * 32)
     made = studio.classes.all.select { |one| one.state.workshop.title.include?('evening') }
     parts = made.map { |one| one.state.workshop.title[/\d of 3/] }.sort
     expect([studio.classes.all.size - before, parts]).to eq([3, ['1 of 3', '2 of 3', '3 of 3']])
@@ -215,6 +216,30 @@ RSpec.describe Web::Routes::Courses, type: :request do
     expect(found.last.chance).to be > found.first.chance
     expect(found.last.lacking.size).to be < found.first.lacking.size
     expect(told.grep(Array).map(&:size)).to eq([1, 2])
+  end
+
+  def proposed(goal, **rest)
+    asked = { goal: goal, evenings: '3', gap: '7', first: '2027-01-07', **rest }
+    get '/classes/1/course', asked
+    app_settings.courses.propose(1, goal, (0..2).map { |i| Date.new(2027, 1, 7) + (7 * i) }).wait(Studios::PATIENCE)
+    get '/classes/1/course', asked
+    Nokogiri::HTML(page)
+  end
+
+  it 'proposes evenings that lead to a technique, says what this group cannot be taught, and asks before two classes on one day' do
+    found = proposed('technique/wrapped_loop')
+    expect(found.at('[role=status]').text).to include('Everyone is likely to finish')
+    expect(found.css('#course-order tbody tr').size).to be >= 1
+    expect(page).to include('Thu 7 Jan 2027')
+    expect(proposed('project/aurora').text).to match(/No way to “Aurora braid bracelet”.*9 of 10 would end within \d+ minutes/m)
+    get '/classes/1/course', goal: 'technique/wrapped_loop', evenings: 'many', gap: '7', first: 'soon'
+    expect(page).to include('Give a number of evenings', 'Give a date', 'value="many"', 'value="soon"')
+    there = studio.classes.find(1).state.workshop
+    twice = { projects: chosen.first(2), gap: '7', first: there.date.iso8601, once: 'b' * 32 }
+    send_form('/classes/1/course', **twice)
+    expect([last_response.status, page.include?("there is already “#{there.title}”")]).to eq([422, true])
+    send_form('/classes/1/course', **twice, same_day: '1')
+    expect(last_response.status).to eq(303)
   end
 
   it 'takes an order of one’s own and says what it breaks, and a gap that is none' do

@@ -13,11 +13,13 @@ module Web
       GAP_DAYS = (1..90)
       USUAL_GAP = 7
 
-      attr_reader :unit
+      attr_reader :unit, :goal
 
-      # @param courses [Application::Courses] @param params [Hash] projects: [key], gap, place: {key => number}
+      # @param courses [Application::Courses] @param params [Hash] projects: [key], gap, first, place: {key => number}, goal, evenings
       def initialize(result, courses, params, unit)
         @result = result
+        @goal = CourseGoal.new(result, courses, params, unit)
+        @first = params['first'].is_a?(String) ? params['first'].strip[0, 20] : ''
         @courses = courses
         @unit = unit
         @keys = Array(params['projects']).grep(String).first(60)
@@ -35,8 +37,42 @@ module Web
 
       # @return [Array<(String, String, Boolean)>] key, name and whether it is chosen
       def projects
-        projects = @result.projects.map { |saved| [saved.design.key, saved.design.name, @keys.include?(saved.design.key)] }
-        projects.sort_by { |_, name, _| name }
+        designs = @result.projects.map(&:design).reject(&:test_piece)
+        designs.map { |design| [design.key, design.name, keys.include?(design.key)] }.sort_by { |_, name, _| name }
+      end
+
+      # @return [String] the day of the first evening, as typed
+      def first
+        @first.empty? ? (@result.workshop.date + gap_days).iso8601 : @first
+      end
+
+      def first_error
+        'Give a date, such as 2027-01-14.' if first_day.nil?
+      end
+
+      # @return [Boolean] whether ways to a goal are asked for, rather than projects chosen by hand
+      def to_goal?
+        @keys.empty? && goal.asked? && gap_error.nil? && first_error.nil?
+      end
+
+      # @return [Boolean] whether projects were chosen by hand
+      def by_choice?
+        @keys.any?
+      end
+
+      def proposal
+        @proposal ||= goal.state(goal.dates(first_day, gap_days))
+      end
+
+      def propose
+        goal.ask(goal.dates(first_day, gap_days))
+      end
+
+      # @return [Array<String>] what else is on these days
+      def taken
+        dates = self.dates
+        @courses.taken(dates).map { |one|
+ say('course.taken', date: one.state.workshop.date.strftime('%a %-d %b %Y'), title: one.state.workshop.title) }
       end
 
       def gap
@@ -52,13 +88,14 @@ module Web
       end
 
       def chosen?
-        lessons.size > 1 && gap_error.nil?
+        (lessons.size > 1 || (lessons.any? && to_goal?)) && gap_error.nil? && first_error.nil?
       end
 
       # @return [String] of this page, as it is
       def address
-        places = order.each_with_index.to_h { |key, i| [key, (i + 1).to_s] }
-        "/classes/#{id}/course?#{Rack::Utils.build_nested_query('projects' => order, 'gap' => gap, 'place' => places)}"
+        places = (to_goal? ? [] : order).each_with_index.to_h { |key, i| [key, (i + 1).to_s] }
+        own = to_goal? ? goal.query : { 'projects' => order, 'place' => places }
+        "/classes/#{id}/course?#{Rack::Utils.build_nested_query({ **own, 'gap' => gap, 'first' => first })}"
       end
 
       # @return [Array<String>] project keys in the order shown
@@ -77,6 +114,8 @@ module Web
 
       # @return [String] how good the order is
       def verdict
+        return goal.verdict(proposal.found) if to_goal?
+        return say('course.not_taught', count: lessons.size) if !by_hand? && timetable.any? { |evening| evening.wanting.any? }
         return say(sequence.proven? ? 'course.proven' : 'course.good', count: lessons.size) unless by_hand?
 
         more = sequence.cost_of(lessons_in_order) - sequence.cost
@@ -101,13 +140,29 @@ module Web
 
       private
 
+      # @return [Array<String>] chosen by hand, or proposed
+      def keys
+        to_goal? ? Array(proposal.found&.order) : @keys
+      end
+
+      def gap_days
+        gap_error ? USUAL_GAP : gap.to_i
+      end
+
+      # @return [Date, nil]
+      def first_day
+        Date.iso8601(first)
+      rescue Date::Error
+        nil
+      end
+
       def lessons
-        @lessons ||= @courses.lessons(id, @keys)
+        @lessons ||= @courses.lessons(id, keys)
       end
 
       def timetable
         @timetable ||= Core::Course::CourseDates.of(lessons_in_order, sequence, @result.library.table.techniques,
-          @result.workshop.date, gap.to_i)
+          first_day, gap_days)
       end
 
       def sequence
@@ -116,6 +171,7 @@ module Web
 
       # Moved by hand where each has a place of its own.
       def lessons_in_order
+        return lessons.sort_by { |lesson| keys.index(lesson.key) } if to_goal?
         return sequence.order unless @places.keys.sort == lessons.map(&:key).sort
 
         best = sequence.order

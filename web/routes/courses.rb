@@ -7,14 +7,20 @@ module Web
       def self.registered(app)
         app.get('/classes/:id/course') do
           course = Presenters::Course.new(result(id), settings.courses, params, unit)
-          settings.courses.ask(id, course.order, course.dates) if course.chosen? && !polled?
-          show_sections([fresh_section('course', :course, page: course)], title: "A course: #{course.title}", kind: 'wide')
+          course.propose if course.to_goal? && !polled?
+          settings.courses.ask(id, course.order, course.dates) if course.chosen? && !course.state.found
+          show_course(course)
         end
         app.post('/classes/:id/course') do
           course = Presenters::Course.new(result(id), settings.courses, params, unit)
-          halt 422, show_sections([fresh_section('course', :course, page: course)], title: 'A course', kind: 'wide') unless course.chosen?
+          halt 422, show_course(course) unless course.chosen? && (course.taken.empty? || params['same_day'] == '1')
 
           redirect to(once { settings.courses.make(id, course.order, course.dates) && '/' }), 303
+        end
+        app.helpers do
+          def show_course(course)
+            show_sections([fresh_section('course', :course, page: course)], title: "A course: #{course.title}", kind: 'wide')
+          end
         end
       end
     end

@@ -31,12 +31,16 @@ module Core
         return :harms if harmed.any?
         return :does_not_go_together if wrong.positive?
 
-        likely = chance ? Session::Likelihood.of(chance, target) : :unlikely
         return :too_long if likely == :unlikely
         return :heavy if new_to_most.size > Steps::Readiness::MOST_NEW
         return :tight if likely == :doubtful
 
         unsure.any? ? :unsure : :good
+      end
+
+      # @return [Symbol] whether everyone finishes, see Session::Likelihood
+      def likely
+        chance ? Session::Likelihood.of(chance, target) : :unlikely
       end
 
       # @return [Symbol] :fits, :tight or :will_not

@@ -44,6 +44,11 @@ module Core
         fresh(lesson, before).flat_map { |key| (needed(key) - have).map { |missing| [key, missing] } }
       end
 
+      # @param before [Array<Lesson>] made before it @return [Integer] what this evening costs then
+      def evening(lesson, before)
+        step(lesson, taught(before))
+      end
+
       private
 
       def taught(lessons)
