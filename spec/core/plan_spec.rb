@@ -143,6 +143,12 @@ RSpec.describe Core::Steps::Ladder do
     expect(rungs.map { |rung| rung.map(&:key) }).to eq([%w[z a], %w[m], [], [], []])
   end
 
+  it 'keeps together what stands on each other in a level, apart what stands alone, and knows all that leads to one' do
+    ladder = described_class.new(techniques(z: [1], a: [1, 'z'], k: [1], m: [2, 'a'], o: [2]))
+    expect(ladder.families.map { |families| families.map { |one| one.map(&:key) } }).to eq([[%w[z a]], [%w[m]], [], [], []])
+    expect([ladder.alone.map(&:key), ladder.way_to('m').to_a.sort, ladder.way_to('none').to_a]).to eq([%w[k o], %w[a m z], []])
+  end
+
   {
     { a: [1], b: [2, 'a'] } => nil,
     { a: [1, 'b'], b: [1, 'a'] } => :cycle,

@@ -37,7 +37,9 @@ module Web
 
       # @return [String, nil]
       def evenings_error
-        "Give a number of evenings from #{EVENINGS.begin} to #{EVENINGS.end}." unless evenings.match?(/\A\d\z/) && EVENINGS.cover?(evenings.to_i)
+        return if evenings.match?(/\A\d\z/) && EVENINGS.cover?(evenings.to_i)
+
+        "Give a number of evenings from #{EVENINGS.begin} to #{EVENINGS.end}."
       end
 
       def asked?

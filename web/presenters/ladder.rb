@@ -5,18 +5,25 @@ module Web
     # The techniques by level, and who of a class stands where.
     class Ladder
       # @param coming [Array<Store::Classes::Stored>] classes it may be shown for @param chosen [String] id of one
-      def initialize(coming, library, chosen)
+      # @param to [String] key of a technique the way to which is shown
+      def initialize(coming, library, chosen, to = '')
+        @to = to
         @classes = coming
         @table = library.table
         @chosen = chosen
       end
 
       def drawing
-        Formats::LadderSvg.new(Core::Steps::Ladder.new(@table.techniques), people).to_s
+        Formats::LadderSvg.new(Core::Steps::Ladder.new(@table.techniques), people, @to).to_s
       end
 
       def techniques
         @table.techniques.values.sort_by { |technique| [technique.level, technique.name] }
+      end
+
+      # @return [Boolean] whether the way to this one is shown
+      def to?(technique)
+        technique.key == @to
       end
 
       def name_of(key)

@@ -4,6 +4,13 @@ module Web
   module Routes
     # Courses: several evenings, each of which stands on those before.
     module Courses
+      # How the page is shown.
+      module Page
+        def show_course(course)
+          show_sections([fresh_section('course', :course, page: course)], title: "A course: #{course.title}", kind: 'wide')
+        end
+      end
+
       def self.registered(app)
         app.get('/classes/:id/course') do
           course = Presenters::Course.new(result(id), settings.courses, params, unit)
@@ -17,11 +24,7 @@ module Web
 
           redirect to(once { settings.courses.make(id, course.order, course.dates) && '/' }), 303
         end
-        app.helpers do
-          def show_course(course)
-            show_sections([fresh_section('course', :course, page: course)], title: "A course: #{course.title}", kind: 'wide')
-          end
-        end
+        app.helpers Page
       end
     end
   end

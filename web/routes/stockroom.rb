@@ -46,7 +46,7 @@ module Web
       # Showing and saving one of them.
       module Keeping
         def techniques_page(form)
-          ladder = Presenters::Ladder.new(moment.coming, library, text(:class))
+          ladder = Presenters::Ladder.new(moment.coming, library, text(:class), text(:to))
           page(:techniques, title: 'Techniques', ladder: ladder, paces: form)
         end
 

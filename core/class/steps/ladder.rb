@@ -29,6 +29,33 @@ module Core
         @techniques.values.flat_map { |technique| known(technique.prerequisites).map { |before| [before, technique] } }
       end
 
+      # @return [Array<Array<Array<Technique>>>] for levels 1 to 5 families of those that are joined by what needs what: each technique with
+      # those of its level that stand on it behind it
+      def families
+        joined = needs.flatten.to_set
+        rungs.map do |rung|
+          families = {}
+          rung.select { |technique| joined.include?(technique) }.each do |technique|
+            below = known(technique.prerequisites).find { |before| before.level == technique.level && families.key?(before) }
+            families[technique] = (below ? families[below] : []) << technique
+          end
+          families.values.uniq(&:object_id)
+        end
+      end
+
+      # @return [Array<Technique>] that need nothing and that nothing needs, by level and name
+      def alone
+        rungs.flatten - needs.flatten
+      end
+
+      # @return [Set<String>] keys of a technique and of all it stands on
+      def way_to(key, found = Set.new)
+        return found unless @techniques.key?(key) && found.add?(key)
+
+        @techniques[key].prerequisites.each { |before| way_to(before, found) }
+        found
+      end
+
       # @return [Trouble, nil] the first contradiction
       def problem
         circle = circles.first
