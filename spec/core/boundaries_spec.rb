@@ -146,6 +146,10 @@ RSpec.describe 'Boundaries' do
     link = carrying.links.find { |one| one.holds == 1000 }
     expect([carrying.grams, link.grams, link.share]).to eq([piece.parts.sum(&:count).to_f, on_line, 5 * on_line / 1000.0])
     expect(carrying.links.map(&:share)).to eq(carrying.links.map(&:share).sort.reverse)
+    # Other rules speak of grams too, and one that carries nothing known of none.
+    others = { seed_count: { grams: 4.0, holds: 9.0 }, line_bears: {} }.map { |rule, values|
+      Core::Fit::Result.new(rule: rule, status: :fits, code: :x, values: values) }
+    expect(Core::Fit::Carrying.new(piece, others).links).to eq([])
     unknown = Core::Fit::Carrying.new(Core::Sizing::Blueprint.new(bracelet, sample_table).fit_usual, [])
     expect([unknown.grams, unknown.links]).to eq([nil, []])
   end

@@ -142,4 +142,21 @@ RSpec.describe Core do
     chart = { 'palette' => { 'A' => 'seed' }, 'rows' => %w[AAA AA] }
     expect(Core::Project::ChartEdit.shift(chart, 2)).to eq(chart)
   end
+
+  # By hand: 100 mm and one and a half times the length that it is made to.
+  it 'cuts a line of one’s own work by its sum (OwnWork)' do
+    own = component('own', :own_work, line: 'cord', cut_fixed: '100 mm', cut_percent: 150)
+    made = Core::Sizing::Blueprint.new(design(own), sample_table).fit_usual.work_ups['own']
+    expect(made.cuts.map(&:length)).to eq([mm(100) + (made.lengths.beaded * Rational(3, 2))])
+  end
+
+  it 'says what more a cure needs, and what less (Effect)' do
+    bead, crimp, cord = part('bead', 6), part('crimp', 2), sample_table.lines.fetch('cord')
+    own = ->(beads, crimps, length) {
+      needs = { bead => beads, crimp => crimps }.map { |one, count| Struct.new(:part, :count).new(one, count) }
+      Struct.new(:needs, :cuts).new(needs, [Struct.new(:line, :total).new(cord, mm(length))])
+    }
+    effect = Core::Advice::Effect.new(cure: nil, before: own.(20, 2, 300), after: own.(18, 2, 350))
+    expect(effect.changes).to eq(bead => -2, cord => mm(50).nm)
+  end
 end

@@ -146,6 +146,12 @@ RSpec.describe Core::Supply do
       expect([first.from_stock, first.short, second.from_stock, second.short]).to eq([0, rounds - 4, rounds, 0])
     end
 
+    it 'cuts from a reel on its way like from one on the shelf' do
+      one = Core::Supply::Stock.new(lines: { 'cable' => { mm(400) => 1 } })
+      cuts = allocated(one, due: { 'first' => one })['first'].line('cable').cuts
+      expect([cuts.on_hand.map(&:length), cuts.new_reels]).to eq([[mm(400)] * 2, []])
+    end
+
     it 'gives the last reel once' do
       first, second = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(2000) => 1 } })).values.map { |supply|
         supply.line('cable')
