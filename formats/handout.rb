@@ -26,7 +26,6 @@ module Formats
     Note = Core::Value.define(:kind, :text)
 
     # Where the work stands when what is left is measured.
-    QUARTERS = [Rational(1, 4), Rational(1, 2), Rational(3, 4)].freeze
     # More at one step would fill the sheet.
     MOST_FAULTS = 2
     PRACTICE = 'to practise with'
@@ -172,17 +171,12 @@ module Formats
       component, key = step.key.split('/')
       cuts = @person.piece.work_ups[component]&.cuts.to_a.select { |cut| cut.worked&.step == key }
       cuts.uniq(&:line).map do |cut|
-        told = on_the_way(cut.worked.number).map { |done|
+        told = cut.worked.on_the_way.map { |done|
           Wording.say("reach.#{cut.worked.unit}", unit: @unit, number: done, left: cut.left_after(done))
         }
         key = cut.worked.ends > 1 ? 'reach.line_ends' : 'reach.line'
         Note.new(kind: :reach, text: safe(Wording.say(key, line: cut.line, told: told.join(', '))))
       end
-    end
-
-    # @return [Array<Integer>] units that are done when what is left is measured
-    def on_the_way(number)
-      QUARTERS.map { |share| (number * share).round }.uniq.grep(1...number)
     end
 
     # Each is told once, at the first step that it is for.

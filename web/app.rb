@@ -69,6 +69,7 @@ module Web
     register Routes::Learning
     register Routes::Stockroom
     register Routes::Measures
+    register Routes::Reaches
     register Routes::Swatches
     register Routes::Projects
     register Routes::Composer

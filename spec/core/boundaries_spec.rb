@@ -135,6 +135,21 @@ RSpec.describe 'Boundaries' do
     expect(left).to eq([[1100, 600, 100], [600, 350, 100]])
   end
 
+  # A metre to be worked and 100 mm to hold at each end, in two ends of 600: after 4 of 10 at 60 mm each 360 are left, and 6·60 + 100
+  # needed.
+  it 'tells by what was used so far whether a line reaches: Core::Making::Reach' do
+    cut = Core::Making::Cut.new(line: sample_table.lines.fetch('cord'), count: 1, role: :thread, body: mm(1000), consumption: mm(0),
+      tails: mm(200), worked: Core::Making::Worked.new(step: 'weave', unit: :flower, number: 10, ends: 2))
+    reach = ->(done, left) { Core::Making::Reach.new(cut: cut, done: done, left: mm(left)) }
+    short = reach.(4, 360)
+    expect([short.reaches?, short.used, short.planned, short.needed, short.more, short.difference, short.to_do])
+      .to eq([false, mm(60), mm(50), mm(460), 4, mm(100), 6])
+    expect([reach.(4, 400).reaches?, reach.(4, 400).difference, reach.(9, 90).more]).to eq([true, mm(0), 0])
+    expect([reach.(4, 600), reach.(4, 599), reach.(0, 300), reach.(11, 300)].map(&:possible?)).to eq([false, true, false, false])
+    single = cut.with(worked: cut.worked.with(ends: 1))
+    expect(Core::Making::Reach.new(cut: single, done: 5, left: mm(600)).used).to eq(mm(100))
+  end
+
   # Each part weighs a gram: a line rated for a kilogram is asked for five times as many grams as it carries parts (statics by hand).
   it 'tells the weakest of what carries a piece: Core::Fit::Carrying' do
     light = sample_table.parts.transform_values { |one| one.with(mass_mg: 1000) }

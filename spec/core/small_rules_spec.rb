@@ -153,7 +153,7 @@ RSpec.describe Core do
   it 'says what more a cure needs, and what less (Effect)' do
     bead, crimp, cord = part('bead', 6), part('crimp', 2), sample_table.lines.fetch('cord')
     own = ->(beads, crimps, length) {
-      needs = { bead => beads, crimp => crimps }.map { |one, count| Struct.new(:part, :count).new(one, count) }
+      needs = { bead => beads, crimp => crimps }.map { |one, count| Core::Materials::Need.new(part: one, count: count) }
       Struct.new(:needs, :cuts).new(needs, [Struct.new(:line, :total).new(cord, mm(length))])
     }
     effect = Core::Advice::Effect.new(cure: nil, before: own.(20, 2, 300), after: own.(18, 2, 350))

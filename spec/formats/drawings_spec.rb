@@ -61,15 +61,15 @@ RSpec.describe 'Drawings of how it goes' do
   # Two chains that cross when put by name, and a need that passes a level between two boxes.
   it 'orders the map of techniques so that lines neither cross without need nor pass through a box' do
     needs = { a: [1], b: [1], c: [2, 'b'], d: [2, 'a'], e: [2, 'd'], f: [3, 'c'], g: [3, 'd'], h: [3, 'a'] }
-    techniques = needs.to_h { |key, (level, *before)|
+    crossing = needs.to_h { |key, (level, *before)|
       [key.to_s, Core::Catalogue::Technique.new(key: key.to_s, name: key.to_s, level: level, seconds: 1, prerequisites: before)] }
-    layout = Formats::LadderLayout.new(Core::Steps::Ladder.new(techniques))
-    boxes = techniques.values.group_by(&:level).transform_values { |same| same.map { |one| layout.y(one) }.sort }
+    layout = Formats::LadderLayout.new(Core::Steps::Ladder.new(crossing))
+    boxes = crossing.values.group_by(&:level).transform_values { |same| same.map { |one| layout.y(one) }.sort }
     expect(layout.crossings).to eq(0)
     expect(boxes.values.flat_map { |tops| tops.each_cons(2).map { |a, b| b - a } }).to all(be >= Formats::LadderLayout::BOX)
     passing = layout.lines.find { |before, technique, _| [before.key, technique.key] == %w[a h] }.last[1]
     expect(boxes.fetch(2)).to all(satisfy { |top| !passing.between?(top, top + Formats::LadderLayout::BOX) })
-    expect(layout.depth(techniques['e'])).to eq(1)
+    expect(layout.depth(crossing['e'])).to eq(1)
   end
 
   # A millimetre of the drawing is a millimetre of paper, a tick for each of them, and a number for each centimetre.

@@ -73,3 +73,25 @@ RSpec.describe Web::Routes::Swatches, type: :request do
     end
   end
 end
+
+RSpec.describe Web::Routes::Reaches, type: :request do
+  it 'says whether what is left reaches, what must be left on the way, and what to type' do
+    expect(get('/classes/1/reach').body.gsub(/\s+/, ' ')).to include('No line of this project is used up little by little')
+    studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
+      state.with(project_version_id: studio.projects.find('wandering_stars').id)
+    end
+    get '/classes/1/kits'
+    expect(page).to include('href="/classes/1/reach"')
+    get '/classes/1/reach'
+    done, left = page.match(/after (\d+): (\d+) mm/).captures
+    asked = { person: studio.classes.find(1).state.attendees.first.key, done: done }
+    { '1 mm' => 'It does not reach', "#{left.to_i + 3} mm" => 'It reaches', '5 m' => 'More is left than was cut',
+      'much' => 'Give a length' }
+      .each do |left, words|
+      get '/classes/1/reach', left: left, **asked
+      expect([left, page]).to match([left, include(words)])
+    end
+    get '/classes/1/reach', left: '300', person: '2', done: '400'
+    expect(page).to include('Give how many are done', 'value="400"', 'value="300"')
+  end
+end

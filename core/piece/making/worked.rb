@@ -6,6 +6,15 @@ module Core
     #
     # @param step its key @param unit :flower, :bead, :leaf or :row
     # @param number of units in all @param ends of the cut that are worked with: both, where it is folded in its middle
-    Worked = Value.define(:step, :unit, :number, ends: 1)
+    Worked = Value.define(:step, :unit, :number, ends: 1) do
+      # @return [Array<Integer>] units that are done when what is left is measured
+      def on_the_way
+        Worked::QUARTERS.map { |share| (number * share).round }.uniq.grep(1...number)
+      end
+    end
+
+    class Worked
+      QUARTERS = [Rational(1, 4), Rational(1, 2), Rational(3, 4)].freeze
+    end
   end
 end

@@ -50,6 +50,11 @@ module Web
           { 0 => 'nothing', 25 => 'a quarter of its price', 50 => 'half of its price', 75 => 'three quarters of its price' }
         end
 
+        # @return [Boolean] whether any line is used up little by little, so that it can be asked whether it reaches
+        def worked?
+          plan.people.select(&:fitted?).any? { |one| one.piece.work_ups.each_value.any? { |made| made.cuts.any?(&:worked) } }
+        end
+
         def ways_of_buying
           { price: 'the cheapest, with delivery', fewest: 'the fewest', waste: 'those that leave least over' }
         end

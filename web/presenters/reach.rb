@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+module Web
+  module Presenters
+    # Does it reach? What is left of someone's line on the way, against what is still to be made.
+    class Reach < Form
+      include Printing
+
+      # One line of one person's piece that is used up little by little.
+      #
+      # @param person [Core::Planning::PersonPlan] @param key names component and line
+      Line = Core::Value.define(:person, :key, :cut)
+      # What must be left on the way, for everyone.
+      Row = Core::Value.define(:name, :number, :told)
+
+      attr_reader :unit
+
+      # @param result [Application::ClassResult]
+      def initialize(result, params, unit)
+        @result = result
+        @unit = unit
+        values = typed(params, %w[person line done left])
+        @asked = params.key?('left')
+        @line = lines.find { |one| one.person.attendee.key == values['person'] && one.key == values['line'] } ||
+                lines.find { |one| one.person.attendee.key == values['person'] } || lines.first
+        super(values, Contracts::ReachContract.new(number: @line ? @line.cut.worked.number : 2))
+      end
+
+      def id
+        @result.id
+      end
+
+      def title
+        @result.workshop.title
+      end
+
+      # @return [Boolean] whether any line is used up little by little
+      def any?
+        lines.any?
+      end
+
+      def error(name)
+        super if @asked
+      end
+
+      # @return [Array<(String, String, Boolean)>] key, name, chosen
+      def people
+        lines.map { |one| one.person.attendee }.uniq.map { |one| [one.key, one.name, one.key == @line.person.attendee.key] }
+      end
+
+      # @return [Array<(String, String, Boolean)>] key, name, chosen
+      def kinds
+        lines.uniq(&:key).map { |one| [one.key, "#{one.cut.line.name}, #{units(one.cut)}", one.key == @line.key] }
+      end
+
+      def units(cut = @line.cut)
+        say("reach_units.#{cut.worked.unit}")
+      end
+
+      def ends?
+        @line.cut.worked.ends > 1
+      end
+
+      # @return [Core::Making::Reach, nil] nil until both are typed well
+      def found
+        @found ||= Core::Making::Reach.new(cut: @line.cut, done: value(:done).to_i,
+          left: Core::Measure::Length.parse(value(:left), default_unit: :mm)) if @asked && valid?
+      end
+
+      # @return [Symbol] :fits, :will_not, or :unknown where more is left than was cut
+      def status
+        return :unknown unless found.possible?
+
+        found.reaches? ? :fits : :will_not
+      end
+
+      # @return [String] the answer
+      def verdict
+        return say('reach_answers.more_than_cut', units: units, start: found.start) unless found.possible?
+
+        say("reach_answers.#{found.reaches? ? 'reaches' : 'short'}", units: units, more: found.more, rest: found.to_do,
+          difference: found.difference, place: found.done + found.more)
+      end
+
+      # @return [String] what each took against the plan
+      def tension
+        say('reach_answers.tension', used: fine(found.used), planned: fine(found.planned))
+      end
+
+      # @return [Array<Row>] for those who make the same with the same line
+      def rows
+        lines.select { |one| one.key == @line.key }.map do |one|
+          number = one.cut.worked.number
+          Row.new(name: one.person.attendee.name, number: number,
+            told: one.cut.worked.on_the_way.map { |done| [done, length(one.cut.left_after(done))] })
+        end
+      end
+
+      private
+
+      def lines
+        @lines ||= @result.plan.people.select(&:fitted?).flat_map do |person|
+          person.piece.work_ups.flat_map { |component, made|
+            made.cuts.select(&:worked).uniq(&:line).map { |cut| Line.new(person: person, key: "#{component}/#{cut.line.key}", cut: cut) }
+          }
+        end
+      end
+    end
+  end
+end
