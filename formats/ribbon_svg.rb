@@ -2,16 +2,23 @@
 
 module Formats
   # Draws a session as a ribbon: a row an attendee, minutes along, the class's end as a line.
-  # Work is solid, watching striped, waiting a low bar (for a tool full, for help dotted, for the group a bare line), welcome and clearing
-  # up open: the same in print. Where it is known, the stretch in which four of five finishes lie is shaded.
+  # Work is solid, watching striped, being helped dotted, waiting a low bar, what is before and after the work open: the same in print. What
+  # someone waits for is said at each wait. Where it is known, the stretch in which four of five finishes lie is shaded.
   class RibbonSvg
     include SvgText
 
     ROW = 20
     LABEL = 150
     WIDTH = 1000
-    # Height and place of each kind of time within a row.
-    SHAPES = Hash.new([0, ROW - 6]).merge(wait_tool: [9, 5], wait_help: [9, 5], wait_group: [12, 2], drying: [9, 5]).freeze
+    # How kinds of time are told apart.
+    KINDS = %i[work helped waiting watching break].freeze
+    KIND_OF = { work: :work, extra: :work, helped: :helped, demonstration: :watching, welcome: :break, clearing: :break }.freeze
+    # Height and place of each kind within a row.
+    SHAPES = Hash.new([0, ROW - 6]).merge(waiting: [10, 4]).freeze
+    # Shorter waits are not told one by one.
+    TOLD_MINUTES = 1.0
+    # Width of a letter of what is written over a wait.
+    LETTER = 5.6
     PATTERNS = '<defs><pattern id="stripes" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">' \
                '<path d="M0 0v5" stroke="currentColor" stroke-width="2.4"/></pattern>' \
                '<pattern id="dots" width="4" height="4" patternUnits="userSpaceOnUse">' \
@@ -21,7 +28,8 @@ module Formats
     # @param key of the person
     # @param chosen drawn stronger
     # @param range [early, late] minutes of its end, nil when not known
-    Row = Core::Value.define(:key, :name, :segments, :chosen, range: nil)
+    # @param said [(minute, minute, String)] what is written over a stretch, nil for nothing
+    Row = Core::Value.define(:key, :name, :segments, :chosen, range: nil, said: nil)
 
     # @param rows [Array<Row>] @param start [Core::Measure::ClockTime] @param available [Integer] minutes of the class
     def initialize(rows, start:, available:, title:)
@@ -73,7 +81,7 @@ module Formats
         %(<a class="lane#{' chosen' if row.chosen}" href="?seat=#{h(row.key)}" data-seat="#{h(row.key)}"><rect class="lane-hit" x="0" ) +
           %(y="#{top - 2}" width="#{WIDTH}" height="#{ROW}" fill="transparent"/><text x="#{LABEL - 8}" y="#{top + 11}" font-size="13" ) +
           %(text-anchor="end" fill="currentColor"#{' font-weight="700"' if row.chosen}>#{h(short(row.name))}) +
-          %(</text>#{range(row, top)}#{bars_of(row.segments, top)}</a>)
+          %(</text>#{range(row, top)}#{bars_of(row.segments, top)}#{waits(row.segments, top)}#{said(row.said, top)}</a>)
       end.join
     end
 
@@ -101,8 +109,28 @@ module Formats
     # @return [Array<(Symbol, Float, Float)>] kind and minutes
     def runs(segments)
       segments.each_with_object([]) do |segment, runs|
-        runs.last&.first == segment.kind ? runs.last[2] = segment.to : runs << [segment.kind, segment.from, segment.to]
+        kind = KIND_OF.fetch(segment.kind, :waiting)
+        runs.last&.first == kind ? runs.last[2] = segment.to : runs << [kind, segment.from, segment.to]
       end
+    end
+
+    # What each wait is for, told when pointed at.
+    def waits(segments, top)
+      waits = segments.select { |one| !KIND_OF.key?(one.kind) && one.minutes >= TOLD_MINUTES }
+      waits.map { |one|
+        left = x(one.from)
+        %(<rect x="#{left}" y="#{top - 2}" width="#{(x(one.to) - left).round(1)}" height="#{ROW - 2}" fill="transparent"><title>) +
+          h("#{@start + one.from}–#{@start + one.to} #{Wording.say("spans.#{one.kind}")}, #{one.minutes.round} min") + '</title></rect>'
+      }.join
+    end
+
+    # Over the stretch, or left of its end where it is longer than that.
+    def said(said, top)
+      return '' if said.nil?
+
+      from, to, words = said
+      at = [x(from), x(to) - (words.length * LETTER)].min
+      %(<text class="over" x="#{at.round(1)}" y="#{top + 8}" font-size="11" font-weight="700" fill="currentColor">#{h(words)}</text>)
     end
 
     def end_line

@@ -489,7 +489,8 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       # 8 beads of 2 by 3 on the basic row, 8 + 3 / 2 rounded up on each of two rows more; three turns of 5 and 80 at the foot.
       petal = work_up.cuts.find { |cut| cut.role == :petal }
       rows = 8 + (2 * 10)
-      expect([petal.body, petal.consumption, counts(used(work_up))['seed']]).to eq([mm(2 * rows), mm((3 * 5) + 80), (5 * rows * 3) + (4 * 6 * 3)])
+      expect([petal.body, petal.consumption, counts(used(work_up))['seed']]).to eq([mm(2 * rows), mm((3 * 5) + 80),
+        (5 * rows * 3) + (4 * 6 * 3)])
       expect(work_up.steps.map(&:key)).to eq(%w[petal_load petal cut_petal calyx_load calyx cut_calyx leaf_load leaf cut_leaf cut_stem check
                                                 bind tape bunch])
     end

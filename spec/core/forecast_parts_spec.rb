@@ -42,3 +42,29 @@ RSpec.describe Core::Session::Refinement do
     expect(run.(results_of(studio).of(1).model)).not_to eq(run.(model))
   end
 end
+
+RSpec.describe Core::Session::LongWait do
+  def row(*segments)
+    segments.map { |kind, from, to, step| Core::Steps::Segment.new(kind: kind, from: from.to_f, to: to.to_f, step: step) }
+  end
+
+  let(:rows) {
+    { '1' => row([:work, 0, 20, 'a'], [:wait_group, 20, 50, 'b'], [:demonstration, 50, 53, 'b']),
+      '2' => row([:work, 0, 25, 'a'], [:wait_group, 25, 50, 'b'], [:demonstration, 50, 53, 'b']),
+      '3' => row([:wait_tool, 0, 18, 'a'], [:work, 18, 44, 'a'], [:helped, 44, 50, 'a'], [:demonstration, 50, 53, 'b'], [:wait_tool, 53,
+        80, 'c']) }
+  }
+
+  it 'tells who waits for whom, from when to when, and what held that one up before' do
+    found = described_class.of(rows)
+    expect([found.waiting, found.from, found.to, found.whom, found.step]).to eq([%w[1 2], 20.0, 50.0, '3', 'b'])
+    expect([found.cause, found.minutes, found.ended, found.at]).to eq([:wait_tool, 18.0, 18.0, 'a'])
+    alone = rows.merge('3' => row([:work, 0, 50, 'a'], [:demonstration, 50, 53, 'b']))
+    expect(described_class.of(alone).then { |one| [one.cause, one.at] }).to eq([:work, nil])
+  end
+
+  it 'is none of a short wait, of one person alone, or where nobody is waited for' do
+    short = rows.merge('1' => row([:wait_group, 41, 50, 'b']), '2' => row([:wait_group, 42, 50, 'b']))
+    expect([short, rows.except('2'), rows.except('3'), {}].map { |one| described_class.of(one) }).to eq([nil] * 4)
+  end
+end

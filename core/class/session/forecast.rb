@@ -57,6 +57,11 @@ module Core
         Quantile.of(finishes.fetch(key), share)
       end
 
+      # @return [LongWait, nil] of the typical class
+      def long_wait
+        LongWait.of(typical.rows)
+      end
+
       # @return [String, nil] key of the person who is most often the last
       def most_often_last
         last.max_by(&:last)&.first

@@ -7,7 +7,6 @@ module Web
       class Clock < Section
         # One person's row of the table. waits: minutes in the typical run, for a tool, for help, for the group
         Row = Core::Value.define(:name, :level, :work, :watching, :waits, :middle, :late, :chance)
-        KINDS = %i[welcome work demonstration wait_tool wait_help wait_group drying helped extra clearing].freeze
         WAITS = %i[wait_tool wait_help wait_group].freeze
 
         def state
@@ -52,7 +51,13 @@ module Web
         end
 
         def kinds
-          KINDS
+          Formats::RibbonSvg::KINDS
+        end
+
+        # @return [Array<String>] the longest wait of several for one: who, for whom, why, and what to try; empty where nobody waits long
+        def long_wait
+          found = forecast.long_wait or return []
+          LongWaitWords.new(found, plan, forecast).sentences
         end
 
         def sample(kind)

@@ -31,7 +31,9 @@ module Web
 
         def row(attendee, forecast)
           key = attendee.key
-          Formats::RibbonSvg::Row.new(key: key, name: attendee.name, segments: forecast.typical.rows.fetch(key),
+          wait = forecast.long_wait
+          said = LongWaitWords.new(wait, @reading.plan, forecast).over if wait&.whom == key
+          Formats::RibbonSvg::Row.new(said: said, key: key, name: attendee.name, segments: forecast.typical.rows.fetch(key),
             chosen: key == @reading.seat,
             range: [forecast.finish_at(key, 0.1), forecast.finish_at(key, 0.9)])
         end

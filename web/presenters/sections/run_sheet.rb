@@ -69,7 +69,7 @@ module Web
         end
 
         def kinds
-          Clock::KINDS
+          Formats::RibbonSvg::KINDS
         end
 
         def sample(kind)
