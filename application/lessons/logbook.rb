@@ -6,7 +6,7 @@ module Application
     # anything was learnt, so that the same class always teaches the same.
     class Logbook
       # Goes up when what a class says is worked out in another way.
-      WORKED_OUT = 4
+      WORKED_OUT = 5
 
       # @param studio [Store::Studio] @param library [Library] @param today [Date]
       def initialize(studio, library, today)

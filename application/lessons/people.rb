@@ -2,11 +2,11 @@
 
 module Application
   class Lessons
-    # How people are: how much they differ, how often they call for help.
+    # How people are: how much they differ, how often they call for help, and how long a visit takes.
     class People
       SORT = 'people'
       DIGITS = 2
-      NAMES = %i[between help].freeze
+      NAMES = %i[between help help_minutes].freeze
 
       # @param studio [Store::Studio] @param library [Library]
       def initialize(studio, library)

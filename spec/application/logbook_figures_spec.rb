@@ -3,7 +3,8 @@
 require_relative '../studio_helper'
 require_relative '../support/figures'
 
-# What made-up classes teach, and how it fades: TimesOfClass, TimeLearning, SpreadLearning, HelpLearning, LossLearning, LearnedValue,
+# What made-up classes teach, and how it fades: TimesOfClass, TimeLearning, SpreadLearning, HelpLearning, VisitLearning, LossLearning,
+# LearnedValue,
 # Outliers, Gamma,
 # Decay,
 # TrackRecord; and courses: Sequence, CourseDates.
@@ -20,6 +21,7 @@ RSpec.describe Core::Logbook do
       times: described_class::TimesOfClass.new(tries, 0.02).said,
       told: 0.5 + (0.04 * number),
       lost: [described_class::Lost.new(kind: :crimp, uses: 24.0, lost: number % 4, session: "s#{number}")],
+      visits: [described_class::Visits.new(number: 1 + (number % 3), minutes: number * 1.5, session: "s#{number}")],
       calls: [described_class::Calls.new(expected: 3.0, called: number % 5, session: "s#{number}")],
       came_out: [described_class::LengthObservation.new(project: 'x', by: number - 3.5, session: "s#{number}")], came_true: number.even?,
       teaches: true)
@@ -31,7 +33,8 @@ RSpec.describe Core::Logbook do
     found = { times: described_class::TimeLearning.new(calibration).lessons(classes.flat_map(&:times)),
       between: described_class::SpreadLearning
         .new(calibration).lesson(tries), losses: described_class::LossLearning.new.lessons(classes.flat_map(&:lost)),
-      help: described_class::HelpLearning.new(calibration).lesson(classes.flat_map(&:calls)),
+      visits: described_class::VisitLearning.new(calibration).lesson(classes.flat_map(&:visits)),
+        help: described_class::HelpLearning.new(calibration).lesson(classes.flat_map(&:calls)),
       learnt: [nil, 6].to_h { |months| [months.to_s, described_class::Learnt.of(classes, calibration,
         described_class::Decay.new(today: Date.new(2026, 12, 1), half_months: months))] },
       record: described_class::TrackRecord.of(classes).then { |one| [one.size, one.rows, one.brier] } }

@@ -119,6 +119,17 @@ RSpec.describe Core::Logbook::HelpLearning do
   end
 end
 
+RSpec.describe Core::Logbook::VisitLearning do
+  # By hand: as if five visits of 2.5 min, and ten of 4: (12.5 + 40) / 15; lognormal with sigma 0.5 varies by 0.533.
+  it 'learns how long a visit takes, little from few' do
+    visits = [6, 4].map { |number| Core::Logbook::Visits.new(number: number, minutes: number * 4.0, session: number.to_s) }
+    found = described_class.new(Core::Setup::Calibration.new).lesson(visits)
+    expect([found.number, found.classes, found.value]).to match([10, 2, be_within(1e-9).of(3.5)])
+    expect((found.high - found.low) / 2).to be_within(1e-3).of(1.2816 * 3.5 * 0.53294 / Math.sqrt(15))
+    expect(described_class.new(Core::Setup::Calibration.new).lesson([])).to be_nil
+  end
+end
+
 RSpec.describe Core::Logbook::TrackRecord do
   it 'groups what was told, counts what came true, and gives the Brier score and the interval of Wilson' do
     record = described_class.new([[0.95, true], [0.92, true], [0.97, false], [0.91, true], [0.1, false], [0.2, false], [0.4, true],

@@ -19,6 +19,8 @@ RSpec.describe Web::Routes::Learning, type: :request do
                      ->(value) { "#{format('%.1f', value * 100)} of 100" }],
     'people/between' => ['How much people of one level differ', ->(studio) { studio.settings.calibration.between },
           ->(value) { "#{(value * 100).round} %" }],
+    'people/help_minutes' => ['One visit of yours, without the wait for it', ->(studio) { studio.settings.calibration.help_minutes },
+                              ->(value) { "#{format('%.1f', value)} min" }],
     'people/help' => ['Chance of a call for help where all is new', ->(studio) { studio.settings.calibration.help },
                       ->(value) { "#{(value * 100).round} of 100" }]
   }.each do |about, (name, value, words)|

@@ -79,6 +79,7 @@ module Web
                when %r{\Atime/} then count_of(lesson.number, 'try', 'tries')
                when 'people/help' then "#{count_of(lesson.seen, 'call')}, #{format('%.1f', lesson.number)} expected,"
                when 'people/between' then count_of(lesson.number, 'person', 'people')
+               when 'people/help_minutes' then count_of(lesson.number, 'visit')
                else "#{lesson.seen} of #{lesson.number.round} uses"
                end
         "#{what} in #{count_of(lesson.classes, 'class', 'classes')}"
@@ -89,6 +90,7 @@ module Web
         case row.about
         when %r{\Atime/} then "#{format('%g', number)} s"
         when 'people/between' then "#{(number * 100).round} %"
+        when 'people/help_minutes' then "#{format('%.1f', number)} min"
         when 'people/help' then "#{(number * 100).round} of 100"
         else "#{format('%.1f', number * 100)} of 100"
         end

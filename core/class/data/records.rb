@@ -59,9 +59,10 @@ module Core
         people: :number)
       LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
       CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)
+      VISITS = Record.new(Logbook::Visits, number: :integer, minutes: :number, session: :text)
       CAME_OUT = Record.new(Logbook::LengthObservation, project: :text, by: :number, session: :text)
       HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, times: TIME, lost: LOST,
-        calls: CALLS, came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean, irregular: :number)
+        calls: CALLS, visits: VISITS, came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean, irregular: :number)
 
       # @param data [Object] plain data @return [Set<String>] every text in it, keys too
       def self.texts_of(data)

@@ -10,13 +10,14 @@ module Core
     # @param times [TimeSaid] by the tries
     # @param lost [Lost]
     # @param calls [Calls]
+    # @param visits [Visits]
     # @param came_out [LengthObservation]
     # @param told the chance that all would finish, by its plan, nil where it cannot be simulated
     # @param came_true whether they did, nil where that is not known
     # @param teaches whether plans may learn from it
     # @param irregular share of the steps that were tapped late, or with the next
     HeldClass = Value.define(:session, :date, :people, tries: [].freeze, times: [].freeze, lost: [].freeze,
-      calls: [].freeze, came_out: [].freeze, told: nil, came_true: nil, teaches: true, irregular: 0.0)
+      calls: [].freeze, visits: [].freeze, came_out: [].freeze, told: nil, came_true: nil, teaches: true, irregular: 0.0)
 
     class HeldClass
       # Runs in which is counted how often all finish.
@@ -46,7 +47,8 @@ module Core
         times = TimesOfClass.new(tries, model.between**2)
         blank.with(tries: tries, times: times.said, irregular: irregular(work, times),
           lost: Lost.of(plan, evening, session),
-          calls: [Calls.of(model, evening, session)].compact, came_out: LengthObservation.of(plan, evening, session),
+          calls: [Calls.of(model, evening, session)].compact, visits: [Visits.of(model, evening, beside, session)].compact,
+          came_out: LengthObservation.of(plan, evening, session),
           told: told(simulation), came_true: came_true(model, evening).then { |tapped| tapped.nil? ? blank.came_true : tapped })
       end
 
@@ -85,7 +87,8 @@ module Core
       def weighing(weight)
         with(tries: tries.map { |one| one.with(weight: weight) },
           times: times.map { |one| one.with(weight: weight) }, lost: lost.map { |one| one.with(weight: weight) },
-          calls: calls.map { |one| one.with(weight: weight) }, came_out: came_out.map { |one| one.with(weight: weight) })
+          calls: calls.map { |one| one.with(weight: weight) },
+          visits: visits.map { |one| one.with(weight: weight) }, came_out: came_out.map { |one| one.with(weight: weight) })
       end
     end
   end

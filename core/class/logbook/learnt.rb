@@ -9,8 +9,9 @@ module Core
     # @param lengths see times
     # @param between Lesson or nil
     # @param help see between
+    # @param help_minutes see between
     # @param record TrackRecord
-    Learnt = Value.define(:times, :losses, :lengths, :between, :help, :record)
+    Learnt = Value.define(:times, :losses, :lengths, :between, :help, :help_minutes, :record)
 
     class Learnt
       # @param held [Array<HeldClass>] @param calibration [Setup::Calibration] @param fading [Decay]
@@ -22,7 +23,8 @@ module Core
         new(times: TimeLearning.new(calibration, between&.value || calibration.between).lessons(teaching.flat_map(&:times)),
           losses: LossLearning.new.lessons(teaching.flat_map(&:lost)),
           lengths: LengthLearning.new.lessons(teaching.flat_map(&:came_out)), between: between,
-          help: HelpLearning.new(calibration).lesson(teaching.flat_map(&:calls)), record: TrackRecord.of(chosen))
+          help: HelpLearning.new(calibration).lesson(teaching.flat_map(&:calls)),
+          help_minutes: VisitLearning.new(calibration).lesson(teaching.flat_map(&:visits)), record: TrackRecord.of(chosen))
       end
     end
   end

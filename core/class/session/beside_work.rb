@@ -45,6 +45,11 @@ module Core
         @model.calls(task) * @call
       end
 
+      # @return [Float] share of the minutes from a call to the end of the visit that are the visit
+      def visit_share
+        [@model.help_minutes / @call, 1.0].min
+      end
+
       private
 
       # @return [Float] minutes of work before a minute of the clock
