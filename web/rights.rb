@@ -30,6 +30,7 @@ module Web
         GET /classes/:id.ics
         GET /classes/:id/changes
         GET /classes/:id/course
+        GET /classes/:id/reach
         GET /classes/:id/handouts
         GET /classes/:id/true-size
         GET /classes/:id/labels
