@@ -339,6 +339,7 @@ RSpec.describe Core::Session do
     end
 
     it('holds sixty people') {
+      expect(Core::Setup::Workshop::MOST_PEOPLE).to eq(60)
       expect(forecast(plan((1..60).map { |i|
         attendee(i, 150 + i)
       }, minutes: 240), runs: 20).finishes.size).to eq(60)
@@ -357,6 +358,12 @@ RSpec.describe Core::Session do
               found.trials > found.singles.size]).to eq([true, true, true])
       applied = asked.with(workshop: found.combination.levers.reduce(asked.workshop) { |shop, lever| lever.apply(shop) })
       expect(forecast(applied.plan, runs: 600).chance).to eq(found.combination.chance)
+    end
+
+    # More than every class can reach.
+    it 'says so where even the best combination stays below the target' do
+      found = Core::Levers::LeverSearch.new(inputs(people, minutes: 52), target: 1.01, confirming: 0...60).call
+      expect([found.combination.nil?, found.reaches]).to eq([false, false])
     end
 
     it('needs nothing where the target is met, and says that nothing can be done for an empty class') do

@@ -146,6 +146,11 @@ RSpec.describe Core::Supply do
       expect([first.from_stock, first.short, second.from_stock, second.short]).to eq([0, rounds - 4, rounds, 0])
     end
 
+    it 'is not short for others where it is not short' do
+      first, second = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(2000) => 2 } })).values.map { |supply| supply.line('cable') }
+      expect([first, second].map { |line| [line.short, line.short_for_others?] }).to eq([[{}, false]] * 2)
+    end
+
     it 'cuts from a reel on its way like from one on the shelf' do
       one = Core::Supply::Stock.new(lines: { 'cable' => { mm(400) => 1 } })
       cuts = allocated(one, due: { 'first' => one })['first'].line('cable').cuts
