@@ -126,6 +126,16 @@ module Web
         @state ||= @courses.state(id, order, dates)
       end
 
+      # @return [Boolean] whether nobody has asked for the forecast of these evenings
+      def unasked?
+        state.equal?(Application::Work::Job::UNASKED)
+      end
+
+      def forecast
+        @courses.ask(id, order, dates)
+        @state = nil
+      end
+
       # @return [Array<Row>]
       def rows
         found = (state.found || []).to_h { |one| [one.key, one] }

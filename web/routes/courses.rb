@@ -15,7 +15,7 @@ module Web
         app.get('/classes/:id/course') do
           course = Presenters::Course.new(result(id), settings.courses, params, unit)
           course.propose if course.to_goal? && !polled?
-          settings.courses.ask(id, course.order, course.dates) if course.chosen? && !course.state.found
+          course.forecast if course.chosen? && (!polled? || course.unasked?)
           show_course(course)
         end
         app.post('/classes/:id/course') do
