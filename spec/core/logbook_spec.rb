@@ -204,7 +204,32 @@ RSpec.describe Core::Logbook::Learnt do
     punctual = held(studio, 0)
     expect([punctual, forgotten].map { |one| one.summary.irregular }).to eq([false, true])
     expect(forgotten.tries.size).to be < punctual.tries.size
+    # What shares its time with others is less sure than what was tapped alone.
+    sure = punctual.tries.to_h { |try| [[try.technique, try.planned], try.variance] }
+    more = forgotten.tries.filter_map { |try| (alone = sure[[try.technique, try.planned]]) && (try.variance - alone).round(9) }
+    expect([more.min, more.max.positive?]).to eq([0.0, true])
     expect(forgotten.tries.map { |try| try.minutes / try.planned }.sum / forgotten.tries.size).to be_within(0.35).of(1.0)
+  end
+
+  it 'counts no look at a checkpoint as a call, and what was not finished not at all' do
+    work = [false, true, false].map.with_index { |check, i| Core::Session::Model::Work.new(minutes: 4.0, help: 0.25, check: check, label: i.to_s) }
+    model = Core::Session::Model.new(people: [Core::Session::Model::Person.new(key: '1', tasks: work)], tools: {}, demonstrations: [],
+      helpers: 1, minutes: 60, sigmas: [0.0])
+    counted = ->(helped) {
+      person = Core::Live::LiveState::Person.new(key: '1', tasks: work, times: { 0 => [240], 1 => [240] }, helped: helped)
+      Core::Logbook::Calls.of(model, instance_double(Core::Live::LiveState, people: { '1' => person }), 'a')
+    }
+    expect([counted.(1 => 30), counted.(0 => 90).called, counted.(0 => 90).expected]).to eq([nil, 1, 0.25])
+  end
+
+  it 'adds what someone did to what they had done before, up to five times a class' do
+    plan = inputs(1).plan
+    before = plan.people.first.attendee
+    known = before.with(experience: { 'measuring' => Core::People::Experience.new(times: 2, last: Date.new(2026, 1, 1)) })
+    again = inputs(1).with(attendees: [known]).plan
+    once, twice = [plan, again].map { |one| Core::Logbook::ExperienceGained.after(one, Core::Live::LiveState.new(one, [])).first.experience }
+    expect(twice['measuring'].times - once['measuring'].times).to eq(2)
+    expect(once.transform_values(&:times).values.max).to eq(5)
   end
 
   it 'reads a class as it went: who called, what was lost, how long pieces came out, whether all were in time; nothing else' do
