@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require 'date'
-
 module Web
   module Presenters
     # A course of several evenings for the people of a class.
@@ -161,9 +159,8 @@ module Web
 
       # @return [Date, nil]
       def first_day
-        Date.iso8601(first)
-      rescue Date::Error
-        nil
+        date = Contracts::Contract.date(first)
+        date if date && Contracts::Contract::YEARS.cover?(date.year)
       end
 
       def lessons
