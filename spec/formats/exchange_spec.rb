@@ -23,6 +23,12 @@ RSpec.describe Formats do
      errors.string]
   end
 
+  it 'has a place in the schema for every number that a studio plans with' do
+    schema = JSON.parse(File.read(File.join(EagerBench::ROOT, 'docs', 'formats', 'class.v1.schema.json')))
+    places = schema.dig('properties', 'calibration', 'properties').keys
+    expect(Core::Setup::Calibration.new.to_h.keys.map(&:to_s) - places).to eq([])
+  end
+
   it 'goes out and in again to the same plan, and keeps to both schemas' do
     content = Formats::ClassDocument.read(document)
     expect([content.inputs.attendees,

@@ -80,6 +80,7 @@ RSpec.describe Web::Routes::Reaches, type: :request do
     studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
       state.with(project_version_id: studio.projects.find('wandering_stars').id)
     end
+    expect(get('/classes/3/reach').body).to include('Add a person with a size first')
     get '/classes/1/kits'
     expect(page).to include('href="/classes/1/reach"')
     get '/classes/1/reach'

@@ -34,6 +34,11 @@ module Web
         @result.workshop.title
       end
 
+      # @return [Boolean] whether nobody has a piece yet
+      def nobody?
+        @result.plan.people.none?(&:fitted?)
+      end
+
       # @return [Boolean] whether any line is used up little by little
       def any?
         lines.any?
