@@ -90,6 +90,7 @@ RSpec.describe Web::Routes::Sessions, type: :request do
   end
 
   it 'prints a run sheet and gives a calendar with the same times' do
+    settle
     get '/classes/1/run-sheet'
     expect(page).to include('Latest start', 'Demo: Flattened crimp', 'Problem: Crossed lines under the crimp: cut the crimp off',
       'Do not start after this time')
