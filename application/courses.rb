@@ -42,9 +42,8 @@ module Application
     def propose(id, goal, dates)
       result = @results.of(id)
       @proposals.ask(proposal_digest(result, goal, dates), title: 'A course to a goal', about: [:course_goal, id]) {
-        designs = result.projects.map(&:design).reject(&:test_piece)
-        Tasks::ProposeCourse.new(inputs: @comparisons.group(result), designs: designs, known: known(result),
-          goals: goals(goal, designs, result.library.table), dates: dates, market: result.market, stock: @comparisons.free_stock(id))
+        Tasks::ProposeCourse.new(inputs: @comparisons.group(result), designs: result.projects.map(&:design).reject(&:test_piece),
+          known: known(result), goal: goal, dates: dates, market: result.market, stock: @comparisons.free_stock(id))
       }
     end
 
@@ -102,14 +101,6 @@ module Application
       familiarity = Core::People::Familiarity
       people = inputs.attendees
       people.count { |one| familiarity.of(one, technique, inputs.workshop.date) >= familiarity::KNOWN } * 2 > people.size
-    end
-
-    # @return [Array<String>] keys of the projects by which the goal is reached
-    def goals(goal, designs, table)
-      kind, key = goal.split('/', 2)
-      return [key] if kind == 'project'
-
-      designs.filter_map { |design| Core::Course::Lesson.of(design, table) }.select { |lesson| lesson.techniques.include?(key) }.map(&:key)
     end
 
     def proposal_digest(result, goal, dates)

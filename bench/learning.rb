@@ -9,8 +9,8 @@
 require_relative 'support'
 require_relative 'evenings'
 
-# One studio: the same hidden times in all its classes, other people in each.
-class HiddenStudio
+# A studio whose true times are known: the same in all its classes, other people in each.
+class KnownStudio
   AFTER = [1, 2, 5].freeze
   PEOPLE = 8
   BETWEEN = 0.15
@@ -66,10 +66,10 @@ $stdout.sync = true
 studio = Bench.studio
 base = Bench.results(studio).of(1).inputs
 studios = (ARGV[0] || 50).to_i
-truth = { techniques: (ARGV[3] || 0.3).to_f, between: HiddenStudio::BETWEEN, forgotten: (ARGV[1] || 0).to_f, late: (ARGV[2] || 0).to_f }
+truth = { techniques: (ARGV[3] || 0.3).to_f, between: KnownStudio::BETWEEN, forgotten: (ARGV[1] || 0).to_f, late: (ARGV[2] || 0).to_f }
 puts "#{studios} studios, #{truth}"
 found = (1..studios).flat_map { |seed|
-  hidden = HiddenStudio.new(base, seed, truth)
+  hidden = KnownStudio.new(base, seed, truth)
   hidden.learnt.flat_map { |after, learnt| learnt.times.map { |lesson| [after, lesson, hidden.paces.fetch(lesson.about)] } }
 }
 row = lambda do |name, same|
@@ -79,7 +79,7 @@ row = lambda do |name, same|
     off.sum(&:abs) / off.size, same.sum { |_, _, pace| Math.log(pace).abs } / same.size)
 end
 found.group_by(&:first).each { |after, same| row.call("after #{after}", same) }
-found.select { |after,| after == HiddenStudio::AFTER.last }.group_by { |_, lesson,| lesson.about }.each { |about, same| row.call(about,
+found.select { |after,| after == KnownStudio::AFTER.last }.group_by { |_, lesson,| lesson.about }.each { |about, same| row.call(about,
   same) }
 
 tries = (1..200).flat_map { |session|
@@ -95,5 +95,5 @@ held = tries.group_by(&:session).map { |key, own| Core::Logbook::HeldClass.new(s
   times: Core::Logbook::TimesOfClass.new(own, 0.02).said) }
 fading = Core::Logbook::Decay.new(today: base.workshop.date, half_months: 12)
 puts "200 classes: #{Bench.summary(Bench.milliseconds(5) { Core::Logbook::Learnt.of(held, base.calibration, fading) })}"
-inputs, events = HiddenStudio.new(base, 1, truth).first
+inputs, events = KnownStudio.new(base, 1, truth).first
 puts "one class more: #{Bench.summary(Bench.milliseconds(10) { Core::Logbook::HeldClass.of(inputs, events) })}"

@@ -8,10 +8,10 @@ module Application
     # @param inputs Core::Planning::Inputs of the group
     # @param designs [Core::Project::Design] to choose from
     # @param known [technique key] to the group
-    # @param goals [project key] any of which may be the last
+    # @param goal "project/KEY", or "technique/KEY" for any project that uses it
     # @param dates [Date] as many as there may be evenings
     # @param stock Core::Supply::Stock free for the first
-    ProposeCourse = Core::Value.define(:inputs, :designs, :known, :goals, :dates, :market, :stock) do
+    ProposeCourse = Core::Value.define(:inputs, :designs, :known, :goal, :dates, :market, :stock) do
       # @return [Found]
       def call(report)
         ProposeCourse::Search.new(self).call(report)
@@ -19,10 +19,10 @@ module Application
     end
 
     class ProposeCourse
-      # @param order [project key] to the goal, or to what is nearest to it where no way was found; empty where there is neither
+      # @param evenings [Core::Comparison::Suitability] in order, up to the goal; where there is no way, the nearest project alone; or none
       # @param left_out [Core::Comparison::Suitability] of what this group cannot be taught
       # @param nearest [String, nil] name of what is proposed instead of the goal
-      Found = Core::Value.define(:order, :left_out, nearest: nil)
+      Found = Core::Value.define(:evenings, :left_out, nearest: nil)
 
       # One search; what was simulated once is kept.
       class Search
@@ -34,6 +34,7 @@ module Application
         def initialize(task)
           @task = task
           @lessons = task.designs.filter_map { |design| Core::Course::Lesson.of(design, task.inputs.table) }
+          @goals = goals(*task.goal.split('/', 2))
           @left_out = []
           @least = 1
           @suits = {}
@@ -44,56 +45,68 @@ module Application
         def call(report)
           TRIES.times do |i|
             report.call(Work::Progress.new(share: i.fdiv(TRIES)))
-            way = way()
-            next give_up if way.nil? && @too_long
+            way = next_way
+            next give_up if way.nil? && @failing
             break if way.nil?
 
-            fails = way.each_index.lazy.map { |at| suits(way.first(at + 1)) }.find { |one| fails?(one) }
-            return Found.new(order: way.map(&:key), left_out: @left_out) if fails.nil?
+            evenings = way.each_index.lazy.map { |at| suits(way.first(at + 1)) }
+            fails = evenings.find { |one| fails?(one) }
+            return Found.new(evenings: evenings.to_a, left_out: @left_out) if fails.nil?
 
             leave_out(fails, way)
           end
-          give_up if @too_long
+          give_up if @failing
           instead = nearest
-          Found.new(order: [instead&.key].compact, left_out: @left_out.sort_by { |one| goal?(one) ? 0 : 1 }, nearest: instead&.name)
+          Found.new(evenings: [instead].compact, left_out: @left_out.sort_by { |one| goal?(one) ? 0 : 1 }, nearest: instead&.name)
         end
 
         private
+
+        # @return [Array<String>] keys of the projects by which the goal is reached
+        def goals(kind, key)
+          return [key] if kind == 'project'
+
+          @lessons.select { |lesson| lesson.techniques.include?(key) }.map(&:key)
+        end
 
         # Before a goal is given up, longer ways to it are tried: who has practised more is quicker.
         def leave_out(fails, way)
           return @left_out << fails unless goal?(fails)
 
-          @too_long = fails
+          @failing = fails
           fails.likely == :unlikely && way.size < @task.dates.size ? @least = way.size + 1 : give_up
         end
 
         def give_up
-          @left_out << @too_long
-          @too_long = nil
+          @left_out << @failing
+          @failing = nil
           @least = 1
         end
 
-        def way
-          free = @lessons.reject { |lesson| @left_out.any? { |one| one.key == lesson.key } }
-          goals = free.select { |lesson| @too_long ? lesson.key == @too_long.key : goal?(lesson) }
+        def next_way
+          free = @lessons.reject { |lesson| left_out?(lesson) }
+          goals = free.select { |lesson| @failing ? lesson.key == @failing.key : goal?(lesson) }
           Core::Course::WayTo.new(free, @task.inputs.table.techniques, @task.known).best(goals, @least..@task.dates.size)
         end
 
-        # @return [Core::Course::Lesson, nil] of those that are most like a goal, by the techniques they share, the first that can be
-        # finished
+        # @return [Core::Comparison::Suitability, nil] of the project most like a goal, by the techniques they share, that can be finished
         def nearest
-          wanted = @lessons.select { |lesson| goal?(lesson) }
-          like = ->(lesson) { wanted.map { |goal|
- (lesson.techniques & goal.techniques).size.fdiv((lesson.techniques | goal.techniques).size) }.max }
-          free = @lessons.reject { |lesson| goal?(lesson) || @left_out.any? { |one| one.key == lesson.key } }
-          return if wanted.empty?
+          goals, others = @lessons.partition { |lesson| goal?(lesson) }
+          free = others.reject { |lesson| left_out?(lesson) || likeness(lesson, goals).zero? }
+          free.max_by(MOST_NEAR) { |lesson| likeness(lesson, goals) }.lazy.map { |lesson| suits([lesson]) }.find { |one| !fails?(one) }
+        end
 
-          free.select { |lesson| like.(lesson).positive? }.max_by(MOST_NEAR, &like).find { |lesson| !fails?(suits([lesson])) }
+        # @return [Float] share of the techniques of both that both use
+        def likeness(lesson, goals)
+          goals.map { |goal| (lesson.techniques & goal.techniques).size.fdiv((lesson.techniques | goal.techniques).size) }.max || 0.0
+        end
+
+        def left_out?(lesson)
+          @left_out.any? { |one| one.key == lesson.key }
         end
 
         def goal?(one)
-          @task.goals.include?(one.key)
+          @goals.include?(one.key)
         end
 
         # A goal that harms someone is wanted all the same: it can be made of something else.

@@ -147,8 +147,8 @@ RSpec.describe Core::Supply do
     end
 
     it 'is not short for others where it is not short' do
-      first, second = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(2000) => 2 } })).values.map { |supply| supply.line('cable') }
-      expect([first, second].map { |line| [line.short, line.short_for_others?] }).to eq([[{}, false]] * 2)
+      lines = allocated(Core::Supply::Stock.new(lines: { 'cable' => { mm(2000) => 2 } })).values.map { |supply| supply.line('cable') }
+      expect(lines.map { |line| [line.short, line.short_for_others?] }).to eq([[{}, false]] * 2)
     end
 
     it 'cuts from a reel on its way like from one on the shelf' do

@@ -76,7 +76,7 @@ end
 
 RSpec.describe Web::Routes::Reaches, type: :request do
   it 'says whether what is left reaches, what must be left on the way, and what to type' do
-    expect(get('/classes/1/reach').body.gsub(/\s+/, ' ')).to include('No line of this project is used up little by little')
+    expect(get('/classes/1/reach').body.gsub(/\s+/, ' ')).to include('no line is used up along the way')
     studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
       state.with(project_version_id: studio.projects.find('wandering_stars').id)
     end
@@ -86,7 +86,7 @@ RSpec.describe Web::Routes::Reaches, type: :request do
     get '/classes/1/reach'
     done, left = page.match(/after (\d+): (\d+) mm/).captures
     asked = { person: studio.classes.find(1).state.attendees.first.key, done: done }
-    { '1 mm' => 'It does not reach', "#{left.to_i + 3} mm" => 'It reaches', '5 m' => 'More is left than was cut',
+    { '1 mm' => 'It does not reach', "#{left.to_i + 3} mm" => 'It reaches', '5 m' => 'more than there was at the start',
       'much' => 'Give a length' }
       .each do |left, words|
       get '/classes/1/reach', left: left, **asked

@@ -5,6 +5,7 @@ module Web
     # A course of several evenings for the people of a class.
     class Course
       include Printing
+      include OfClass
 
       # One evening as shown. chance: hundredths, nil before it is known · price: Money or nil
       Row = Core::Value.define(:key, :place, :name, :date, :fresh, :wanting, :revise, :chance, :status, :price, :words)
@@ -23,14 +24,6 @@ module Web
         @keys = Array(params['projects']).grep(String).first(60)
         @gap = params['gap'].is_a?(String) ? params['gap'].strip[0, 6] : ''
         @places = params['place'].is_a?(Hash) ? params['place'].select { |_, text| text.is_a?(String) && text.match?(/\A\d{1,2}\z/) } : {}
-      end
-
-      def id
-        @result.id
-      end
-
-      def title
-        @result.workshop.title
       end
 
       # @return [Array<(String, String, Boolean)>] key, name and whether it is chosen
@@ -62,15 +55,18 @@ module Web
         @proposal ||= goal.state(goal.dates(first_day, gap_days))
       end
 
-      def propose
-        goal.ask(goal.dates(first_day, gap_days))
+      # Asks for what the page shows: ways to the goal, or the forecast of the evenings that were chosen.
+      def ask
+        return goal.ask(goal.dates(first_day, gap_days)) if to_goal?
+
+        @courses.ask(id, order, dates) if chosen?
       end
 
       # @return [Array<String>] what else is on these days
       def taken
-        dates = self.dates
-        @courses.taken(dates).map { |one|
- say('course.taken', date: one.state.workshop.date.strftime('%a %-d %b %Y'), title: one.state.workshop.title) }
+        @taken ||= @courses.taken(dates).map(&:state).map(&:workshop).map do |workshop|
+          say('course.taken', date: workshop.date.strftime('%a %-d %b %Y'), title: workshop.title)
+        end
       end
 
       def gap
@@ -120,29 +116,20 @@ module Web
         more.zero? ? say('course.as_good') : say('course.worse')
       end
 
+      # @return [Application::Work::Job::State] of what the page waits for
       def state
-        @state ||= @courses.state(id, order, dates)
-      end
-
-      # @return [Boolean] whether nobody has asked for the forecast of these evenings
-      def unasked?
-        state.equal?(Application::Work::Job::UNASKED)
-      end
-
-      def forecast
-        @courses.ask(id, order, dates)
-        @state = nil
+        @state ||= to_goal? ? proposal : @courses.state(id, order, dates)
       end
 
       # @return [Array<Row>]
       def rows
-        found = (state.found || []).to_h { |one| [one.key, one] }
+        found = suits.to_h { |one| [one.key, one] }
         timetable.each_with_index.map { |evening, i| row(evening, i + 1, found[evening.lesson.key]) }
       end
 
       # @return [Core::Money, nil] what all evenings cost one person
       def price
-        prices = (state.found || []).map(&:seat)
+        prices = suits.map(&:seat)
         prices.size == lessons.size && prices.none?(&:nil?) ? prices.reduce(:+) : nil
       end
 
@@ -150,7 +137,12 @@ module Web
 
       # @return [Array<String>] chosen by hand, or proposed
       def keys
-        to_goal? ? Array(proposal.found&.order) : @keys
+        to_goal? ? suits.map(&:key) : @keys
+      end
+
+      # @return [Array<Core::Comparison::Suitability>] of the evenings, as far as they are known
+      def suits
+        (to_goal? ? proposal.found&.evenings : state.found) || []
       end
 
       def gap_days

@@ -63,7 +63,7 @@ module Web
       # @param found [Application::Tasks::ProposeCourse::Found] @return [String] what came of it
       def verdict(found)
         return say('course.nearest', goal: name, minutes: @result.workshop.minutes, nearest: found.nearest) if found.nearest
-        return say('course.led') if found.order.any?
+        return say('course.led') if found.evenings.any?
         return say('course.no_project', goal: name) if found.left_out.empty?
 
         say('course.no_way', goal: name, minutes: @result.workshop.minutes)

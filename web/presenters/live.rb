@@ -8,6 +8,7 @@ module Web
     # A class as it happens: who needs the instructor, where everyone is, and whether all will finish from here.
     class Live
       include Printing
+      include OfClass
       include Cards
       include Room
 
@@ -51,14 +52,6 @@ module Web
         @forecasts = forecasts
         @now = now
         @unit = unit
-      end
-
-      def id
-        @result.id
-      end
-
-      def title
-        @result.workshop.title
       end
 
       attr_reader :plan, :evening

@@ -5,6 +5,7 @@ module Web
     # Does it reach? What is left of someone's line on the way, against what is still to be made.
     class Reach < Form
       include Printing
+      include OfClass
 
       # One line of one person's piece that is used up little by little.
       #
@@ -24,14 +25,6 @@ module Web
         @line = lines.find { |one| one.person.attendee.key == values['person'] && one.key == values['line'] } ||
                 lines.find { |one| one.person.attendee.key == values['person'] } || lines.first
         super(values, Contracts::ReachContract.new(number: @line ? @line.cut.worked.number : 2))
-      end
-
-      def id
-        @result.id
-      end
-
-      def title
-        @result.workshop.title
       end
 
       # @return [Boolean] whether nobody has a piece yet
@@ -81,7 +74,7 @@ module Web
 
       # @return [String] the answer
       def verdict
-        return say('reach_answers.more_than_cut', units: units, start: found.start) unless found.possible?
+        return say('reach_answers.more_than_cut', start: found.start) unless found.possible?
 
         say("reach_answers.#{found.reaches? ? 'reaches' : 'short'}", units: units, more: found.more, rest: found.to_do,
           difference: found.difference, place: found.done + found.more)

@@ -14,8 +14,7 @@ module Web
       def self.registered(app)
         app.get('/classes/:id/course') do
           course = Presenters::Course.new(result(id), settings.courses, params, unit)
-          course.propose if course.to_goal? && !polled?
-          course.forecast if course.chosen? && (!polled? || course.unasked?)
+          course.ask unless polled?
           show_course(course)
         end
         app.post('/classes/:id/course') do

@@ -14,7 +14,7 @@ module Core
       def initialize(lessons, techniques, known)
         @lessons = lessons
         @known = known
-        @techniques = techniques
+        @ladder = Steps::Ladder.new(techniques)
         @judge = Sequence.new([], techniques, known)
       end
 
@@ -25,37 +25,34 @@ module Core
         ways = [[[], 0]]
         found = []
         evenings.end.times do |before|
-          found += ways.flat_map { |order, cost| goals.map { |goal| ended(order, cost, goal) } } if before + 1 >= evenings.begin
+          found += ways.flat_map { |order, cost| goals.map { |goal| extended(order, cost, goal) } } if before + 1 >= evenings.begin
           ways = longer(ways, useful)
         end
-        found.min_by { |order, cost| [cost, order.size, order.map(&:name)] }&.first
+        found.min_by { |way| rank(way) }&.first
       end
 
       private
 
-      def ended(order, cost, goal)
-        [[*order, goal], cost + EVENING + @judge.evening(goal, order)]
+      def extended(order, cost, lesson)
+        [[*order, lesson], cost + EVENING + @judge.evening(lesson, order)]
+      end
+
+      # Names decide between ways that cost the same, so that the answer is always the same.
+      def rank((order, cost))
+        [cost, order.size, order.map(&:name)]
       end
 
       # Those that teach something a goal needs, itself or what that stands on.
       def useful(goals)
-        wanted = goals.flat_map(&:techniques).flat_map { |key| with_what_it_stands_on(key) }.uniq - @known
+        wanted = goals.flat_map(&:techniques).flat_map { |key| @ladder.way_to(key).to_a }.uniq - @known
         (@lessons - goals).select { |lesson| lesson.techniques.intersect?(wanted) }
-      end
-
-      def with_what_it_stands_on(key, seen = [])
-        return [] if seen.include?(key)
-
-        [key, *(@techniques[key]&.prerequisites || []).flat_map { |needed| with_what_it_stands_on(needed, [*seen, key]) }]
       end
 
       # Of ways over the same projects the cheapest.
       def longer(ways, useful)
-        found = ways.flat_map { |order, cost| (useful - order).map { |lesson|
- [[*order, lesson], cost + EVENING + @judge.evening(lesson, order)] } }
-        found.group_by { |order, _| order.map(&:key).sort }.each_value.map { |same| same.min_by { |order, cost|
- [cost, order.map(&:name)] } }
-          .min_by(BEAM) { |order, cost| [cost, order.map(&:name)] }
+        found = ways.flat_map { |order, cost| (useful - order).map { |lesson| extended(order, cost, lesson) } }
+        cheapest = found.group_by { |order, _| order.map(&:key).sort }.each_value.map { |same| same.min_by { |way| rank(way) } }
+        cheapest.min_by(BEAM) { |way| rank(way) }
       end
     end
   end

@@ -4,12 +4,10 @@ require 'matrix'
 
 module Core
   module Live
-    # How quick the work turns out to be against what was planned, by what was done so far: the logarithm of taken against planned
-    # minutes is
-    # the sum of what the evening has in common, what a technique has, what a person has, and chance. Each has a normal prior about the
-    # plan, so that few taps move little and what all share is not laid to one (partial pooling; A. Gelman and others, Bayesian Data
-    # Analysis, chapters 5 and 14). Who is still at a step has taken at least so long: counted by how much that tells (normal with a
-    # censored value, by Newton's method).
+    # How quick the work turns out to be against the plan, from what was done so far. The logarithm of minutes taken over minutes planned is
+    # a sum: what the evening adds, what the technique adds, what the person adds, and chance. Each has a normal prior at the plan's value,
+    # so few taps change little, and a slow evening is not blamed on one person (partial pooling; A. Gelman and others, Bayesian Data
+    # Analysis, chapters 5 and 14). A step not yet finished counts as "at least so long" (a censored normal value, by Newton's method).
     class Pace
       # Rounds of weighing, each about the values of the round before.
       ROUNDS = 4
@@ -106,7 +104,7 @@ module Core
 
       # People of this class may differ more or less than planned: the variance is as if so many had shown the planned one before.
       def learn_spread(priors)
-        people = @unknown.each_index.select { |i| @unknown[i].is_a?(Array) && @unknown[i].first == :person }
+        people = @model.people.map { |one| @places.fetch([:person, one.key]) }
         seen = people.sum { |i| ((@mean[i] + (priors[i] / 2))**2) + @covariance[i, i] }
         variance = ((Setup::Calibration::PEOPLE_BEFORE * (@model.between**2)) + seen) / (Setup::Calibration::PEOPLE_BEFORE + people.size)
         people.each { |i| priors[i] = [variance, LEAST**2].max }
@@ -145,8 +143,8 @@ module Core
 
       # @return [Array<Seen>] one of each person and technique
       def finished
-        @work.done.select { |one|
- one.task.minutes.positive? }.group_by { |one| [one.person, @techniques[one.task.label]] }.map do |about, same|
+        timed = @work.done.select { |one| one.task.minutes.positive? }
+        timed.group_by { |one| [one.person, @techniques[one.task.label]] }.map do |about, same|
           Seen.new(*about, same.sum { |one| one.task.minutes }, same.sum(&:minutes), same.sum { |one| variance_of(one) }, false)
         end
       end

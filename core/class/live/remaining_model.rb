@@ -57,10 +57,9 @@ module Core
         at = current(person)
         left_out = @evening.people[person.key].left_out
         tasks = person.tasks.drop(at.place + 1).reject { |task| left_out.include?(task.label) }
-        ready = [minute, person.begins].max
-        person.with(begins: [ready - (SOONER_MINUTES * turns.index(person).succ), 0.0].max,
-          tasks: [under_way(at), *tasks.map { |task|
- seen(task) }].map { |task| task.with(minutes: task.minutes * pace.of(person, task.label)) })
+        begins = [minute, person.begins].max - (SOONER_MINUTES * turns.index(person).succ)
+        rest = [under_way(at), *tasks.map { |task| seen(task) }]
+        person.with(begins: [begins, 0.0].max, tasks: rest.map { |task| task.with(minutes: task.minutes * pace.of(person, task.label)) })
       end
 
       # @return [Array<Session::Model::Person>] whose turn is last first

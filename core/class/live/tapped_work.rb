@@ -20,6 +20,11 @@ module Core
         end
       end
 
+      # @return [TappedWork] of a whole evening
+      def self.of(model, evening, beside)
+        new(model, WorkStarts.new(model, evening), evening, beside)
+      end
+
       # @param model [Session::Model] @param starts [WorkStarts] @param evening [LiveState] @param beside [Session::BesideWork]
       def initialize(model, starts, evening, beside)
         @model = model
@@ -44,9 +49,8 @@ module Core
         groups.sum { |group| group.size - 1 }
       end
 
-      # How irregular the taps are: what is late at one step is missing at the next, so that the two go against each other (the
-      # covariance of
-      # neighbours is minus the variance of a tap, as in a moving average of the first order; Box and Jenkins, Time Series Analysis, 3.3).
+      # How irregular the taps are. A late tap makes one step longer and the next one shorter by the same amount, so the covariance of
+      # neighbouring steps is minus the variance of a tap (a moving average of order one; Box and Jenkins, Time Series Analysis, 3.3).
       # @return [Float] variance of a tap about the truth, in square minutes
       def noise
         @noise ||= begin
@@ -112,8 +116,9 @@ module Core
         steps = pace(told, ->(one) { one.task.label }) { 1.0 }
         people = pace(told, :person.to_proc) { |one| steps.fetch(one.task.label) }
         told.group_by(&:person).transform_values do |own|
-          own.sort_by(&:place).map { |one|
- [one.place, one.minutes - (one.task.minutes * steps.fetch(one.task.label) * people.fetch(one.person))] }
+          own.sort_by(&:place).map do |one|
+            [one.place, one.minutes - (one.task.minutes * steps.fetch(one.task.label) * people.fetch(one.person))]
+          end
         end
       end
 

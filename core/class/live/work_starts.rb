@@ -10,9 +10,8 @@ module Core
       TOGETHER_SECONDS = 15
 
       # One step of one person, in seconds. came, left: as tapped, left nil while they are at it · ready: seen what is shown before it, nil
-      # while the group is not there · began: nil while it waits for tools · told_by: whose taps tell when it began, :own, :others, or
-      # :nobody
-      # where one of them was forgotten
+      # while the group is not there · began: nil while it waits for tools · told_by: whose taps tell when it began, :own or :others;
+      # :nobody where one of those taps was forgotten
       Step = Struct.new(:person, :place, :task, :came, :left, :ready, :began, :told_by) do
         # @return [Boolean] whether the taps tell how long it took; where others' taps say that its tools were never free, they do not
         def told?
@@ -59,7 +58,7 @@ module Core
 
       # @return [Boolean] whether others may be waited for before it
       def waits?(task)
-        !task.demonstration.nil? || wanted(task).any?
+        !task.demonstration.nil? || @model.scarce(task).any?
       end
 
       private
@@ -148,7 +147,7 @@ module Core
       def take_tools
         held = Hash.new { |all, tool| all[tool] = [] }
         @steps.select(&:ready).sort_by { |step| [step.ready, step.left || Float::INFINITY, step.came] }.each do |step|
-          wanted = wanted(step.task)
+          wanted = @model.scarce(step.task)
           began = wanted.map { |tool, number| free_from(step.ready, held[tool], @model.tools[tool] - number) }.max || step.ready
           # A person who went on had the tools, even where the taps of others say otherwise.
           step.began = step.left ? [began, step.left].min : began
@@ -158,10 +157,6 @@ module Core
 
           wanted.each { |tool, number| number.times { held[tool] << Held.new(step.began, *freed(step, tool)) } }
         end
-      end
-
-      def wanted(task)
-        (task.takes || task.tools).slice(*@model.tools.keys).select { |_, number| number.positive? }
       end
 
       # @param held [Array<Held>] of the tools that it takes

@@ -23,9 +23,6 @@ module Core
       # Runs in which is counted how often all finish.
       RUNS = 100
 
-      # Taps are irregular from this share on.
-      IRREGULAR = 0.1
-
       # What of it is shown in a list. tries: how many · irregular: whether its taps were
       Summary = Value.define(:people, :tries, :told, :came_true, :teaches, :irregular)
 
@@ -42,7 +39,7 @@ module Core
 
         session = inputs.workshop.key
         beside = Session::BesideWork.watched(simulation)
-        work = TimeObservation.tapped(model, evening, beside)
+        work = Live::TappedWork.of(model, evening, beside)
         tries = TimeObservation.of(work, evening, beside, session)
         times = TimesOfClass.new(tries, model.between**2)
         blank.with(tries: tries, times: times.said, irregular: irregular(work, times),
@@ -80,7 +77,7 @@ module Core
       # @return [Summary]
       def summary
         Summary.new(people: people, tries: tries.size, told: told, came_true: came_true, teaches: teaches,
-          irregular: irregular > IRREGULAR)
+          irregular: irregular > TimesOfClass::IRREGULAR)
       end
 
       # @param weight [Float] @return [HeldClass] that counts so much in all that is learnt

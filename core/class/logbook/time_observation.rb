@@ -9,7 +9,7 @@ module Core
     # @param person names who did it
     # @param planned minutes of the work, on average over people of this level
     # @param minutes the work took; may be negative where taps are wrong
-    # @param variance of the minutes about what is expected of this person, by chance and by how irregular the taps are
+    # @param variance of the minutes about what is expected of this person, by chance and by what was tapped together with it
     # @param by_others whether taps of others tell when it began
     # @param weight how much it counts
     TimeObservation = Value.define(:technique, :session, :person, :planned, :minutes, :variance, by_others: false, weight: 1.0)
@@ -22,13 +22,8 @@ module Core
       # Where more than this share of the taps was forgotten, nobody knows from the taps of others when someone began.
       MOST_FORGOTTEN = 0.08
 
-      # @param evening [Live::LiveState] @param beside [Session::BesideWork] of its class
-      # @return [Live::TappedWork] what its taps say
-      def self.tapped(model, evening, beside)
-        Live::TappedWork.new(model, Live::WorkStarts.new(model, evening), evening, beside)
-      end
-
-      # @param work [Live::TappedWork] @return [Array<TimeObservation>] of what was finished
+      # @param work [Live::TappedWork] @param evening [Live::LiveState] @param beside [Session::BesideWork] of its class
+      # @return [Array<TimeObservation>] of what was finished
       def self.of(work, evening, beside, session)
         work.done.filter_map do |one|
           task = evening.people[one.person].tasks[one.place]

@@ -2,10 +2,10 @@
 
 module Core
   module Logbook
-    # What one class says of the time of each technique, where some taps are late or were forgotten. The minutes of a step are either about
-    # what was planned times the technique's factor, with the chance that the plan reckons with (lognormal), or about that and off by some
-    # minutes more (normal); how many are off, and by how much, is found with the factors. A mixture of two, by expectation and
-    # maximisation (Dempster, Laird and Rubin, 1977; Gelman et al., Bayesian Data Analysis, chapter 22).
+    # What one class says of the time of each technique, where some taps came late or were forgotten. A step was either tapped in time: then
+    # its minutes are the planned ones times the technique's factor, with the plan's own scatter (lognormal). Or its taps are off: then they
+    # lie some minutes away from that (normal). How many are off, and by how much, is estimated together with the factors: a mixture of two
+    # by the EM algorithm (Dempster, Laird and Rubin, 1977; Gelman et al., Bayesian Data Analysis, chapter 22).
     class TimesOfClass
       ROUNDS = 50
       # Rounds end when no factor moves more than this.
@@ -14,9 +14,10 @@ module Core
       BEFORE = 20.0
       OFF = 0.05
       OFF_BY = 2.0
-      # Where more than this share is off, what the taps of others tell of when someone began is not used: one that is off shifts them all.
+      # Where more than this share is off, steps whose beginning is known only from other people's taps are not used: one late tap
+      # shifts all of them.
       IRREGULAR = 0.1
-      # No class takes less of what was planned: its taps are wrong.
+      # A class that seems to take less than this of its planned time has wrong taps.
       LEAST = 0.1
       # What a class tells at least of a technique that was done in it: as good as nothing.
       LEAST_TOLD = 1.0
@@ -33,11 +34,6 @@ module Core
       # @return [Float] share of the steps whose taps were off
       attr_reader :off
 
-      # @return [Float] minutes by which they were, as a spread
-      def off_by
-        Math.sqrt(@off_by)
-      end
-
       # @return [Array<TimeSaid>] one of each technique
       def said
         @tries.map { |technique, tries| of(technique, tries) }
@@ -49,9 +45,9 @@ module Core
         @tries = tries.group_by(&:technique)
         @logs = @tries.transform_values { |same| Math.log([Session::Quantile.of(same.map(&:ratio).sort, 0.5), LEAST].max) }
         @off = OFF
-        # The furthest to begin with: about less, what is far off would be likelier to be sound.
-        @off_by = [OFF_BY**2, *@tries.flat_map { |technique, same| same.map { |try| (try.minutes - expected(try,
-          @logs[technique]))**2 } }].max
+        # Begins with the furthest: with less, a normal value far away is so unlikely that it would count as sound.
+        apart = @tries.flat_map { |technique, same| same.map { |try| try.minutes - expected(try, @logs.fetch(technique)) } }
+        @off_by = [OFF_BY, *apart.map(&:abs)].max**2
         ROUNDS.times { break if improve < SETTLED }
       end
 

@@ -58,7 +58,7 @@ module Core
       end
 
       def walk(task)
-        (task.takes || task.tools).any? { |tool, number| number.positive? && @model.tools.key?(tool) } ? @model.walking : 0.0
+        @model.scarce(task).any? ? @model.walking : 0.0
       end
 
       def look(task)

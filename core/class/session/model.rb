@@ -59,6 +59,11 @@ module Core
       # A pause of all work, from a minute on.
       Pause = Value.define(:from, :minutes)
 
+      # @param work [Work] @return [Hash{String=>Integer}] tools that it fetches and that others may hold
+      def scarce(work)
+        (work.takes || work.tools).select { |tool, number| number.positive? && tools.key?(tool) }
+      end
+
       # @param work [Work] @return [Float] chance that someone calls at it: where it is new to them, and where they are stuck
       def calls(work)
         work.help + ((1 - work.help) * Spread.share_above(sigmas[work.sigma], stuck))

@@ -45,6 +45,8 @@ module Web
           return '' unless @found.cause == :wait_tool
 
           keys = task(@found.at).technique.tools.select { |key| @forecast.tools.key?(key) }.uniq
+          return say('long_wait.some_tool') if keys.empty?
+
           keys.map { |key| @plan.table.tool(key).name.downcase }.join(', ')
         end
 
