@@ -32,8 +32,10 @@ module Formats
     # @param unit [Symbol] :mm or :in @param marks [Array<Mark>] @param labels [Boolean] whether beads carry their marks
     # @param pins [Array<Pin>] numbered verdicts, drawn above the piece where they lie
     # @param centre [Float, nil] where the middle lies, to be marked
+    # @param lit [Boolean] with light on it, as it looks in the hand; the page or file then needs Light.definitions
     # @param shared [SharedShapes, nil] where outlines are drawn once for several drawings
-    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil, pins: [])
+    def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil, pins: [],
+                   lit: false)
       @layout = layout
       @title = title
       @span = span_mm
@@ -44,6 +46,7 @@ module Formats
       @shared = shared
       @centre = centre
       @pins = stack(pins)
+      @lit = lit
     end
 
     # A line drawn straight, at this many pixels to the millimetre.
@@ -59,7 +62,7 @@ module Formats
       width = shape.along + 1
       height = shape.across + 1
       scale ||= [2.4, 34 / [width, height].max].min
-      new([shape], title: shape.item.name, span_mm: width, labels: false, ruler: false).bare(width, height, scale)
+      new([shape], title: shape.item.name, span_mm: width, labels: false, ruler: false, lit: true).bare(width, height, scale)
     end
 
     # @return [String] its shapes alone, for a drawing of another frame
@@ -80,7 +83,7 @@ module Formats
       root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" ) +
              root.to_s if standalone
-      %(<svg #{root}>#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)
+      %(<svg #{root}>#{Light.definitions if standalone && @lit}#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)
     end
 
     private
@@ -99,102 +102,40 @@ module Formats
     end
 
     def shape(shape)
-      outline = @shared && shape.role != :line ? @shared.refer(shape) { |at_origin| outline(at_origin) } : outline(shape)
+      outline = @shared && shape.role != :line ? refer(shape) : turn(shape, drawn_once(shape, light_on(shape)))
       label = @labels && shape.role != :line && shape.along >= 5 && !HOLLOW.include?(shape.form) ? text_on(shape) : ''
       outline + label
     end
 
-    def outline(shape)
-      drawn = SHAPES.fetch(shape.form) { SHAPES[:round] }.call(shape, fill_of(shape))
-      turned?(shape) ? %(<g transform="rotate(#{shape.turn} #{n(shape.x)} #{n(shape.y)})">#{drawn}</g>) : drawn
+    def refer(shape)
+      light = light_on(shape)
+      @shared.refer(shape, light, turned: turned?(shape)) { |at_origin| drawn_once(at_origin, light) }
+    end
+
+    def light_on(shape)
+      Light.side(shape) if @lit
+    end
+
+    def drawn_once(shape, light)
+      light ? Outlines.of(shape) + Light.over(shape, light) : Outlines.of(shape)
+    end
+
+    def turn(shape, drawn)
+      turned?(shape) ? %(<g transform="rotate(#{n(shape.turn)} #{n(shape.x)} #{n(shape.y)})">#{drawn}</g>) : drawn
     end
 
     # Most things look the same from both ends.
     def turned?(shape)
+      return false if Outlines.round?(shape)
+
       shape.turn % 180 != 0 || (shape.turn == 180 && ONE_WAY.include?(shape.form))
     end
 
-    HOLLOW = %i[ring loop clasp chain hook].freeze
+    HOLLOW = %i[ring loop clasp chain hook arc].freeze
     # What looks otherwise from the other end.
-    ONE_WAY = %i[clasp hook drop path pin].freeze
+    ONE_WAY = %i[clasp hook drop path pin arc].freeze
     N = ->(number) { format(NUMBER, number).sub(/\.?0+\z/, '') }
     COLOUR = ->(item) { CGI.escapeHTML(item.colour.to_s) }
-
-    RECT = lambda { |s, fill, round|
-      %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" ) +
-        %(rx="#{round}" #{fill}/>)
-    }
-    ELLIPSE = ->(s, fill) { %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" #{fill}/>) }
-    RING = lambda { |s, _|
-      thick = s.item.respond_to?(:wire) && s.item.wire ? s.item.wire.to_mm : [s.along * 0.14, 0.7].max
-      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.((s.along - thick) / 2)}" ry="#{N.((s.across - thick) / 2)}" fill="none" ) +
-        %(stroke="#{COLOUR.(s.item)}" stroke-width="#{N.(thick)}"/>)
-    }
-    CLASP = lambda { |s, _|
-      left = s.x - (s.along / 2)
-      mouth = left + (s.along * 0.65)
-      %(<rect x="#{N.(left + 0.5)}" y="#{N.(s.y - (s.across / 2) + 0.5)}" width="#{N.(s.along - 1)}" height="#{N.(s.across - 1)}" ) +
-        %(rx="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="1.2"/>) +
-        %(<path d="M#{N.(mouth)} #{N.(s.y - (s.across / 2))}v#{N.(s.across * 0.55)}" fill="none" stroke="#{COLOUR.(s.item)}" ) +
-        %(stroke-width="1"/>)
-    }
-    HOOK = lambda { |s, _|
-      left, round = s.x - (s.along / 2), [s.across, s.along].min * 0.4
-      %(<path d="M#{N.(left + 1)} #{N.(s.y)}H#{N.(left + s.along - round)}a#{N.(round / 2)} #{N.(round / 2)} 0 0 1 0 #{N.(round)}) +
-        %(h#{N.(-s.along * 0.3)}" ) +
-        %(fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.9" stroke-linecap="round"/>)
-    }
-    CHAIN = lambda { |s, _|
-      links = [(s.along / 4).round, 1].max
-      step = s.along / links
-      (0...links).map { |i| %(<ellipse cx="#{N.(s.x - (s.along / 2) + (step * (i + 0.5)))}" cy="#{N.(s.y)}" rx="#{N.(step * 0.55)}" ) +
-        %(ry="#{N.(s.across / 2)}" fill="none" stroke="#{COLOUR.(s.item)}" stroke-width="0.7"/>) }.join
-    }
-    # A line round what hangs in it.
-    LOOP = lambda { |s, _|
-      %(<ellipse cx="#{N.(s.x)}" cy="#{N.(s.y)}" rx="#{N.(s.along / 2)}" ry="#{N.(s.across / 2)}" fill="none" ) +
-        %(stroke="#{COLOUR.(s.item)}" stroke-width="0.5"/>)
-    }
-    SHAPES = {
-      round: ELLIPSE,
-      oval: ELLIPSE,
-      petal: ELLIPSE,
-      bicone: ->(s, fill) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} ) +
-        %(#{N.(s.y - (s.across / 2))}L#{N.(s.x + (s.along / 2))} #{N.(s.y)}L#{N.(s.x)} #{N.(s.y + (s.across / 2))}Z" #{fill}/>) },
-      drop: lambda { |s, fill|
-        left = s.x - (s.along / 2)
-        wide = s.across / 2
-        %(<path d="M#{N.(left)} #{N.(s.y)}Q#{N.(left + (s.along * 0.45))} #{N.(s.y - (wide * 0.3))} #{N.(left + (s.along * 0.64))} ) +
-          %(#{N.(s.y - (wide * 0.9))}A#{N.(s.along * 0.36)} #{N.(wide)} 0 1 1 #{N.(left + (s.along * 0.64))} ) +
-          %(#{N.(s.y + (wide * 0.9))}Q#{N.(left + (s.along * 0.45))} #{N.(s.y + (wide * 0.3))} #{N.(left)} #{N.(s.y)}Z" #{fill}/>)
-      },
-      tube: ->(s, fill) { RECT.(s, fill, 0.5) },
-      rounded: ->(s, fill) { RECT.(s, fill, [s.along, s.across].min * 0.4) },
-      disc: ->(s, fill) { RECT.(s, fill, 0.9) },
-      flat: ->(s, fill) { RECT.(s, fill, 1.5) },
-      bar: ->(s, fill) { RECT.(s, fill, 0.8) },
-      connector: ->(s, fill) { RECT.(s, fill, 1.2) },
-      slider: ->(s, fill) { RECT.(s, fill, 1.0) },
-      crimp: ->(s, fill) { RECT.(s, fill, 0.3) },
-      cover: ELLIPSE,
-      cap: ->(s, fill) { RECT.(s, fill, 2.0) },
-      ring: RING,
-      loop: LOOP,
-      clasp: CLASP,
-      hook: HOOK,
-      pin: ->(s, fill) { RECT.(s, fill, 0.2) },
-      chain: CHAIN,
-      knot: ->(s, _) { %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" ) +
-        %(height="#{N.(s.across)}" rx="#{N.(s.across / 2)}" fill="#{COLOUR.(s.item)}" stroke="currentColor" stroke-width="0.2"/>) },
-      line: ->(s, _) { %(<path d="M#{N.(s.x - (s.along / 2))} #{N.(s.y)}h#{N.(s.along)}" stroke="#{COLOUR.(s.item)}" ) +
-        %(stroke-width="#{N.([s.across, 0.4].max)}" fill="none"/>) },
-      path: ->(s, _) { %(<path d="#{s.path}" transform="translate(#{N.(s.x)} #{N.(s.y)})" stroke="#{COLOUR.(s.item)}" ) +
-        %(stroke-width="#{N.([s.across, 0.4].max)}" fill="none" stroke-linecap="round"/>) }
-    }.freeze
-
-    def fill_of(shape)
-      %(fill="#{COLOUR.(shape.item)}" stroke="currentColor" stroke-width="0.25")
-    end
 
     def text_on(shape)
       ink = dark?(shape.item.colour) ? '#ffffff' : '#12161f'

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require 'zlib'
+
 module Formats
   # A piece as it is worn, small: closed to a ring, or hanging. For choosing by eye; nothing is measured on it.
   class WornSvg
@@ -24,9 +26,10 @@ module Formats
     def to_s
       shapes = @piece.round ? @piece.layout.flat_map { |shape| bent(shape) } : @piece.layout.map { |shape| hanging(shape) }
       left, right, top, bottom = box(shapes)
-      drawn = PieceSvg.new(shapes, title: '', span_mm: 1, labels: false, ruler: false).drawn
+      shared = SharedShapes.new("w#{Zlib.crc32([@title, @length].join(' ')).to_s(36)}-")
+      drawn = PieceSvg.new(shapes, title: '', span_mm: 1, labels: false, ruler: false, lit: true, shared: shared).drawn
       %(<svg viewBox="#{[left, top, right - left, bottom - top].map { |one| n(one) }.join(' ')}" role="img" ) +
-        %(aria-label="#{h(@title)}" class="worn">#{drawn}</svg>)
+        %(aria-label="#{h(@title)}" class="worn">#{shared.drawn}#{drawn}</svg>)
     end
 
     private
@@ -35,15 +38,14 @@ module Formats
       return path(shape) if shape.form == :path
       return line(shape) if shape.form == :line
 
-      x, y, degrees = place(shape.x, shape.y)
-      [shape.with(x: x, y: y, turn: shape.turn + degrees)]
+      turned(shape)
     end
 
     # The clasp lies at the top; what hangs, hangs outward.
     # @return [(Float, Float, Float)] where it lies, and the direction along the ring there, in degrees
     def place(along, aside)
       angle = (2 * Math::PI * along / @turn) - (Math::PI / 2)
-      reach = @radius + aside + ((along / @turn).floor * pitch)
+      reach = @radius + aside + (along / @turn * pitch)
       [reach * Math.cos(angle), reach * Math.sin(angle), (angle * 180 / Math::PI) + 90]
     end
 
@@ -51,23 +53,33 @@ module Formats
       @pitch ||= @piece.wraps == 1 ? 0.0 : (@piece.layout.reject { |shape| shape.role == :line }.map(&:across).max || 3.0) * APART
     end
 
+    # What is short stays straight.
     def line(shape)
-      number = [(shape.along / @turn * 360 / PIECE).ceil, 1].max
-      long = shape.along / number
-      (0...number).map do |i|
-        x, y, degrees = place(shape.x - (shape.along / 2) + (long * (i + 0.5)), shape.y)
-        shape.with(x: x, y: y, along: long * 1.05, turn: degrees)
-      end
+      return turned(shape) if shape.along < 4 * @turn * PIECE / 360
+
+      half = shape.along / 2
+      path(shape.with(form: :path, path: format('M%.2f 0L%.2f 0', -half, half)))
     end
 
-    # Straight pieces between points; other curves are left out.
+    # Bent with the ring; what was turned by itself, as the wire round a leaf is, keeps its form and turns on.
     def path(shape)
-      return [] unless shape.path.match?(/\A[ML\d. -]+\z/)
+      return turned(shape) unless shape.turn.zero? && FlatPath.known?(shape.path)
 
-      given = shape.path.scan(/(-?[\d.]+) (-?[\d.]+)/).map { |x, y| [x.to_f + shape.x, y.to_f + shape.y] }
-      points = finely(given).map { |x, y| place(x, y).first(2) }
-      drawn = points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
-      [shape.with(x: 0.0, y: 0.0, path: drawn)]
+      [redrawn(shape) { |stretch| finely(stretch).map { |x, y| place(x, y).first(2) } }]
+    end
+
+    # @yieldparam stretch [Array<(Float, Float)>] points of the piece laid flat @yieldreturn where they lie now
+    def redrawn(shape)
+      drawn = FlatPath.points(shape.path).map { |stretch|
+        points = yield stretch.map { |x, y| [x + shape.x, y + shape.y] }
+        points.each_with_index.map { |(x, y), i| format('%s%.2f %.2f', i.zero? ? 'M' : 'L', x, y) }.join
+      }
+      shape.with(x: 0.0, y: 0.0, path: drawn.join)
+    end
+
+    def turned(shape)
+      x, y, degrees = place(shape.x, shape.y)
+      [shape.with(x: x, y: y, turn: shape.turn + degrees)]
     end
 
     # @return [Array<(Float, Float)>] with more points where they lie far apart, so that the ring stays round
@@ -81,18 +93,26 @@ module Formats
 
     # From its first end downward.
     def hanging(shape)
-      return shape if shape.form == :path
+      if shape.form == :path && shape.turn.zero? && FlatPath.known?(shape.path)
+        return redrawn(shape) { |stretch| stretch.map { |x, y| [-y, x] } }
+      end
 
       shape.with(x: -shape.y, y: shape.x, turn: shape.turn + 90)
     end
 
     def box(shapes)
-      seen = shapes.reject { |shape| shape.form == :path }
-      edges = seen.map { |shape| [shape, [shape.along, shape.across].max / 2] }
-      return [-20, 20, -20, 20] if edges.empty?
+      reaches = shapes.flat_map { |shape| reach_of(shape) }
+      return [-20, 20, -20, 20] if reaches.empty?
 
-      [edges.map { |shape, half| shape.x - half }.min - MARGIN, edges.map { |shape, half| shape.x + half }.max + MARGIN,
-       edges.map { |shape, half| shape.y - half }.min - MARGIN, edges.map { |shape, half| shape.y + half }.max + MARGIN]
+      [reaches.map { |x, _, half| x - half }.min - MARGIN, reaches.map { |x, _, half| x + half }.max + MARGIN,
+       reaches.map { |_, y, half| y - half }.min - MARGIN, reaches.map { |_, y, half| y + half }.max + MARGIN]
+    end
+
+    # @return [Array<(Float, Float, Float)>] places of a shape, and how far it reaches round each
+    def reach_of(shape)
+      return [[shape.x, shape.y, [shape.along, shape.across].max / 2]] unless shape.form == :path && FlatPath.known?(shape.path)
+
+      FlatPath.points(shape.path).flatten(1).map { |x, y| [x + shape.x, y + shape.y, shape.across / 2] }
     end
   end
 end

@@ -196,6 +196,11 @@ module Web
       Formats::PieceSvg.picture(shape, scale)
     end
 
+    # What drawings with light on them refer to, once for each page.
+    def light_definitions
+      Formats::PieceSvg::Light.definitions
+    end
+
     # A line as thick as it is, on the stockroom's scale.
     def line_picture(line)
       Formats::PieceSvg.stroke(line, 11.3)

@@ -26,6 +26,8 @@ module Web
         colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
         mark: Field.new(label: 'Mark in drawings (one or two letters)', type: :text, options: 2, required: true),
         material: Field.new(label: 'Material', type: :choice, options: Core::Catalogue::Mass::DENSITIES.keys),
+        surface: Field.new(label: 'Surface in pictures (empty: as its material looks)', type: :choice,
+          options: Core::Catalogue::Surface::KINDS),
         mass_mg: Field.new(label: 'Weight in milligrams, if weighed', type: :number, options: 0.01..1_000_000),
         wire: Field.new(label: 'Thickness of its wire, or of the eye it hangs by', type: :length, options: SMALLEST_MM),
         wall: Field.new(label: 'Wall of a cap at its hole (empty: 0.5 mm)', type: :length, options: SMALLEST_MM),

@@ -73,7 +73,7 @@ module Web
         return '' unless shown&.fitted?
 
         span = Sections::Drawn.ruler(shown.piece.laid_flat.to_mm)
-        Formats::PieceSvg.new(shown.piece.layout, title: plan.design.name, span_mm: span, ruler: false, labels: false).to_s
+        Formats::PieceSvg.new(shown.piece.layout, title: plan.design.name, span_mm: span, ruler: false, labels: false, lit: true).to_s
       end
 
       private

@@ -165,7 +165,7 @@ module Web
         return Colourway.new(name: name, swaps: swaps, drawing: nil, words: unfitted_words(made)) unless made.is_a?(Core::Sizing::Piece)
 
         drawing = Formats::PieceSvg.new(made.layout, title: name.empty? ? 'as designed' : name, span_mm: span, unit: unit, ruler: false,
-          labels: false).to_s
+          labels: false, lit: true).to_s
         Colourway.new(name: name, swaps: swaps, drawing: drawing, words: nil)
       rescue Core::Making::InvalidParameters => e
         Colourway.new(name: name, swaps: swaps, drawing: nil,
@@ -207,7 +207,7 @@ module Web
             maker: Core::Making::Maker.new).layout
           layout.map { |s| side.zero? ? s.with(x: 40.0 - s.x, turn: 180) : s.moved(64.0) }
         end
-        Formats::PieceSvg.new(shapes, title: closure.name, span_mm: 104.0, labels: false, ruler: false).to_s
+        Formats::PieceSvg.new(shapes, title: closure.name, span_mm: 104.0, labels: false, ruler: false, lit: true).to_s
       end
     end
   end

@@ -17,7 +17,7 @@ module Web
       # @return [String] SVG
       def of(design, piece, unit)
         span = ([piece.laid_flat.to_mm, LEAST_MM].max / STEP_MM).ceil * STEP_MM.to_f
-        Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit).to_s
+        Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit, lit: true).to_s
       end
     end
   end

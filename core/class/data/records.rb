@@ -8,7 +8,7 @@ module Core
         hole_height: :length, play: :length, form: :symbol, colour: :text, mark: :text, lines: :integer,
         soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
         malleable: :boolean, magnetic: :boolean, faces_with: :symbol, holds_grams: :integer,
-        tested: :integer, rejected: :integer, smallest_hole: :length, wall: :length)
+        tested: :integer, rejected: :integer, smallest_hole: :length, wall: :length, surface: :symbol)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
         rated_load_grams: :integer,
         reel_length: :length, material: :text, give: :integer, scrap_price: :integer, temper: :symbol)

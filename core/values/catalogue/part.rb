@@ -23,6 +23,7 @@ module Core
     # @param rejected see tested
     # @param smallest_hole among them
     # @param made key of the component that is made apart as this part, nil for what is bought
+    # @param surface how it catches light, one of Surface::KINDS; nil looks as its material usually does
     # @param form how it is drawn;
     # @param colour '#rrggbb';
     # @param mark one or two letters that stand for it in drawings and lists
@@ -50,7 +51,8 @@ module Core
       tested: 0,
       rejected: 0,
       smallest_hole: nil,
-      wall: nil
+      wall: nil,
+      surface: nil
     ) do
       # Of what lies across several lines, outer is the width over all of them: it lies as low as its holes are wide.
       # @return [Measure::Length] of the hole's axis
@@ -195,7 +197,8 @@ module Core
       # What goes through the ear.
       EAR = %i[ear_wire ear_post].freeze
       PINS = %i[head_pin eye_pin].freeze
-      FORMS = %i[round oval bicone tube rounded disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin].freeze
+      FORMS = %i[round oval bicone tube rounded disc flat drop petal crimp cover clasp ring chain connector bar cap slider hook pin
+                 arc].freeze
     end
   end
 end

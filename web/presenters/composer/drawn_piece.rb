@@ -45,7 +45,8 @@ module Web
         end
 
         def drawing
-          Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit, marks: marks, centre: centre_line).to_s
+          Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit, marks: marks, centre: centre_line,
+            lit: true).to_s
         end
 
         # @return [String, nil] a drawing of its own, to scale

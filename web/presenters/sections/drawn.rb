@@ -17,7 +17,7 @@ module Web
 
         # @return [String] SVG
         def drawing_of(person, **options)
-          Formats::PieceSvg.new(person.piece.layout, title: drawing_title(person), span_mm: span, unit: unit, **options).to_s
+          Formats::PieceSvg.new(person.piece.layout, title: drawing_title(person), span_mm: span, unit: unit, lit: true, **options).to_s
         end
 
         # @return [Float] the ruler that every drawing on the page shares, in millimetres
