@@ -91,6 +91,8 @@ module Hostile
     'GET /classes/:id/labels' => [],
     'GET /classes/:id/notes' => [],
     'GET /classes/:id/true-size' => [],
+    'GET /classes/:id/cards' => [],
+    'GET /classes/:id/board' => [],
     'POST /classes/:id/settings' => [*CLASS, 'title', 'date', 'start', 'minutes', 'venue', 'tool_sets'],
     'POST /classes/:id/piece' => [*CLASS, 'project', 'component', 'centre'],
     'POST /classes/:id/supply' => [*CLASS,

@@ -55,7 +55,7 @@ module Formats
 
     def fitted
       [block(:drawing, svg: drawing(@person.piece.layout, marks: FinishedSize.marks(@person.piece, @unit))), block(:text, sizes),
-       *care, *bag, *loading, *steps, *threads, *spared, block(:small, 'Local rules and licensed practice come first.')]
+       *care, *bag, *loading, *disc, *steps, *threads, *spared, block(:small, 'Local rules and licensed practice come first.')]
     end
 
     # The piece is tried on at the last look before it is closed.
@@ -224,6 +224,12 @@ module Formats
     def loading
       strands = @person.loading.map { |strand, runs| safe(Wording.loading(strand, runs)) }
       strands.empty? ? [] : [block(:heading, 'Load the strands in this order'), Block.new(kind: :list, items: strands)]
+    end
+
+    # Numbers of the loading list stand in its slots.
+    def disc
+      card = TableCards.new(@person, unit: @unit).disc
+      card ? [block(:figure, card.title, svg: card.svg, caption: card.words)] : []
     end
 
     def try_on

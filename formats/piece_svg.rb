@@ -49,6 +49,13 @@ module Formats
       @lit = lit
     end
 
+    # Relative luminance by the sRGB weights of WCAG 2.
+    # @param colour '#rrggbb' @return [Boolean] whether what is written on it must be white
+    def self.dark?(colour)
+      linear = colour.scan(/\h\h/).map { |pair| (pair.hex / 255.0)**2.2 }
+      (linear[0] * 0.2126) + (linear[1] * 0.7152) + (linear[2] * 0.0722) < 0.25
+    end
+
     # A line drawn straight, at this many pixels to the millimetre.
     def self.stroke(line, scale)
       height = [line.thickness.to_mm, 0.2].max
@@ -138,16 +145,10 @@ module Formats
     COLOUR = ->(item) { CGI.escapeHTML(item.colour.to_s) }
 
     def text_on(shape)
-      ink = dark?(shape.item.colour) ? '#ffffff' : '#12161f'
+      ink = PieceSvg.dark?(shape.item.colour) ? '#ffffff' : '#12161f'
       size = [shape.across * 0.42, shape.along * 0.6, 4.4].min
       %(<text x="#{n(shape.x)}" y="#{n(shape.y + (size * 0.35))}" font-size="#{n(size)}" text-anchor="middle" fill="#{ink}" ) +
         %(font-weight="700">#{h(shape.item.mark)}</text>)
-    end
-
-    # Relative luminance by the sRGB weights of WCAG 2.
-    def dark?(colour)
-      linear = colour.scan(/\h\h/).map { |pair| (pair.hex / 255.0)**2.2 }
-      (linear[0] * 0.2126) + (linear[1] * 0.7152) + (linear[2] * 0.0722) < 0.25
     end
 
     PIN = 5.2

@@ -33,6 +33,8 @@ module Web
         GET /classes/:id/reach
         GET /classes/:id/handouts
         GET /classes/:id/true-size
+        GET /classes/:id/cards
+        GET /classes/:id/board
         GET /classes/:id/labels
         GET /classes/:id/log.csv
         GET /classes/:id/order.csv

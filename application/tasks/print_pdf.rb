@@ -15,6 +15,7 @@ module Application
                      size: paper) { |share| report.call(Work::Progress.new(share: share)) }
                    when 'labels' then Formats::Pdf::Labels.new(plan, grid: Formats::LabelGrid.find(grid),
                      kinds: Core::Supply::Kits.new(plan).letters, unit: unit, skip: skip)
+                   when 'cards' then Formats::Pdf::Cards.new(plan, unit: unit, size: paper)
                    else Formats::Pdf::Sheets.new(plan, supply: supply, market: market, seat: seat, unit: unit, size: paper)
                    end
         document.render
@@ -22,7 +23,7 @@ module Application
     end
 
     class PrintPdf
-      KINDS = %w[handouts sheets labels].freeze
+      KINDS = %w[handouts sheets labels cards].freeze
     end
   end
 end

@@ -181,7 +181,8 @@ module Formats
 
       def figure(block)
         heading(block.text, size: 13 * @scale)
-        drawing(block.svg)
+        drawn = block.svg[/\A<svg[^>]* width="([\d.]+)/, 1]
+        drawn ? picture(block.svg, [drawn.to_f * PIXEL, pdf.bounds.width].min) : drawing(block.svg)
         rich(block.caption, size: SMALL * @scale)
       end
     end

@@ -23,7 +23,7 @@ module Formats
       # @param unit [Symbol] of lengths @param size [String] one of SIZES @param margin [Numeric, Array] in points
       def initialize(title:, unit: :mm, size: 'A4', margin: 36)
         @unit = unit
-        @pdf = Prawn::Document.new(page_size: size, margin: margin, info: { Title: title, Creator: 'Eager Bench' })
+        @pdf = Prawn::Document.new(page_size: size, margin: margin, compress: true, info: { Title: title, Creator: 'Eager Bench' })
         { 'latin' => :Studio, 'latin-ext' => :StudioMore }.each do |script, name|
           @pdf.font_families.update(name.to_s => { normal: face(script, 400), bold: face(script, 700) })
         end

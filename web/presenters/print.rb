@@ -50,6 +50,28 @@ module Web
         piece.steps.map(&:pictured).grep(Core::Making::PegBoard).uniq.map { |board| Formats::PegBoardSvg.new(board).to_s }
       end
 
+      # One step for the wall. about, shown: by the clock, nil while that is being worked out · picture: its technique, or the piece after it
+      BoardStep = Core::Value.define(:number, :technique, :words, :checkpoint, :about, :shown, :picture)
+
+      # @return [Array<BoardStep>] the steps of the class, large
+      def board
+        sheet = section('run_sheet')
+        steps = plan.order.steps
+        first = steps.group_by { |step| plan.technique_of(step) }.transform_values(&:first)
+        states = board_states(steps)
+        steps.each_with_index.map do |step, i|
+          technique = plan.technique_of(step)
+          BoardStep.new(number: i + 1, technique: technique.name, words: step_in_short(step), checkpoint: step.checkpoint,
+            about: sheet.about(step: step), shown: (sheet.about(technique: technique) if first[technique].equal?(step)),
+            picture: states[i] || (Formats::TechniqueSvg.new(technique).to_s if Formats::TechniqueSvg.drawn?(technique.key)))
+        end
+      end
+
+      # @return [Array<(Core::Planning::PersonPlan, Array<Formats::TableCards::Card>)>] of who has any
+      def table_cards
+        people.map { |person| [person, Formats::TableCards.new(person, unit: unit).cards] }.reject { |_, cards| cards.empty? }
+      end
+
       # @param name [String] @return [Sections::Section]
       def section(name)
         @page.presenter(name, @own)
@@ -105,6 +127,20 @@ module Web
       # @return [Array<Core::Supply::Kits::Kit>]
       def kits
         Core::Supply::Kits.new(plan).all
+      end
+
+      private
+
+      # @return [Array<String, nil>] the first person's piece after each step
+      def board_states(steps)
+        piece = (people.find(&:fitted?) || plan.sample).piece
+        return [] unless piece.is_a?(Core::Sizing::Piece)
+
+        states = Core::Sizing::WorkState.new(piece, steps)
+        steps.map do |step|
+          moment = states.after(step)
+          moment && Formats::StateSvg.new(moment, title: "After: #{step_in_short(step)}").to_s
+        end
       end
     end
   end

@@ -5,7 +5,7 @@ module Web
     # Pages that are made for paper.
     module Prints
       SHEETS = { 'print' => 'Plan', 'handouts' => 'Handouts', 'labels' => 'Labels', 'true-size' => 'At true size',
-                 'notes' => 'Notes for the instructor' }.freeze
+                 'cards' => 'Cards for the table', 'board' => 'Steps for the wall', 'notes' => 'Notes for the instructor' }.freeze
 
       def self.registered(app)
         SHEETS.each do |sheet, title|

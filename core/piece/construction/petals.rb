@@ -50,6 +50,11 @@ module Core
         [first, step("#{role}_more", technique, said[:more], **loads, after: [role.to_s], text: :petals_crossover_more)]
       end
 
+      # @return [Making::RowCard]
+      def row_card(role, petal, number)
+        Making::RowCard.new(role: role, bead: petal.bead, number: number, runs: petal.runs)
+      end
+
       # What is strung beyond what is used: where each petal has a wire of its own, the next takes it up.
       # @return [Integer] beads
       def strung_beyond(petal, number)

@@ -46,6 +46,13 @@ module Web
           end
         end
 
+        # @return [String, nil] when a step is begun, or a technique shown; nil where that is not known
+        def about(step: nil, technique: nil)
+          @plain_lines ||= plain_lines
+          line = @plain_lines.find { |one| step ? one.step&.key == step.key : one.step.nil? && one.technique == technique }
+          line && clock(line.minute)
+        end
+
         # @return [Array<Core::Catalogue::Fault>] what was seen in other classes first, all of it
         def faults(line)
           piece = plan.people.find(&:fitted?)&.piece

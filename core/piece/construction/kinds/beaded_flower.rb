@@ -29,8 +29,9 @@ module Core
           total = petal.count * petals
           parts = [count(bead, total, :bead), count(bead, strung_beyond(petal, petals), :left_over)]
           Making::WorkUp.new(parts: parts, cuts: [cut(maker)], steps: steps,
-            joins: through(wire, [bead]), drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length),
-            ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') })
+            joins: through(wire, [bead]),
+            cards: Lazy.new { [row_card(:petal, petal, petals)] }, drawing: Lazy.new { layout },
+            lengths: Making::Lengths.new(beaded: fixed_length), ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') })
         end
 
         # Beads × bead length and a turn round the base (common practice, no source). Loops are worked from one wire; each frame has its

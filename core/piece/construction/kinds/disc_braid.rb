@@ -106,7 +106,8 @@ module Core
           Making::WorkUp.new(parts: totals.map { |part, many| count(part, many, :bead) } + (cap ? [count(cap, 2, :cap)] : []),
             cuts: [cut(solution, maker)],
             steps: steps(solution, totals.sum(&:last)), joins: joins, drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-            loading: chart ? Lazy.new { (0...number).map { |i| [i + 1, chart.runs(i, beads)] } } : Lazy::NOTHING, ends: ends)
+            loading: chart ? Lazy.new { (0...number).map { |i| [i + 1, chart.runs(i, beads)] } } : Lazy::NOTHING,
+            cards: Lazy.new { [Making::DiscStart.new(strands: number)] }, ends: ends)
         end
 
         def ends
@@ -167,12 +168,13 @@ module Core
            *(chart ? bead_shapes(solution, start) : [])]
         end
 
-        # Rows go round the bundle and a little on with each; what lies behind is drawn too, and hidden by what lies before.
+        # Strands 1, 3, 5 … move from the top at one stop after the other, 2, 4, 6 … from the bottom at the same stops: their beads lie
+        # opposite. Rows go round the bundle and a little on with each; what lies behind is drawn too, and hidden by what lies before.
         def bead_shapes(solution, start)
           half = (across.to_mm - widest.outer.to_mm) / 2
           placed = (0...(solution.repeats * 2)).flat_map do |line|
             (0...(number / 2)).map do |i|
-              angle = (2 * Math::PI * i / (number / 2)) + (line * 0.5)
+              angle = (2 * Math::PI * i / (number / 2)) + (line * 0.5) + (line.odd? ? Math::PI : 0.0)
               part = chart.palette.fetch(chart.rows[(line / 2) % chart.rows.size][(i * 2) + (line % 2)])
               [Math.cos(angle), part_shape(part, :bead, start + ((line + 0.5) * row.to_mm), half * Math.sin(angle))]
             end

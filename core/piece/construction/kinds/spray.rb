@@ -114,6 +114,7 @@ module Core
         def work_up(_solution, maker)
           joins = pieces.flat_map { |piece| through(piece.wire, [piece.petal.bead]) }
           Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins,
+            cards: Lazy.new { pieces.map { |piece| row_card(piece.role, piece.petal, piece.number * heads) } },
             drawing: Lazy.new { layout }, ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') },
             lengths: Making::Lengths.new(beaded: fixed_length,
               working: [term(:flower, Measure::Length.mm(top.reach)), term(:stem, stem)]))

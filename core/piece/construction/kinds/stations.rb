@@ -113,7 +113,11 @@ module Core
           marked = steps.map { |step| step.key == 'mark' ? step.with(values: { **step.values, even: apart }) : step }
           Making::WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: marked, joins: joins,
             drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
-            ends: %i[first last].to_h { |place| [place, hanging_end(plain_end, 'ends', hanging: lines * layers)] })
+            cards: Lazy.new { marked_lines(solution) }, ends: both_ends)
+        end
+
+        def both_ends
+          %i[first last].to_h { |place| [place, hanging_end(plain_end, 'ends', hanging: lines * layers)] }
         end
 
         # The same for all who have as many stations, however far apart. @return [(Array<PartUse>, Array<StepUse>)]
@@ -168,11 +172,23 @@ module Core
         end
 
         def station_shapes(layer, solution, y_mm)
-          step = held_length.to_mm + true_gap(solution).to_mm
-          first = plain_end.length.to_mm + end_gap(solution).to_mm + (layer.odd? ? step / 2 : 0.0)
-          (0...stations_in(layer, solution.repeats)).flat_map do |i|
-            at = running(held.map(&:first), first + (i * step))
+          starts(layer, solution).each_with_index.flat_map do |start, i|
+            at = running(held.map(&:first), start.to_mm)
             held.each_with_index.map { |(part, role), k| part_shape(part, role, at[k], y_mm + (role == :bead ? aside(i) : 0.0)) }
+          end
+        end
+
+        # @return [Array<Measure::Length>] where each station begins, from the outer edge of the first end
+        def starts(layer, solution)
+          step = held_length + true_gap(solution)
+          first = plain_end.length + end_gap(solution) + (layer.odd? ? step / 2 : Measure::Length::ZERO)
+          (0...stations_in(layer, solution.repeats)).map { |i| first + (step * i) }
+        end
+
+        def marked_lines(solution)
+          (0...layers).map do |layer|
+            Making::MarkedLine.new(line: line, layer: layer + 1, long: solution.length,
+              spans: starts(layer, solution).map { |start| [start, start + held_length] })
           end
         end
 
