@@ -13,7 +13,7 @@ VIEWS = {
   'ways' => ['/classes/1/choices'],
   'levers' => ['/classes/1', :levers],
   'evening' => ['/classes/1/evening'],
-  'paste' => ['/classes/3/people/paste', :list],
+  'sample' => ['/projects/wandering_stars/sample', '.sample-form', [1280, 900]],
   'projects' => ['/projects'],
   'composer' => ['/drafts/1'],
   'techniques' => ['/techniques?class=1&to=wrapping_drop'],
@@ -26,8 +26,6 @@ VIEWS = {
   'learnt' => ['/techniques/learnt'],
   'live' => ['/classes/1/live', :under_way, [390, 844]]
 }.freeze
-LIST = "Who\tWrist\tLevel\tNotes\nIlse Marrow\t158\t1\t\nTomasz Okonjo\t7 1/2 in\t2\tleft-handed\n" \
-       "Noor Bellweather\t17,2\t2\tnickel allergy\nKasimir Thole\t190 in\t9\t\n"
 
 # Takes them, one after the other, of one studio.
 class Pictures
@@ -40,6 +38,7 @@ class Pictures
     # The pictures show forecasts of all their runs.
     Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
     %w[small_comets aurora].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
+    sample
   end
 
   def take
@@ -55,11 +54,17 @@ class Pictures
 
   private
 
+  # Six flowers that came out longer and took more thread than planned.
+  def sample
+    design = studio.projects.find('wandering_stars').design
+    made = Core::Project::Sample.new(component: 'band', units: 6, length: Core::Measure::Length.mm(52), used: Core::Measure::Length.mm(200),
+      grams: 0.6, minutes: 12.0)
+    sampled = design.with(samples: [made])
+    studio.projects.save(Core::Sampling::Estimate.new(sampled, studio.catalogue.table, 'band').design)
+  end
+
   def show(place)
     case place
-    when :list
-      @session.execute_script('document.getElementById("list").value = arguments[0]', LIST)
-      @session.click_on('Read the list')
     when :levers
       @session.find('#levers-form button', wait: 60).click
       @session.find('.best', wait: 90)

@@ -16,7 +16,7 @@ module Web
 
     # A change someone else made meanwhile is kept; at the same place it goes before.
     def composed(id, gesture = nil, &block)
-      studio.drafts.change(id, seen_state, &block)
+      studio.drafts.change(id, seen_state) { |design| block.call(design).sampled_as(design) }
       answer(id, gesture&.place, notice: gesture&.problem)
     rescue Store::Conflict
       status 409 unless redraw?

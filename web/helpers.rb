@@ -196,6 +196,11 @@ module Web
       Formats::PieceSvg.picture(shape, scale)
     end
 
+    # Two values of a table cell, once where they are the same.
+    def before_now(before, now)
+      before == now ? h(now) : %(<s class="before"><span class="visually-hidden">before </span>#{h(before)}</s> <b>#{h(now)}</b>)
+    end
+
     # What drawings with light on them refer to, once for each page.
     def light_definitions
       Formats::PieceSvg::Light.definitions

@@ -31,6 +31,7 @@ module Web
         GET /classes/:id/changes
         GET /classes/:id/course
         GET /classes/:id/reach
+        GET /projects/:key/sample
         GET /classes/:id/handouts
         GET /classes/:id/true-size
         GET /classes/:id/cards
@@ -140,6 +141,8 @@ module Web
         POST /people/merge
         POST /projects
         POST /projects/:key/compose
+        POST /projects/:key/sample
+        POST /projects/:key/sample/remove
         POST /stockroom/:table
         POST /stockroom/:table/:key
         POST /stockroom/:table/:key/hide

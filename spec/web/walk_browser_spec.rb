@@ -12,6 +12,7 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/import',
            '/projects',
            '/projects/new',
+           '/projects/wandering_stars/sample',
            '/techniques?class=1',
            '/techniques/learnt',
            '/classes/1/projects',

@@ -21,8 +21,12 @@ module Core
       ALLOYS = Record.new(Catalogue::Alloys, contents: :data)
       COMPONENT = Record.new(Project::Component, key: :text, construction: :symbol, parameters: :data, hung_at: :text,
         apart: :boolean, length: :length)
+      SAMPLE = Record.new(Project::Sample, component: :text, units: :integer, worn: :length, length: :length, used: :length, grams: :number,
+        minutes: :number, level: :integer, note: :text)
+      MEASURED = Record.new(Making::Measured, component: :text, size: :number, take: :number, weight: :number, pace: :number)
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
-        overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, test_piece: :boolean, components: COMPONENT)
+        overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, test_piece: :boolean, components: COMPONENT,
+        samples: SAMPLE, measured: MEASURED)
       NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,
         other_allergy: :text, low_vision: :boolean,
         help: :symbols)

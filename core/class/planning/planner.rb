@@ -11,7 +11,7 @@ module Core
         @attendees = attendees
         @whole_table = table
         @calibration = calibration
-        @table = table.standing_in(workshop.teaching.stand_ins)
+        @table = worked_with(workshop)
         @fitter = Fitter.new(workshop, design, attendees, table, open_rings: open_rings, fittings: fittings)
         # A design that the catalogue cannot build raises at once, before any person is planned.
         fittings.blueprint(nil)
@@ -49,7 +49,7 @@ module Core
 
       def changed(workshop, attendees)
         @workshop = workshop
-        @table = @whole_table.standing_in(workshop.teaching.stand_ins)
+        @table = worked_with(workshop)
         @attendees = attendees
         @fitter = @fitter.among(attendees)
         @people = @extras = @alike = @fitted_people = @timetable = @leader = @minutes = @sample = @own_steps = nil
@@ -58,6 +58,11 @@ module Core
       end
 
       private
+
+      # Techniques with the tools that stand in, as long as samples of the design took.
+      def worked_with(workshop)
+        @whole_table.standing_in(workshop.teaching.stand_ins).paced(@design.pace)
+      end
 
       def begin_lists
         @times = Steps::StepTime.new(@calibration, on: @workshop.date, poor_light: @workshop.session.poor_light)

@@ -69,6 +69,11 @@ module Core
           own_measures[name] = Making::OwnMeasure.new(name: name, unit: unit, range: range)
         end
 
+        # @return [Boolean] whether how many lie in a length depends on how tight it is worked
+        def tension?
+          own_measures.each_value.any? { |measure| measure.unit == :number }
+        end
+
         # @return [Hash{Symbol=>OwnMeasure}]
         def own_measures
           @own_measures ||= {}
@@ -95,8 +100,9 @@ module Core
 
         # @param data [Hash{String=>Object}] parameters as saved
         # @param table [Catalogue::Table]
+        # @param shown [Making::Measured, nil] what samples of it showed
         # @raise [InvalidParameters] with every problem found
-        def build(data, table)
+        def build(data, table, shown: nil)
           unknown = data.keys - parameters.keys.map(&:to_s)
           problems = unknown.map { |name| Making::DesignProblem.new(at: [name], code: :unknown_parameter) }
           values = parameters.to_h do |name, declared|
@@ -104,7 +110,7 @@ module Core
             problems.concat(found)
             [name, value]
           end
-          made = new(values, table.swatches) if problems.empty?
+          made = new(values, table.swatches, shown: shown) if problems.empty?
           problems.concat(made.problems) if made
           raise Making::InvalidParameters.new(key, problems) if problems.any?
 
@@ -113,9 +119,11 @@ module Core
       end
 
       # @param swatches [Array<Catalogue::Swatch>] what was measured; the first of the same thing counts
-      def initialize(values, swatches = [])
+      # @param shown [Making::Measured, nil] what samples of it showed
+      def initialize(values, swatches = [], shown: nil)
         @values = values
         @swatches = swatches
+        @shown = shown
       end
 
       # @return [Array<Catalogue::Part, Catalogue::Line>] that it can be made of
@@ -182,7 +190,10 @@ module Core
 
       # @param solution [Making::Solution, nil] nil for a fixed component @return [WorkUp]
       def make(solution, maker)
-        work_up(solution, maker)
+        made = work_up(solution, maker)
+        return made if @shown.nil? || (@shown.take - 1).zero?
+
+        made.with(cuts: made.cuts.map { |cut| cut.taking(@shown.take, along: made.lengths.beaded) })
       end
 
       # @param solution [Making::Solution, nil] nil for a fixed component
@@ -220,6 +231,7 @@ module Core
         measure = self.class.own_measures.fetch(name)
         asked = Catalogue::Swatch.new(construction: self.class.key, measure: name, line: line.key, about: about, value: nil)
         own = @swatches.find { |swatch| swatch.same?(asked) }&.value
+        usual /= @shown.size if @shown && measure.unit == :number
         Making::OwnMeasure::Use.new(construction: self.class.key, measure: measure, line: line, about: about, usual: usual, own: own)
       end
 

@@ -21,6 +21,18 @@ module Core
         measured_to * (length / measured_to).ceil
       end
 
+      # @param along what the component takes on the path @return [Measure::Length] of line beyond that: under beads that lie aside, or on
+      #   its way back
+      def roundabout(along)
+        [body - along, Measure::Length::ZERO].max
+      end
+
+      # @param factor [Float] @param along see #roundabout @return [Cut] whose knots, turns and ways round take so many times as much
+      def taking(factor, along:)
+        round = roundabout(along)
+        with(consumption: ((consumption + round) * factor) - round)
+      end
+
       # The reel itself is held, so that one of two tails is saved.
       # @return [Cut] worked off the reel
       def off_reel

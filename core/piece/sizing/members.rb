@@ -90,7 +90,10 @@ module Core
 
       def build(component, table)
         construction = construction(component)
-        Member.new(component, parametrised(construction, component, table))
+        shown = @design.measured_of(component.key)
+        # Where hands measure how tight it is worked, beads stay as they are stated.
+        table = table.with_beads(size: construction.tension? ? 1.0 : shown.size, weight: shown.weight) if shown
+        Member.new(component, parametrised(construction, component, table, shown))
       end
 
       def construction(component)
@@ -99,8 +102,8 @@ module Core
         refuse(component, [Making::DesignProblem.new(at: ['construction'], code: :not_a_choice, values: { choices: e.known.join(', ') })])
       end
 
-      def parametrised(construction, component, table)
-        construction.build(component.parameters, table)
+      def parametrised(construction, component, table, shown)
+        construction.build(component.parameters, table, shown: shown)
       rescue Making::InvalidParameters => e
         refuse(component, e.problems.map { |problem| problem.under('parameters') })
       end

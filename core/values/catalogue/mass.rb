@@ -27,6 +27,8 @@ module Core
         'resin' => 1.2
       }.freeze
       HOLLOW = %i[ring clasp chain cover crimp connector cap].freeze
+      # Bent of one wire: so long, by how far they reach along and across.
+      WIRE_PATHS = { hook: ->(along, across) { (along * 2) + across }, arc: ->(along, across) { (along * 2) + across } }.freeze
       # Findings are thin: this much of the space they take is metal (from memory).
       METAL_SHARE = 0.2
 
@@ -46,7 +48,14 @@ module Core
         return 1000.0 / seed.per_gram if seed&.per_gram
 
         density = DENSITIES[part.material] or return
+        return of_wire(part) * density if part.wire && WIRE_PATHS.key?(part.form)
+
         volume(part) * density * (HOLLOW.include?(part.form) ? METAL_SHARE : 1)
+      end
+
+      # @param part [Part] @return [Float] cubic millimetres of the wire that it is bent of
+      def of_wire(part)
+        Math::PI / 4 * (part.wire.to_mm**2) * WIRE_PATHS.fetch(part.form).call(part.along.to_mm, part.outer.to_mm)
       end
 
       # @return [Float] cubic millimetres; a round or oval bead as an ellipsoid, all else as a cylinder, less the hole

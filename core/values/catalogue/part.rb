@@ -138,6 +138,12 @@ module Core
         holds_grams || (OpenRing.grams(wire_thickness, hole, material) if !soldered && hole && wire_thickness && kind != :split_ring)
       end
 
+      # @return [Part] of a lot whose beads are so many times as long, wide and heavy
+      def of_lot(size:, weight:)
+        grams = Mass.milligrams(self)
+        with(along: along * size, outer: outer * size, mass_mg: grams && (grams * weight))
+      end
+
       def made?
         !made.nil?
       end

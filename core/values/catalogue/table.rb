@@ -50,6 +50,20 @@ module Core
         own.empty? ? self : with(swatches: [*own, *swatches].freeze)
       end
 
+      # @param size [Float] @param weight [Float] factors @return [Table] whose beads are so much longer, wider and heavier, as a lot may be
+      def with_beads(size:, weight:)
+        return self if (size - 1).zero? && (weight - 1).zero?
+
+        with(parts: parts.transform_values { |part| part.bead? ? part.of_lot(size: size, weight: weight) : part }.freeze)
+      end
+
+      # @param pace [Float] @return [Table] whose techniques take so many times as long
+      def paced(pace)
+        return self if (pace - 1).zero?
+
+        with(techniques: techniques.transform_values { |technique| technique.with(seconds: technique.seconds * pace) }.freeze)
+      end
+
       # @return [Table] the same tables read through a colourway
       def in_colourway(substitutions)
         substitutions.empty? ? self : with(swaps: substitutions.freeze)

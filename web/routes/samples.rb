@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Web
+  module Routes
+    # A hand-made sample of a project, measured; what it shows is kept with the project as a new version.
+    module Samples
+      def self.registered(app)
+        app.get('/projects/:key/sample') { show_sample(sample_page) }
+        app.post('/projects/:key/sample') do
+          form = sample_page(asked: true)
+          next status(422) && show_sample(form) unless form.valid?
+
+          keep_sampled(form, form.with_sample, '%s is planned by this sample from version %d on. Classes already planned keep theirs.')
+        end
+        app.post('/projects/:key/sample/remove') do
+          form = sample_page
+          keep_sampled(form, form.without(text(:number).to_i), 'The sample is taken out. %s is version %d now.')
+        end
+        app.helpers Showing
+      end
+
+      # What its pages share.
+      module Showing
+        def sample_page(asked: false)
+          Presenters::Sample.new(library, studio.projects.find(params['key']), params, unit, asked: asked)
+        end
+
+        def show_sample(form)
+          page(:sample, title: "A sample of #{form.design.name}", page: form)
+        end
+
+        def keep_sampled(form, design, words)
+          saved = studio.projects.save(design)
+          flash(format(words, saved.design.name, saved.design.version))
+          redirect to("/projects/#{saved.design.key}/sample?component=#{form.component}"), 303
+        end
+      end
+    end
+  end
+end
