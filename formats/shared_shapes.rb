@@ -10,7 +10,8 @@ module Formats
       @drawn = []
     end
 
-    # @param shape [Core::Making::Shape] @param light where light falls on it, nil without @param turned [Boolean] whether it is drawn turned
+    # @param shape [Core::Making::Shape] @param light where light falls on it, nil without
+    # @param turned [Boolean] whether it is drawn turned
     # @yieldparam at_origin [Core::Making::Shape] @yieldreturn [String] its outline
     # @return [String] a reference to the outline, moved to where the shape lies
     def refer(shape, light = nil, turned: false)

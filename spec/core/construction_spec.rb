@@ -668,6 +668,20 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       expect(passes).to eq('s11' => 2, 'seed' => 2, 'disc_2' => 1)
     end
 
+    # Two of three flowers apart: what lies between them is three times as long, and each thread passes three of them.
+    it 'takes more separators, and an odd or even number of flowers where that is asked' do
+      one, three = [1, 3].map { |between| made(:flower_chain, chain.merge(separators_between: between), seeds, target: 165) }
+      expect(three.lengths.unit - one.lengths.unit).to eq(mm(2 * 1.45))
+      n = three.lengths.repeats
+      expect(counts(three)['s11']).to eq((7 * n) + (6 * (n - 1)))
+      expect(three.layout.count { |shape| shape.role == :separator }).to eq(6 * (n - 1))
+      numbers = %w[odd even].map { |way|
+        (150..190).map { |target| made(:flower_chain, chain.merge(flower_count: way), seeds, target: target).lengths.repeats }
+      }
+      expect(numbers.map { |all| all.map { |number| number % 2 }.uniq }).to eq([[1], [0]])
+      expect(numbers[0].each_cons(2).map { |a, b| b - a }.uniq).to match_array([0, 2])
+    end
+
     # From memory, within 15 of 100: size 11 takes about 16.8 of each thread end a flower where both petals of a side are threaded at once.
     # Both ends of the band are alike, and crimp cover and guard take about 7 each.
     it 'threads both petals of a side at once with a thread length of its own, and ends alike' do

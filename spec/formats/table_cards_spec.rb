@@ -59,7 +59,8 @@ RSpec.describe Formats::TableCards do
       card = cards_of('frost_star', nil).first
       runs = card.svg.scan(/Run \d+: (\d+) bead/).flatten.map(&:to_i)
       boxes = card.svg.scan('h6.6').size
-      expect([boxes, runs.sum * boxes / runs.size]).to eq([runs.size * 6, @plan.people.first.piece.parts.find { |use| use.role == :bead }.count])
+      used = @plan.people.first.piece.parts.find { |use| use.role == :bead }.count
+      expect([boxes, runs.sum * boxes / runs.size]).to eq([runs.size * 6, used])
     end
 
     it 'marks a line where its stations lie in the drawing, in pieces that fit on paper' do

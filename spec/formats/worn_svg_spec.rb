@@ -64,7 +64,8 @@ RSpec.describe Formats::WornSvg do
   end
 
   it 'knows how every material looks, and takes what is stated first' do
-    looks = Core::Catalogue::Mass::DENSITIES.keys.to_h { |material| [material, Core::Catalogue::Surface.of(part('p', 6, material: material))] }
+    materials = Core::Catalogue::Mass::DENSITIES.keys
+    looks = materials.to_h { |material| [material, Core::Catalogue::Surface.of(part('p', 6, material: material))] }
     expect(looks).to include('glass' => :glass, 'brass' => :bright, 'wood' => :wood, 'pearl' => :pearl)
     expect(looks.values).not_to include(:matt)
     expect(Core::Catalogue::Surface.of(part('p', 6, material: 'glass', surface: :faceted))).to eq(:faceted)

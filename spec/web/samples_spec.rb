@@ -23,7 +23,7 @@ RSpec.describe Web::Routes::Samples, type: :request do
     send_sample
     get '/projects/wandering_stars/sample'
     share, prior, noise = 48.6, 0.06, Math.hypot(1, 0.005 * 48.6)
-    expected = 100 * prior**2 * share * (52 - share) / (((prior * share)**2) + (noise**2))
+    expected = 100 * (prior**2) * share * (52 - share) / (((prior * share)**2) + (noise**2))
     expect(words('.plain-list li').first[/comes out ([\d.]+) %/, 1].to_f).to be_within(0.3).of(expected)
     expect(words('tbody tr').find { |row| row.start_with?('170 mm') }).to include('before 20 18', 'mm')
     saved = studio.projects.find('wandering_stars').design

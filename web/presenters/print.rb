@@ -50,7 +50,8 @@ module Web
         piece.steps.map(&:pictured).grep(Core::Making::PegBoard).uniq.map { |board| Formats::PegBoardSvg.new(board).to_s }
       end
 
-      # One step for the wall. about, shown: by the clock, nil while that is being worked out · picture: its technique, or the piece after it
+      # One step for the wall. about, shown: by the clock, nil while that is being worked out · picture: its technique, or the
+      # piece after it
       BoardStep = Core::Value.define(:number, :technique, :words, :checkpoint, :about, :shown, :picture)
 
       # @return [Array<BoardStep>] the steps of the class, large

@@ -234,7 +234,8 @@ module Web
         factor = estimate.after.factor(name)
         low, high = estimate.after.range(name).map { |one| percent(one) }
         way = against ? (factor > 1 ? 'more' : 'less') : 'as_planned'
-        say("sample.#{kind(name)}.#{way}", by: format('%g', percent(factor).abs), range: say('sample.range', low: signed(low), high: signed(high)))
+        range = say('sample.range', low: signed(low), high: signed(high))
+        say("sample.#{kind(name)}.#{way}", by: format('%g', percent(factor).abs), range: range)
       end
 
       def percent(factor)

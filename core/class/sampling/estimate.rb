@@ -86,7 +86,7 @@ module Core
 
       # @return [Making::Measured] by which the design is planned from now on
       def measured
-        factors = %i[size take weight pace].to_h { |name| [name, informed.include?(name) ? after.factor(name).clamp(LEAST, MOST).round(4) : 1.0] }
+        factors = informed.to_h { |name| [name, after.factor(name).clamp(LEAST, MOST).round(4)] }
         Making::Measured.new(component: @component, **factors)
       end
 

@@ -60,8 +60,8 @@ module Core
         @each = further && one_of(first, further)
       end
 
-      # @param sample [Project::Sample] @return [Hash{Symbol=>Expectation}] for each thing that can be read of it; empty where the piece cannot
-      #   be made so
+      # @param sample [Project::Sample] @return [Hash{Symbol=>Expectation}] for each thing that can be read of it; empty where the
+      #   piece cannot be made so
       def expectations(sample)
         whole = sample.units.nil?
         piece = fit(sample.worn || usual) if whole

@@ -30,6 +30,8 @@ module Core
         most = (room.div(fill.step.nm) + REACH).clamp(fill.fewest, fill.most)
         ways = []
         fewest.upto(most) do |repeats|
+          next unless fill.allows?(repeats)
+
           0.upto(most_fillers) { |fillers| ways << [(length(fill, repeats, fillers) - target.nm).abs, fillers, -repeats] }
         end
         ways.min(number).map { |_, fillers, negative| [-negative, fillers] }

@@ -21,6 +21,10 @@ module Core
         parameter :colours, :pattern
         parameter :middle, :part, of: %i[bead]
         parameter :separator, :part, of: %i[bead]
+        # One after the other on each thread between two flowers.
+        parameter :separators_between, :integer, default: 1, range: 1..8
+        # Odd, both ends have the same of two colours; even, one end has each.
+        parameter :flower_count, :choice, of: %i[any odd even], default: :any
         parameter :route, :choice, of: %i[across out_and_round], default: :across
         # At both ends alike: the thread lies in a guard, a crimp holds it, a cover hides the crimp.
         parameter :guard, :part, of: %i[wire_guard ring], required: false
@@ -34,9 +38,8 @@ module Core
 
         # n flowers have n - 1 pairs of separators between them.
         def fill
-          @fill ||= Making::Fill.new(base: (at_end * 2) - separator.along, step: flower + separator.along,
-            height: tallest([petal_parts.first, middle]),
-            fewest: 2, most: 400)
+          @fill ||= Making::Fill.new(base: (at_end * 2) - apart, step: flower + apart, height: tallest([petal_parts.first, middle]),
+            fewest: flower_count == :odd ? 3 : 2, most: 400, parity: (flower_count unless flower_count == :any))
         end
 
         def measurable
@@ -45,8 +48,8 @@ module Core
 
         def on_line(solution)
           petal = Making::ThreadedElement.new(along: flower, height: tallest([petal_parts.first]), width: flower, profile: :flat)
-          between = Making::ThreadedElement.of(separator)
-          [*end_row, *Array.new(solution.repeats) { [petal, between] }.flatten[0...-1], *end_row.reverse]
+          beside = [Making::ThreadedElement.of(separator)] * separators_between
+          [*end_row, *Array.new(solution.repeats) { [petal, *beside] }.flatten[0...-separators_between], *end_row.reverse]
         end
 
         private
@@ -77,13 +80,18 @@ module Core
           @radius ||= [petal_parts.first.outer.to_mm, (petal_parts.first.outer.to_mm + middle.outer.to_mm) / 2].max
         end
 
-        # How long a flower is: by its petals, or what someone's own leave for it beside the separator.
+        # @return [Measure::Length] what separators take between two flowers
+        def apart
+          separator.along * separators_between
+        end
+
+        # How long a flower is: by its petals, or what someone's own leave for it beside the separators.
         def flower
-          @flower ||= Measure::Length.mm(50 / flowers.value) - separator.along
+          @flower ||= Measure::Length.mm(50 / flowers.value) - apart
         end
 
         def flowers
-          usual = 50 / ((2 * radius) + petal_parts.first.outer.to_mm + separator.along.to_mm)
+          usual = 50 / ((2 * radius) + petal_parts.first.outer.to_mm + apart.to_mm)
           measure(:flowers_in_50, thread, petal_parts.first.key, usual)
         end
 
@@ -105,11 +113,20 @@ module Core
           flowers.each_with_index do |slots, i|
             start = i * flowers.first.size
             { 'first' => i.even?, 'second' => i.odd? }.each do |name, below|
-              visits = ROUTES.fetch(route)[below ? 0 : 1].select { |slot, _| slot < 7 || slots.size > 7 }
-              ways[name].concat(visits.map { |slot, back| Making::Threads::Visit.new(slot: start + slot, back: back) })
+              passed = visits(below, last: slots.size == 7)
+              ways[name].concat(passed.map { |slot, back| Making::Threads::Visit.new(slot: start + slot, back: back) })
             end
           end
           Making::Threads.new(flowers.flatten, ways)
+        end
+
+        # @return [Array<(Integer, Boolean)>] slots that one thread goes through, each with whether it comes from the far side
+        def visits(below, last:)
+          ROUTES.fetch(route)[below ? 0 : 1].flat_map do |slot, back|
+            next [[slot, back]] if slot < 7
+
+            last ? [] : (0...separators_between).map { |number| [slot + (2 * number), back] }
+          end
         end
 
         # @return [Array<Threads::Slot>]
@@ -118,7 +135,10 @@ module Core
           at = at_end.to_mm + (petal.outer.to_mm / 2) + radius + (index * fill.step.to_mm)
           centre = Making::Threads::Slot.new(part: middle, role: :middle, x: at, y: 0.0, turn: route == :across ? 90 : 0)
           flower = PETALS_AT.map { |degrees| degrees ? petal_slot(petal, at, degrees) : centre }
-          last ? flower : flower + separators(at + radius + (petal.outer.to_mm / 2) + (separator.along.to_mm / 2))
+          edge = at + radius + (petal.outer.to_mm / 2)
+          return flower if last
+
+          flower + (0...separators_between).flat_map { |number| separators(edge + (separator.along.to_mm * (number + 0.5))) }
         end
 
         # Its hole lies along the round.
@@ -162,7 +182,8 @@ module Core
         def lengths(solution)
           n = solution.repeats
           Making::Lengths.new(beaded: solution.length, repeats: n, unit: fill.step,
-            working: [term(:flowers_of, flower * n, count: n, each: flower), term(:separators, separator.along * (n - 1), count: n - 1),
+            working: [term(:flowers_of, flower * n, count: n, each: flower),
+                      term(:separators, apart * (n - 1), count: (n - 1) * separators_between),
                       term(:woven_ends, at_end * 2)])
         end
 
