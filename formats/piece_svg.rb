@@ -33,9 +33,10 @@ module Formats
     # @param pins [Array<Pin>] numbered verdicts, drawn above the piece where they lie
     # @param centre [Float, nil] where the middle lies, to be marked
     # @param lit [Boolean] with light on it, as it looks in the hand; the page or file then needs Light.definitions
+    # @param handles [#call, nil] of a shape that can be chosen: whether it is; nil where none can
     # @param shared [SharedShapes, nil] where outlines are drawn once for several drawings
     def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil, pins: [],
-                   lit: false)
+                   lit: false, handles: nil)
       @layout = layout
       @title = title
       @span = span_mm
@@ -47,6 +48,7 @@ module Formats
       @centre = centre
       @pins = stack(pins)
       @lit = lit
+      @handles = handles
     end
 
     # Relative luminance by the sRGB weights of WCAG 2.
@@ -111,7 +113,13 @@ module Formats
     def shape(shape)
       outline = @shared && shape.role != :line ? refer(shape) : turn(shape, drawn_once(shape, light_on(shape)))
       label = @labels && shape.role != :line && shape.along >= 5 && !HOLLOW.include?(shape.form) ? text_on(shape) : ''
-      outline + label
+      @handles && shape.owner && shape.role != :line ? handle(shape, outline + label) : outline + label
+    end
+
+    # What can be chosen says what it was made of.
+    def handle(shape, drawn)
+      ring = @handles.call(shape) ? turn(shape, Outlines.of(shape, Outlines::CHOSEN)) : ''
+      %(<g class="handle" data-owner="#{h(shape.owner)}" data-part="#{h(shape.item.key)}">#{drawn}#{ring}</g>)
     end
 
     def refer(shape)

@@ -5,7 +5,8 @@ module Web
   module Composing
     def composer(id, place: nil, form: nil, notice: nil)
       Presenters::Composer.new(studio, library, studio.drafts.find(id), coming: moment.coming, unit: unit,
-        place: place || text(:at), size: text(:size), form: form, notice: notice, letter: text(:letter)[0, 1])
+        place: place || text(:at), size: text(:size), form: form, notice: notice, letter: text(:letter)[0, 1],
+        way: text(:do))
     end
 
     def show_draft(id, **options)

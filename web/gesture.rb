@@ -24,7 +24,7 @@ module Web
     end
 
     LONGEST = 2_100
-    PATTERN = %w[insert earlier later more fewer remove group ungroup fill carry].freeze
+    PATTERN = %w[insert replace replace_alike earlier later more fewer remove group ungroup fill carry].freeze
     OTHERS = {
       'set' => ->(design, edit) { placed(edit.set(string('component'), settings(design))) },
       'hang' => ->(_, edit) { hung_here(edit) },
@@ -49,6 +49,7 @@ module Web
     def in_pattern(design, edit, name)
       case name
       when 'insert' then inserted(design, edit)
+      when 'replace', 'replace_alike' then replaced(design, edit, name.to_sym)
       when 'carry' then carried(design, edit)
       when 'earlier' then moved(design, edit, -1)
       when 'later' then moved(design, edit, 1)
@@ -71,8 +72,17 @@ module Web
       @place = @at.with(path: [*@at.path[0...-1], [position, 0].max]).to_s
     end
 
+    def replaced(design, edit, how)
+      @at.path.any? && offered?(design) ? edit.public_send(how, @at, string('part')) : design
+    end
+
+    # @return [Boolean] whether there is such a part, in the stockroom or made by the design itself
+    def offered?(design)
+      known?(string('part')) || design.makes.any? { |c| c.part_key == string('part') }
+    end
+
     def inserted(design, edit)
-      return design unless @studio.catalogue.table.parts.key?(string('part')) || design.makes.any? { |c| c.part_key == string('part') }
+      return design unless offered?(design)
 
       @place = @at.path.empty? ? @place : @at.next.to_s
       edit.insert(@at, string('part'))

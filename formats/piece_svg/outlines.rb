@@ -16,6 +16,18 @@ module Formats
         end
       end
 
+      # Round what is chosen, in the page's own colour for that.
+      Ring = Core::Value.define(:colour) do
+        def area
+          %(fill="none" stroke="#{colour}" stroke-width="1")
+        end
+
+        def stroke(width)
+          %(fill="none" stroke="#{colour}" stroke-width="#{N.([width / 2, 0.5].max)}")
+        end
+      end
+      CHOSEN = Ring.new(colour: 'var(--accent)')
+
       RECT = lambda { |s, paint, round|
         %(<rect x="#{N.(s.x - (s.along / 2))}" y="#{N.(s.y - (s.across / 2))}" width="#{N.(s.along)}" height="#{N.(s.across)}" ) +
           %(rx="#{N.(round)}" #{paint.area}/>)

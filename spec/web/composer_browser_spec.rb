@@ -74,6 +74,30 @@ RSpec.describe 'The composer', type: :feature do
     }).to include('round_8_smoke')
   end
 
+  it 'chooses on the drawing, replaces one item or all of its kind, also by dragging onto what is drawn' do
+    begin_with 'Comet Tail bracelet'
+    first('#compose-mat .handle[data-part="round_8_smoke"]').click
+    expect(page).to have_css('.chip[aria-current]', text: '2 × S')
+    choose 'replaces it'
+    find('.palette-part', text: '8 mm round, dusk').click
+    expect(page).to have_css('.chip[aria-current]', text: '2 × D')
+    expect(page).to have_no_css('.handle[data-part="round_8_smoke"]')
+    fill_in 'Find a part', with: 'ember'
+    expect(page).to have_css('.palette-part', count: 1)
+    from = find('.palette-part', text: '8 mm round, ember').native
+    to = first('#compose-mat .handle[data-part="round_12_moon"] ellipse').native
+    page.driver.browser.action.move_to(from).pointer_down(:left).move_by(-10, 0).move_to(to).pointer_up(:left).perform
+    expect(page).to have_css('#compose-patterns .chip', text: '1 × E')
+    # By the keyboard alone: the choice of what a press does, and the part.
+    find('#compose-patterns .group-fill .chip', text: '1 × s').click
+    fill_in 'Find a part', with: '4 mm spacer'
+    find(:radio_button, 'replaces it').send_keys(:arrow_down)
+    find('.palette-part', text: '4 mm spacer').send_keys(:enter)
+    expect(page).to have_no_css('#compose-patterns .chip', text: '1 × s')
+    parts = design.component('front').parameters['pattern'].to_s
+    expect([parts.scan('spacer_4_pair').size, parts.scan('spacer_2_silver').size]).to eq([3, 0])
+  end
+
   it 'draws at any size while the slider moves, without a reload' do
     begin_with 'Comet Tail bracelet'
     execute_script('window.kept = true')

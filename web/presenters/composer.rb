@@ -24,7 +24,8 @@ module Web
       # @param place [String] the chosen place @param size [String] the measure to draw at, in millimetres
       # @param letter [String] that paints charts
       # @param library [Application::Library] @param coming [Array<Store::Classes::Stored>] classes whose people it is drawn for
-      def initialize(studio, library, draft, coming:, unit:, place: '', size: '', form: nil, notice: nil, letter: '')
+      def initialize(studio, library, draft, coming:, unit:, place: '', size: '', form: nil, notice: nil, letter: '',
+                     way: '')
         @studio = studio
         @library = library
         @coming = coming
@@ -35,6 +36,7 @@ module Web
         @asked = place.to_s
         @asked_size = size.to_i
         @form = form
+        @way = way
       end
 
       def id
@@ -124,6 +126,15 @@ module Web
         @place ||= known_places.include?(@asked) ? @asked : first_place
       end
 
+      # What pressing a part in the palette does.
+      PALETTE_WAYS = %w[insert replace replace_alike].freeze
+
+      # @return [Array<(String, Boolean)>] each way, and whether it is taken
+      def palette_ways
+        taken = PALETTE_WAYS.include?(@way) ? @way : PALETTE_WAYS.first
+        PALETTE_WAYS.map { |way| [way, way == taken] }
+      end
+
       def palette
         @library.table.offered(:parts).group_by(&:kind).sort_by { |kind, _| Core::Catalogue::Part::KINDS.index(kind) }
       end
@@ -158,6 +169,14 @@ module Web
       end
 
       private
+
+      # @return [(String, String), nil] component and part of the chosen item
+      def chosen_part
+        at = Core::Project::Edit::Place.parse(place)
+        items = at && design.component(at.component)&.parameters&.fetch(at.parameter, nil)
+        item = Core::Project::PatternEdit.item(items, at.path) if items.is_a?(Array) && at.path.any?
+        item.is_a?(Hash) && item['part'] ? [at.component, item['part']] : []
+      end
 
       def coloured(name, swaps)
         made = Core::Sizing::Blueprint.new(design, @library.table.in_colourway(swaps)).fit(asked,

@@ -55,6 +55,17 @@ module Core
         pattern(place) { |items| PatternEdit.count(items, place.path, by) }
       end
 
+      # Puts a part in the place of the item there.
+      def replace(place, part_key)
+        pattern(place) { |items| PatternEdit.replace(items, place.path, part_key) }
+      end
+
+      # Puts a part in the place of all items in all patterns that are of the same part as the one there.
+      def replace_alike(place, part_key)
+        from = PatternEdit.item(items(place), place.path)&.fetch('part', nil) or return @design
+        @design.with(components: @design.components.map { |c| alike_replaced(c, from, part_key) })
+      end
+
       # @param change [Symbol] one of PATTERN_CHANGES
       def pattern_change(change, place)
         pattern(place) { |items| PatternEdit.public_send(change, items, place.path) }
@@ -149,6 +160,12 @@ module Core
         item = PatternEdit.item(before, path.map(&:to_i))
         moved = item && PatternEdit.path_of(after, item)
         moved ? hanging.with(item: [name, *moved].join('.')).to_s : hung_at
+      end
+
+      def alike_replaced(component, from, part_key)
+        component.with(parameters: component.parameters.to_h { |name, value|
+          [name, value.is_a?(Array) && pattern?(component, name) ? PatternEdit.replace_alike(value, from, part_key) : value]
+        })
       end
 
       def pattern?(component, name)

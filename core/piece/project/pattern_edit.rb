@@ -35,6 +35,20 @@ module Core
         end
       end
 
+      # @param part [String] key @return [Array<Hash>] with this part at a path, as many as there were
+      def replace(items, path, part)
+        change(items, path) { |item| item.key?('part') ? item.merge('part' => part) : item }
+      end
+
+      # @return [Array<Hash>] with one part in the place of another, wherever it stands
+      def replace_alike(items, from, part)
+        items.map do |item|
+          next item.merge('repeat' => replace_alike(item['repeat'], from, part)) if item['repeat'].is_a?(Array)
+
+          item['part'] == from ? item.merge('part' => part) : item
+        end
+      end
+
       # Joins an item with the one after it into a group.
       def group(items, path)
         within(items, path) do |list, at|

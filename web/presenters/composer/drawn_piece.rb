@@ -46,7 +46,13 @@ module Web
 
         def drawing
           Formats::PieceSvg.new(piece.layout, title: design.name, span_mm: span, unit: unit, marks: marks, centre: centre_line,
-            lit: true).to_s
+            lit: true, handles: method(:chosen?)).to_s
+        end
+
+        # @return [Boolean] whether a shape was made of the item that is chosen
+        def chosen?(shape)
+          @chosen ||= chosen_part
+          @chosen == [shape.owner, shape.item.key]
         end
 
         # @return [String, nil] a drawing of its own, to scale

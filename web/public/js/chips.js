@@ -34,6 +34,13 @@ const neighbour = (chip, by) => {
   return all[all.indexOf(chip) + by];
 };
 
+// What is drawn stands for the item that it was made of; pressed again, for the next item of the same part.
+const itemOf = (shape) => {
+  const alike = [...page().querySelectorAll('.chip[data-part]')].filter((chip) => chip.dataset.part === shape.dataset.part
+    && chip.dataset.place.startsWith(`${shape.dataset.owner}.`));
+  return alike[(alike.indexOf(current()) + 1) % alike.length];
+};
+
 const key = (event) => {
   const chip = event.target.closest?.('.chip') || (pressing && event.target === document.body && current());
   if (!chip || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -46,14 +53,18 @@ const key = (event) => {
   else if (neighbour(chip, by)) choose(neighbour(chip, by));
 };
 
+// From the palette into the row, from one place of the row to another, or onto what is drawn.
 const carry = async (from, to) => {
+  const drawn = to.matches('.handle');
+  const item = drawn ? itemOf(to) : to;
+  if (!item || (drawn && !from.dataset.carry)) return;
   const form = tools();
-  form.elements.at.value = from.dataset.place || to.dataset.drop;
-  form.elements.to.value = to.dataset.drop;
+  form.elements.at.value = from.dataset.place || item.dataset.drop;
+  form.elements.to.value = item.dataset.drop;
   form.elements.part.value = from.dataset.carry || '';
   const button = document.createElement('button');
   button.name = 'do';
-  button.value = from.dataset.carry ? 'insert' : 'carry';
+  button.value = drawn ? 'replace' : (from.dataset.carry && 'insert') || 'carry';
   await send(form, button);
 };
 
@@ -61,7 +72,7 @@ const drag = (down) => {
   const from = down.target.closest('.chip[data-place], [data-carry]');
   if (!from || down.button > 0 || from.classList.contains('chip-start')) return;
   let moving = false;
-  const under = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest('[data-drop]');
+  const under = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest('[data-drop], .handle');
   const move = (event) => {
     if (!moving && Math.hypot(event.clientX - down.clientX, event.clientY - down.clientY) < FAR_ENOUGH) return;
     moving = true;
@@ -91,7 +102,8 @@ const chips = (root) => {
   root.addEventListener('pointerdown', drag);
   root.addEventListener('dragstart', (event) => event.preventDefault());
   root.addEventListener('click', (event) => {
-    const chip = event.target.closest('.chip');
+    const shape = event.target.closest('.handle');
+    const chip = shape ? itemOf(shape) : event.target.closest('.chip');
     if (!chip || event.metaKey || event.ctrlKey) return;
     event.preventDefault();
     choose(chip);

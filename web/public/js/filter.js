@@ -17,11 +17,30 @@ const narrow = (form) => {
   document.getElementById('found').textContent = `${shown} ${shown === 1 ? 'thing' : 'things'}`;
 };
 
+// The palette of the composer, each kind with its heading.
+const narrowPalette = () => {
+  const field = document.getElementById('palette-find');
+  if (!field) return;
+  const words = field.value.toLowerCase().split(/\s+/).filter(Boolean);
+  document.querySelectorAll('#palette-form .palette-part').forEach((part) => {
+    const name = part.textContent.toLowerCase();
+    part.hidden = !words.every((word) => name.includes(word));
+  });
+  document.querySelectorAll('#palette-form .palette-kind').forEach((kind) => {
+    kind.hidden = !kind.querySelector('.palette-part:not([hidden])');
+  });
+};
+
 const filter = (root) => {
   root.addEventListener('input', (event) => {
     const form = event.target.closest('form[data-filter]');
     if (form) narrow(form);
+    if (event.target.id === 'palette-find') narrowPalette();
   });
+  root.addEventListener('submit', (event) => {
+    if (event.target.id === 'palette-search') event.preventDefault();
+  });
+  root.addEventListener('redrawn', narrowPalette);
 };
 
 export { filter };
