@@ -27,6 +27,11 @@ RSpec.describe Core::Project::Edit do
   {
     ['insert', 'front.pattern.0', 'disc_2'] => 'round_82 disc_2 [round_6 disc_2]* seed',
     ['insert', 'front.pattern.1.0', 'seed'] => 'round_82 [round_6 seed disc_2]* seed',
+    ['replace', 'front.pattern.1.0', 'round_12'] => 'round_82 [round_12 disc_2]* seed',
+    ['replace', 'front.pattern.1', 'round_12'] => 'round_82 [round_6 disc_2]* seed',
+    ['replace_alike', 'front.pattern.0', 'disc_2'] => 'disc_22 [round_6 disc_2]* seed',
+    ['replace_alike', 'front.pattern.1.1', 'seed'] => 'round_82 [round_6 seed]* seed',
+    ['replace_alike', 'front.pattern.1', 'seed'] => 'round_82 [round_6 disc_2]* seed',
     ['insert', 'front.pattern', 'round_12'] => 'round_82 [round_6 disc_2]* seed round_12',
     ['insert', 'front.pattern.9', 'seed'] => 'round_82 [round_6 disc_2]* seed seed',
     ['move', 'front.pattern.0', 1] => '[round_6 disc_2]* round_82 seed',

@@ -39,7 +39,8 @@ RSpec.describe Formats::TableCards do
     def cards_of(key, worn, **needs)
       saved = studio.projects.newest.find { |one| one.design.key == key }
       measures = saved.design.body == :own ? {} : { saved.design.body => mm(worn) }
-      person = Core::People::Attendee.new(key: '1', name: 'Ilse & Co', level: 2, measures: measures, needs: Core::People::Needs.new(**needs))
+      person = Core::People::Attendee.new(key: '1', name: 'Ilse & Co', level: 2, measures: measures,
+        needs: Core::People::Needs.new(**needs))
       workshop = Core::Setup::Workshop.new(key: 'c', title: 'Cards', date: Date.new(2026, 12, 20),
         start: Core::Measure::ClockTime.parse('18:00'), minutes: 120, tool_sets: 1)
       @plan = Core::Planning::Inputs.new(workshop: workshop, design: saved.design, attendees: [person], table: studio.catalogue.table).plan
