@@ -27,6 +27,7 @@ module Application
     # @return [Done]
     def call(name, number = 1)
       traces = Store::PersonTraces.new(@studio.database, name, number)
+      @studio.invitations.erase([name])
       return Done.new(classes: 0, mentions: [], copies: copies_with(name)) if traces.keys.empty?
 
       @studio.classes.erase_everywhere(traces)
@@ -99,6 +100,7 @@ module Application
       database.transaction { traces.erase }
       texts = [name, *traces.texts].uniq
       database[:attendees].where(name: texts).delete if database.table_exists?(:attendees)
+      Store::Invitations.new(database).erase(texts) if database.table_exists?(:answers)
       Store::ResultCache.new(database).forget(texts) if database.table_exists?(:worked_out)
     end
   end

@@ -23,7 +23,7 @@ module Store
     KEEPERS = {
       catalogue: Catalogue, projects: Projects, classes: Classes, drafts: Drafts, ledger: Ledger, market: Market, packing: Packing,
       orders: Orders, seat_costs: FrozenSeatCosts, idempotency_keys: IdempotencyKeys, seeded: SeededItems, result_cache: ResultCache,
-      live_events: LiveEvents, lessons: Lessons, accounts: Accounts, audit_log: AuditLog
+      live_events: LiveEvents, lessons: Lessons, accounts: Accounts, audit_log: AuditLog, invitations: Invitations
     }.freeze
 
     attr_reader :database, *KEEPERS.keys

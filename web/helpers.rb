@@ -47,6 +47,16 @@ module Web
       env[SignedIn::ACCOUNT]
     end
 
+    # @return [Boolean] whether someone asks who was invited to a class, and is shown nothing else
+    def guest?
+      Guests.asks?(env)
+    end
+
+    # A text as a code to be read off with a telephone.
+    def code_of(words, title)
+      Formats::QrSvg.draw(words, title: title)
+    end
+
     # @return [Boolean] whether this is one of the forms for signing in
     def at_door?
       !env[SignedIn::FORM].nil? && account.nil?

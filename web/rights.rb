@@ -15,6 +15,8 @@ module Web
 
     ROUTES = {
       any: <<~ROUTES,
+        GET /invited/:code
+        POST /invited/:code
         GET /keys
         GET /account
         GET /live
@@ -124,6 +126,13 @@ module Web
         POST /classes/:id/settings
         POST /classes/:id/steps
         POST /classes/:id/supply
+        GET /classes/:id/invitation
+        GET /classes/:id/invitation/sheet
+        POST /classes/:id/invitation
+        POST /classes/:id/invitation/close
+        POST /classes/:id/invitation/reminders
+        POST /classes/:id/invitation/:answer/accept
+        POST /classes/:id/invitation/:answer/decline
         POST /classes/:id/swatch
         POST /classes/:id/take
         POST /classes/:id/teaching

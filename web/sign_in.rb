@@ -47,6 +47,8 @@ module Web
     # A phone was let in by its code, for Live of one class alone: see PhoneGate.
     def call(env)
       return @pages.call(env) if env[PhoneGate::PHONE]
+      # As nobody, also for who is signed in: the page shows the same to all.
+      return @pages.call(env.except(SignedIn::ACCOUNT)) if Guests.asks?(env)
 
       forgotten?(env) ? in_even_time { @roda.call(env) } : @roda.call(env)
     rescue Sequel::Error

@@ -8,6 +8,8 @@ module Web
     # In so many seconds.
     PERIOD = 60
     MOST = 30
+    # A family answers from one address.
+    MOST_ANSWERS = 12
     OWN = %w[127.0.0.1 ::1].freeze
     PATHS = %w[/sign-in /forgotten-password /new-password /change-password].freeze
 
@@ -64,6 +66,9 @@ module Web
       Rack::Attack.cache.store = COUNTS
       Rack::Attack.throttle('sign-in', limit: MOST, period: PERIOD) do |request|
         address_of(request) if request.post? && PATHS.include?(request.path)
+      end
+      Rack::Attack.throttle('answers', limit: MOST_ANSWERS, period: PERIOD) do |request|
+        address_of(request) if request.post? && Guests.asks?(request.env)
       end
       Rack::Attack.throttled_responder = lambda { |_|
         [429, { 'content-type' => 'text/plain; charset=utf-8' }, ["#{Formats::Wording.say('accounts.too_many')}\n"]]

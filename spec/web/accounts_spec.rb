@@ -51,7 +51,8 @@ RSpec.describe Web::SignIn, type: :request do
 
   it 'has words for every change that it writes down' do
     silent = routes.grep(/^POST/).reject { |route| Formats::Wording.words?(Web::RoleGate.words_of(route)) }
-    looks = %w[/settings/theme /jobs/:job/stop /projects /projects/:key/compose /stockroom/prices /safe-keeping/studio]
+    looks = %w[/settings/theme /jobs/:job/stop /projects /projects/:key/compose /stockroom/prices /safe-keeping/studio
+               /invited/:code]
     of_classes = %w[live forecast forecast/stop levers levers/stop pdf].map { |last| "/classes/:id/#{last}" }
     of_drafts = ['', '/back', '/forward', '/settings', '/discard'].map { |last| "/drafts/:id#{last}" }
     expect(silent).to match_array([*looks, *of_classes, *of_drafts].map { |path| "POST #{path}" })

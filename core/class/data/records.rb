@@ -34,6 +34,8 @@ module Core
       ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length,
         needs: Record::One.new(NEEDS), notes: :text,
         colourway: :text, brings: :texts, tails: :symbol, experience: :experience, swatches: SWATCH)
+      ANSWER = Record.new(People::Answer, name: :text, measure: :length, written: :text, done: :policies, needs: Record::One.new(NEEDS),
+        colourway: :text, brings: :texts, note: :text, mail: :text)
       SUPPLIER = Record.new(Supply::Supplier, key: :text, name: :text, delivery: :money, minimum: :money)
       OFFER = Record.new(Supply::Offer, supplier: :text, kind: :symbol, item: :text, unit: :symbol, amount: :integer, price: :money,
         article: :text, also: :counts)

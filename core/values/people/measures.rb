@@ -9,7 +9,20 @@ module Core
       LIKELY = { wrist: 110..260, neck: 260..550, ankle: 160..360, length: 100..1000 }.freeze
       UNITS = %i[mm cm in].freeze
 
+      # What most people of an age measure, in millimetres; the last holds for adults (from memory).
+      USUAL_BY_AGE = { wrist: [[5, 110..150], [8, 115..160], [11, 125..170], [14, 130..185], [nil, 130..230]],
+                       neck: [[5, 230..290], [8, 245..310], [11, 260..330], [14, 275..380], [nil, 290..480]],
+                       ankle: [[5, 140..190], [8, 160..215], [11, 180..240], [14, 190..275], [nil, 190..330]] }.freeze
+
       module_function
+
+      # @param age [Integer, nil] years; nil counts as an adult
+      # @return [Boolean] whether a measure is worth asking about again
+      def unusual?(body, length, age)
+        by_age = USUAL_BY_AGE[body] or return false
+        _, usual = by_age.find { |most, _| most.nil? || (age && age <= most) }
+        !usual.cover?(length.to_mm)
+      end
 
       # @param body [Symbol] a key of BOUNDS
       def believable?(body, length)

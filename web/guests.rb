@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Web
+  # Whoever has the address of an invitation, without an account: that page is all they reach.
+  module Guests
+    PLACE = %r{\A/invited/[\w-]{1,64}\z}
+
+    module_function
+
+    # @return [Boolean] whether a request is for the page of an invitation
+    def asks?(env)
+      PLACE.match?(env['PATH_INFO'].to_s)
+    end
+  end
+end
