@@ -75,7 +75,7 @@ RSpec.describe 'The class page', type: :feature do
       -> { select 'Evening Star bracelet', from: 'Project' }, -> { find('button.btn-next').click },
         -> { find('[data-next]', match: :first).click },
       -> { find('textarea').set(['Who,Wrist,Level,Notes', *people].join("\n")) }, -> { click_on 'Read the list' },
-      -> { click_on 'Add 14 people' }, -> { find('.places-nav a', text: 'Evening').click }, -> { click_on 'A handout for each person' }
+      -> { click_on 'Add 14 people' }, -> { find('.places-nav a', text: 'Evening').click }, -> { click_on 'Handouts' }
     ]
     actions.each(&:call)
     expect(page).to have_css('.handout', count: 14).and have_css('button[data-print]')
