@@ -9,16 +9,26 @@ RSpec.describe 'Drawings of how it goes' do
                Core::Construction::Kinds.techniques.map(&:key)
 
   it 'shows no technique that nobody has, each well formed, and mirrored for the left hand' do
-    drawn = Formats::TechniqueSvg::DRAWINGS.keys + Formats::TechniqueSvg::ALIKE.keys
-    expect(drawn - techniques).to eq([])
+    drawn = Formats::TechniqueSvg.pictures.keys + Formats::TechniqueSvg::ALIKE.keys
+    expect([drawn - techniques, techniques.uniq.reject { |key| Formats::TechniqueSvg.drawn?(key) }]).to eq([[], []])
     drawn.each do |key|
       technique = Core::Catalogue::Technique.new(key: key, name: 'A <technique>', level: 1, seconds: 1)
       right, left = [false, true].map { |mirrored| Formats::TechniqueSvg.new(technique, mirrored: mirrored).to_s }
       expect([key, REXML::Document.new(right).root.name]).to eq([key, 'svg'])
-      expect([key, left.scan('scale(-1 1)').size]).to eq([key, Formats::TechniqueSvg.new(technique).number])
-      expect(right).not_to match(/class="(line|thin|ring|solid)"/)
+      frames = Formats::TechniqueSvg.pictures.fetch(Formats::TechniqueSvg.known_as(key))
+      expect([key, left.scan('scale(-1 1)').size]).to eq([key, frames.size])
+      expect([key, right.scan(/<text[^>]*font-size="3.6"/).size]).to eq([key, frames.count { |one| one.kind == :step }])
     end
-    expect(techniques.count { |key| Formats::TechniqueSvg.drawn?(key) }).to be >= 30
+  end
+
+  it 'draws right beside wrong, told apart without colour, and all of it within its frame' do
+    pairs = Formats::TechniqueSvg.pictures.transform_values { |frames| frames.map(&:kind) - [:step] }.reject { |_, kinds| kinds.empty? }
+    expect(pairs.size).to be >= 15
+    expect(pairs.values.uniq).to eq([%i[right wrong]])
+    outside = Formats::TechniqueSvg.pictures.flat_map do |key, frames|
+      frames.flat_map { |frame| frame.drawn.scan(/(?:cx|x)="([\d.-]+)"/).flatten.map(&:to_f).grep_v(0..40).map { |x| [key, x] } }
+    end
+    expect(outside).to eq([])
   end
 
   it 'numbers what each thread visits, in order, told apart without colour' do
