@@ -9,6 +9,9 @@ module Formats
       PIXEL = 0.5
       INDENT = 14
       POINTS_PER_MM = 72 / 25.4
+      SVG = { enable_web_requests: false, fallback_font_name: 'Studio' }.freeze
+      # Pictures that do not differ between people.
+      ALIKE = 'class="technique"'
       BAG = 9.5
       # For who sees little, everything is this much larger.
       LARGE = 1.8
@@ -151,8 +154,26 @@ module Formats
       end
 
       def picture(svg, wide)
-        pdf.svg(svg, width: wide, enable_web_requests: false, fallback_font_name: 'Studio')
+        svg.include?(ALIKE) ? stamped(svg, wide) : pdf.svg(svg, width: wide, **SVG)
         pdf.move_down(3)
+      end
+
+      # What many sheets show alike is drawn once for the file.
+      def stamped(svg, wide)
+        high = wide * box_of(svg).reverse.reduce(:/)
+        place = pdf.y
+        name = (@stamps ||= {})[[svg, wide]] ||= stamp(svg, wide, high)
+        pdf.stamp_at(name, [pdf.bounds.absolute_left, place - high])
+        pdf.y = place - high
+      end
+
+      # It lies in the corner of the paper, wherever it is used.
+      def stamp(svg, wide, high)
+        "alike-#{@stamps.size}".tap do |name|
+          pdf.create_stamp(name) do
+            pdf.svg(svg, at: [-pdf.bounds.absolute_left, high - pdf.bounds.absolute_bottom], width: wide, **SVG)
+          end
+        end
       end
 
       # What does not fit on the rest of the page begins the next.
