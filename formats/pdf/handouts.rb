@@ -10,8 +10,6 @@ module Formats
       INDENT = 14
       POINTS_PER_MM = 72 / 25.4
       SVG = { enable_web_requests: false, fallback_font_name: 'Studio' }.freeze
-      # Pictures that do not differ between people.
-      ALIKE = 'class="technique"'
       BAG = 9.5
       # For who sees little, everything is this much larger.
       LARGE = 1.8
@@ -154,7 +152,7 @@ module Formats
       end
 
       def picture(svg, wide)
-        svg.include?(ALIKE) ? stamped(svg, wide) : pdf.svg(svg, width: wide, **SVG)
+        stamped(svg, wide)
         pdf.move_down(3)
       end
 
@@ -186,8 +184,14 @@ module Formats
       def high(lines, wide)
         lines.sum do |line|
           inset = line.boxed ? INDENT : line.inset
-          pdf.height_of_formatted(Prawn::Text::Formatted::Parser.format(line.text), width: wide - inset, size: line.size) + 1.5
+          height(line.text, wide - inset, line.size) + 1.5
         end
+      end
+
+      # Many sheets say the same.
+      def height(text, wide, size)
+        @heights ||= {}
+        @heights[[text, wide, size]] ||= pdf.height_of_formatted(Prawn::Text::Formatted::Parser.format(text), width: wide, size: size)
       end
 
       # It stays so in large print too.

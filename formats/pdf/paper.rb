@@ -34,6 +34,8 @@ module Formats
 
       # @return [String] the file's bytes
       def render
+        # Pages are compressed by themselves; what they share is not.
+        @pdf.state.store.each { |one| one.stream.compress! if one.data.is_a?(Hash) && one.data[:Subtype] == :Form }
         @pdf.render
       end
 
