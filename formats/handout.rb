@@ -4,7 +4,7 @@ module Formats
   # One attendee's sheet as a list of blocks: the page and the PDF are made from it, so that both say the same. Texts are escaped, with <b>
   # around what stands out.
   class Handout
-    # @param kind :title, :text, :drawing, :heading, :ticks, :steps, :figure, :list, :important or :small
+    # @param kind :title, :worn, :text, :drawing, :heading, :ticks, :steps, :figure, :list, :important or :small
     # @param items texts, or Steps
     # @param svg a drawing
     # @param caption below it
@@ -34,7 +34,9 @@ module Formats
 
     # @param plan [Core::Planning::Plan] @param person [Core::Planning::PersonPlan] @param span [Float] the ruler all drawings share, in
     #   millimetres
-    def initialize(plan, person, span:, unit: :mm)
+    # @param lit [Boolean] whether the piece as it is worn is drawn with light on it
+    def initialize(plan, person, span:, unit: :mm, lit: true)
+      @lit = lit
       @plan = plan
       @person = person
       @span = span
@@ -48,7 +50,7 @@ module Formats
 
     # @return [Array<Block>]
     def blocks
-      [block(:title, name), block(:text, safe(about)), *(@person.fitted? ? fitted : [unfitted])]
+      [*worn, block(:title, name), block(:text, safe(about)), *(@person.fitted? ? fitted : [unfitted])]
     end
 
     private
@@ -56,6 +58,19 @@ module Formats
     def fitted
       [block(:drawing, svg: drawing(@person.piece.layout, marks: FinishedSize.marks(@person.piece, @unit))), block(:text, sizes),
        *care, *bag, *loading, *disc, *steps, *threads, *spared, block(:small, 'Local rules and licensed practice come first.')]
+    end
+
+    # What it will look like, beside the name.
+    # @return [Array<Block>]
+    def worn
+      return [] unless @person.fitted?
+
+      [block(:worn, svg: WornSvg.new(shown.piece, title: @plan.design.name, lit: @lit).to_s)]
+    end
+
+    # One size stands for all in these colours, so that it is drawn once.
+    def shown
+      @plan.people.find { |one| one.fitted? && one.attendee.colourway == @person.attendee.colourway } || @person
     end
 
     # The piece is tried on at the last look before it is closed.

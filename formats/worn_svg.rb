@@ -14,7 +14,9 @@ module Formats
     APART = 1.3
 
     # @param piece [Core::Sizing::Piece] @param title [String] what a reader who cannot see it is told
-    def initialize(piece, title:)
+    # @param lit [Boolean] with light on it, see PieceSvg
+    def initialize(piece, title:, lit: true)
+      @lit = lit
       @piece = piece
       @title = title
       @length = [piece.laid_flat.to_mm, 1.0].max
@@ -27,7 +29,7 @@ module Formats
       shapes = @piece.round ? @piece.layout.flat_map { |shape| bent(shape) } : @piece.layout.map { |shape| hanging(shape) }
       left, right, top, bottom = box(shapes)
       shared = SharedShapes.new("w#{Zlib.crc32([@title, @length].join(' ')).to_s(36)}-")
-      drawn = PieceSvg.new(shapes, title: '', span_mm: 1, labels: false, ruler: false, lit: true, shared: shared).drawn
+      drawn = PieceSvg.new(shapes, title: '', span_mm: 1, labels: false, ruler: false, lit: @lit, shared: shared).drawn
       %(<svg viewBox="#{[left, top, right - left, bottom - top].map { |one| n(one) }.join(' ')}" role="img" ) +
         %(aria-label="#{h(@title)}" class="worn">#{shared.drawn}#{drawn}</svg>)
     end

@@ -8,6 +8,8 @@ module Formats
       PICTURES = 150
       PIXEL = 0.5
       INDENT = 14
+      # The piece as it is worn, in points.
+      WORN = 46
       POINTS_PER_MM = 72 / 25.4
       SVG = { enable_web_requests: false, fallback_font_name: 'Studio' }.freeze
       BAG = 9.5
@@ -22,7 +24,7 @@ module Formats
           progress&.call(index.fdiv(plan.people.size))
           pdf.start_new_page if index.positive?
           first = pdf.page_number
-          sheet(Handout.new(plan, person, span: span, unit: unit))
+          sheet(Handout.new(plan, person, span: span, unit: unit, lit: false))
           [person.attendee.name, first..pdf.page_number]
         end
         sides.each { |name, pages| foot("#{name} · #{plan.design.name}", pages) }
@@ -48,6 +50,7 @@ module Formats
 
       def show(block)
         case block.kind
+        when :worn then worn(block.svg)
         when :title then rich("<b>#{block.text}</b>", size: 20)
         when :heading then heading(block.text, size: 13 * @scale)
         when :drawing then pdf.move_down(6) && drawing(block.svg)
@@ -59,6 +62,15 @@ module Formats
         when :small then @closing = block.text
         else rich(block.text, size: USUAL * @scale)
         end
+      end
+
+      # At the right of the name, beside the drawing's own place.
+      def worn(svg)
+        place = pdf.y
+        wide, high = box_of(svg)
+        to = WORN * [1, wide / high].min
+        pdf.bounding_box([pdf.bounds.width - to, pdf.bounds.top], width: to, height: WORN) { stamped(svg, to) }
+        pdf.y = place
       end
 
       def indented(&inside)
