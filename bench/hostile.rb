@@ -91,6 +91,8 @@ module Hostile
     'GET /classes/:id/labels' => [],
     'GET /classes/:id/notes' => [],
     'GET /classes/:id/true-size' => [],
+    'GET /classes/:id/variants' => %w[a1 a2 b1 b2 c1 c2],
+    'POST /classes/:id/variant' => [*CLASS, 'ways'],
     'GET /classes/:id/invitation' => %w[more],
     'GET /classes/:id/invitation/sheet' => [],
     'POST /classes/:id/invitation' => %w[closes_on seats words],

@@ -72,6 +72,7 @@ module Web
     register Routes::Reaches
     register Routes::Swatches
     register Routes::Projects
+    register Routes::Variants
     register Routes::Invitations
     register Routes::Samples
     register Routes::Composer

@@ -33,6 +33,7 @@ module Web
         GET /classes/:id/changes
         GET /classes/:id/course
         GET /classes/:id/reach
+        GET /classes/:id/variants
         GET /projects/:key/sample
         GET /classes/:id/handouts
         GET /classes/:id/true-size
@@ -134,6 +135,7 @@ module Web
         POST /classes/:id/invitation/:answer/accept
         POST /classes/:id/invitation/:answer/decline
         POST /classes/:id/swatch
+        POST /classes/:id/variant
         POST /classes/:id/take
         POST /classes/:id/teaching
         POST /classes/:id/undo
