@@ -74,6 +74,32 @@ module Web
           @carrying ||= Core::Fit::Carrying.new(chosen.piece, judged) if judged.any?
         end
 
+        # @return [Core::Sizing::Hang, nil] how the chosen person's necklace hangs; nil where it lies round the neck, or weights are missing
+        def hang
+          return unless plan.design.body == :neck && chosen&.fitted? && chosen.measure
+
+          @hang ||= Core::Sizing::Hang.of(chosen.piece, chosen.measure)
+        end
+
+        def hang_words
+          aside = hang.aside.abs < ASIDE_MM || in_no_order? ? 'middle' : (hang.aside.positive? ? 'right' : 'left')
+          say("hang.#{aside}", fall: length(Core::Measure::Length.mm(hang.fall.round)), pull: hang.pull.round,
+            aside: length(Core::Measure::Length.mm(hang.aside.abs.round)))
+        end
+
+        # @return [String] SVG
+        def hang_drawing
+          Formats::HangSvg.new(hang, title: hang_words).to_s
+        end
+
+        # @return [Boolean] whether where each bead lies is not known before it is strung
+        def in_no_order?
+          plan.design.components.any? { |one| one.construction == :mixed }
+        end
+
+        # Nobody sees that it hangs less far from the middle (from memory).
+        ASIDE_MM = 4
+
         # @return [Array<Core::Fit::Result>] all that was judged for the chosen person
         def judged
           chosen&.fitted? ? chosen.findings : []
