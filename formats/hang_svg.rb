@@ -21,10 +21,14 @@ module Formats
       top = -(@hang.span * UP) - MARGIN
       high = @hang.fall - top + MARGIN
       %(<svg viewBox="#{n(-2 * MARGIN)} #{n(top)} #{n(wide)} #{n(high)}" role="img" aria-label="#{h(@title)}" class="hang">) +
-        %(#{neck}#{behind}#{line}#{PieceSvg.new(@hang.layout, title: '', span_mm: 1, labels: false, ruler: false, lit: true).drawn}#{fall}</svg>)
+        %(#{neck}#{behind}#{line}#{beads}#{fall}</svg>)
     end
 
     private
+
+    def beads
+      PieceSvg.new(@hang.layout, title: '', span_mm: 1, labels: false, ruler: false, lit: true).drawn
+    end
 
     def neck
       top = -@hang.span * UP

@@ -110,8 +110,8 @@ module Formats
       drawn = rows.each_with_index.flat_map { |row, down|
         row.each_with_index.map { |one, along| frame(one, (down * ROW) + along, along * (WIDE + GAP), down * (HIGH + GAP)) }
       }
-      %(<svg viewBox="0 0 #{wide} #{high}" class="technique" width="#{(wide * PIXELS).round}" height="#{(high * PIXELS).round}" role="img" ) +
-        %(aria-label="#{label}">#{drawn.join}</svg>)
+      %(<svg viewBox="0 0 #{wide} #{high}" class="technique" width="#{(wide * PIXELS).round}" height="#{(high * PIXELS).round}" ) +
+        %(role="img" aria-label="#{label}">#{drawn.join}</svg>)
     end
 
     private

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Web
-  # Whoever has the address of an invitation, without an account: that page is all they reach.
+  # People who were invited, without an account: the page of their invitation is all that they reach.
   module Guests
     PLACE = %r{\A/invited/[\w-]{1,64}\z}
 

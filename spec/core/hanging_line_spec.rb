@@ -88,7 +88,8 @@ RSpec.describe Core::Sizing::Hang do
   end
 
   it 'hangs towards its heavier side' do
-    uneven = described_class.of(necklace(480, [*pattern({ fill: ['round_6'] }), *pattern(*(['round_12'] * 3), *(['round_6'] * 25))]), mm(360))
+    row = [*pattern({ fill: ['round_6'] }), *pattern(*(['round_12'] * 3), *(['round_6'] * 25))]
+    uneven = described_class.of(necklace(480, row), mm(360))
     expect(uneven.aside.abs).to be > 4
   end
 end

@@ -33,7 +33,9 @@ RSpec.describe 'A walk through every page', type: :feature do
            '/classes/held',
            '/people',
            '/classes/2/people/known',
-           '/classes/1/course?projects[]=evening_star&projects[]=moonrise', '/classes/1/reach', '/classes/1/variants', '/classes/1/invitation',
+           '/classes/1/course?projects[]=evening_star&projects[]=moonrise', '/classes/1/reach',
+           '/classes/1/variants',
+           '/classes/1/invitation',
            '/nowhere']
 
   # Counts the points at which a thing that can be clicked is covered by another that is not inside it.

@@ -2,7 +2,8 @@
 
 module Web
   module Routes
-    # Inviting people to a class, and what they answer. The page of an invitation is open to whoever has its address, see Guests.
+    # Inviting people to a class, and what they answer. The page of an invitation needs no account, see
+    # Guests.
     module Invitations
       def self.registered(app)
         asking(app)
