@@ -49,11 +49,16 @@ module Formats
 
     def step(step, unit: :mm)
       said = step_sentences(step, unit)
-      said = say('steps.part_of', name: step.values[:part_of].tr('_', ' ').capitalize, said: said) if step.values[:part_of]
-      said = say('steps.alike', number: step.alike, said: said) if step.alike > 1
+      said = say('steps.part_of', name: step.values[:part_of].tr('_', ' ').capitalize, said: going_on(said)) if step.values[:part_of]
+      said = say('steps.alike', number: step.alike, said: going_on(said)) if step.alike > 1
       slack = step.values[:slack]
       most = slack.is_a?(Core::FromTo) ? slack.most : slack
       most && most > WORTH_SAYING ? "#{said} #{say('steps.leave_slack', unit: unit, slack: slack)}" : said
+    end
+
+    # @return [String] a sentence as it stands behind a colon
+    def going_on(said)
+      said.sub(/\A[A-Z](?=[a-z ])/, &:downcase)
     end
 
     # A step that hangs nothing has words of its own, where they differ; what else its kind of end asks for follows.
@@ -212,6 +217,6 @@ module Formats
 
       ItemNames.on_piece(items.grep_v(Symbol))
     end
-    private_class_method :words, :counted, :printed, :listed, :step_sentences, :step_key, :hung
+    private_class_method :words, :counted, :printed, :listed, :step_sentences, :step_key, :hung, :going_on
   end
 end

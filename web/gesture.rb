@@ -24,7 +24,7 @@ module Web
     end
 
     LONGEST = 2_100
-    PATTERN = %w[insert replace replace_alike earlier later more fewer remove group ungroup fill carry].freeze
+    PATTERN = %w[insert replace replace_alike hang_part earlier later more fewer remove group ungroup fill carry].freeze
     OTHERS = {
       'set' => ->(design, edit) { placed(edit.set(string('component'), settings(design))) },
       'hang' => ->(_, edit) { hung_here(edit) },
@@ -50,6 +50,7 @@ module Web
       case name
       when 'insert' then inserted(design, edit)
       when 'replace', 'replace_alike' then replaced(design, edit, name.to_sym)
+      when 'hang_part' then part_hung(design, edit)
       when 'carry' then carried(design, edit)
       when 'earlier' then moved(design, edit, -1)
       when 'later' then moved(design, edit, 1)
@@ -74,6 +75,15 @@ module Web
 
     def replaced(design, edit, how)
       @at.path.any? && offered?(design) ? edit.public_send(how, @at, string('part')) : design
+    end
+
+    # At the middle of what is chosen, by a ring; what faces front with an even number of rings gets a second.
+    def part_hung(design, edit)
+      return design unless offered?(design)
+
+      part = @studio.catalogue.table.parts[string('part')]
+      rings = usual(:findings).fetch('parts') * (part&.faces_with == :even ? 2 : 1)
+      edit.add(:findings, { 'parts' => [*rings, { 'part' => string('part') }] }, hung_at: "#{@at.component}@middle")
     end
 
     # @return [Boolean] whether there is such a part, in the stockroom or made by the design itself

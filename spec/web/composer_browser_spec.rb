@@ -98,6 +98,26 @@ RSpec.describe 'The composer', type: :feature do
     expect([parts.scan('spacer_4_pair').size, parts.scan('spacer_2_silver').size]).to eq([3, 0])
   end
 
+  # Twelve interactions from nothing: two colours, and a pendant hung at the middle.
+  it 'makes a bracelet of two colours with a pendant in a few presses, and all of it goes together' do
+    open_studio
+    visit '/projects'
+    click_on 'New project'
+    fill_in 'Name', with: 'Tide Mark'
+    click_on 'Open the composer'
+    find('#compose-patterns .group-fill .chip:not(.chip-group)').click
+    find('.palette-part', text: '4 mm round, ice').click
+    expect(page).to have_css('.group-fill .chip', text: '1 × I')
+    choose 'hangs from a ring at the middle'
+    find('.palette-part', text: '18 mm drop').click
+    expect(page).to have_css('.handle[data-part="drop_18_star"]')
+    expect(page).to have_no_css('#compose-strip .verdict', text: 'will not')
+    click_on 'Save the project'
+    hung = @studio.projects.find('tide_mark').design.hung
+    expect(hung.map { |one| [one.hung_at, one.parameters['parts'].map { |part| part['part'] }] })
+      .to eq([['strung@middle', %w[ring_5_open drop_18_star]]])
+  end
+
   it 'draws at any size while the slider moves, without a reload' do
     begin_with 'Comet Tail bracelet'
     execute_script('window.kept = true')

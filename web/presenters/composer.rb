@@ -127,7 +127,7 @@ module Web
       end
 
       # What pressing a part in the palette does.
-      PALETTE_WAYS = %w[insert replace replace_alike].freeze
+      PALETTE_WAYS = %w[insert replace replace_alike hang_part].freeze
 
       # @return [Array<(String, Boolean)>] each way, and whether it is taken
       def palette_ways

@@ -73,6 +73,22 @@ module Web
           Core::Fit::Check::ORDER.find { |known| found.include?(known) }
         end
 
+        # @return [Symbol] of the finished size alone
+        def size_status
+          drawn? ? piece.status : :will_not
+        end
+
+        # @return [Symbol, nil] the worst of the joins
+        def joins_status
+          Core::Fit::Check::ORDER.find { |known| findings.map(&:status).include?(known) } if drawn?
+        end
+
+        # @return [String, nil] how many joins are how; nil where all go together
+        def joins_words
+          worst = joins_status or return
+          say("composer_joins.#{worst}", count: findings.count { |one| one.status == worst })
+        end
+
         def needs
           Core::Materials::Need.sum(piece.parts, times: design.made)
         end

@@ -154,7 +154,8 @@ module Core
           last = pieces.map { |piece| ring.any? && piece.role == :petal ? 'close_ring' : "cut_#{piece.role}" }
           [*worked, *ring, (step('cut_stem', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) if stem_wire),
            step('check', 'measuring', 1, after: last, checkpoint: true, values: { petals: petals }), bind_step,
-           (step('tape', 'stem_taping', 1, after: %w[bind]) if tape)].compact.map { |one| one.with(repeats: one.repeats * heads) } + bunch
+           (step('tape', 'stem_taping', 1, after: %w[bind]) if tape)]
+            .compact.map { |one| one.with(repeats: one.repeats * heads, alike: heads) } + bunch
         end
 
         def bind_step

@@ -110,7 +110,8 @@ module Core
         def work_up(solution, maker)
           parts, steps = work_of(all_stations(solution.repeats))
           apart = true_gap(solution) + held_length
-          marked = steps.map { |step| step.key == 'mark' ? step.with(values: { **step.values, even: apart }) : step }
+          numbers = (0...layers).map { |layer| stations_in(layer, solution.repeats) }.join(' and ')
+          marked = steps.map { |step| step.key == 'mark' ? step.with(values: { **step.values, even: apart, numbers: numbers }) : step }
           Making::WorkUp.new(parts: parts, cuts: [cut(solution, maker)], steps: marked, joins: joins,
             drawing: Lazy.new { layout(solution) }, lengths: lengths(solution),
             cards: Lazy.new { marked_lines(solution) }, ends: both_ends)
@@ -146,7 +147,8 @@ module Core
         def steps(total)
           snug = holder.kind != :crimp
           [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
-           step('mark', 'measuring', layers, after: %w[cut], values: { stations: total }),
+           step('mark', 'measuring', layers, after: %w[cut], values: { stations: total },
+             text: layers > 1 ? :stations_mark_layers : :stations_mark),
            step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], adds: %i[line bead holder],
              values: { stations: total, station: Making::FromBag.new(parts: station.expand) }, effort: snug ? held.size + PLACING : 1),
            step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
