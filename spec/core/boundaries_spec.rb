@@ -201,4 +201,19 @@ RSpec.describe 'Boundaries' do
     bead = made.layout.find { |shape| shape.item.key == 'round_8' }
     expect([made.lengths.repeats, bead.x.round(3)]).to eq([1, 60.0])
   end
+
+  # 170 inside, let out by up to 40: 10 too small for 220, 5 too large for 165, and right for all between.
+  it 'tells how far a piece that can be let out is from what was asked: Core::Sizing::Piece' do
+    made = fit(bracelet, 170).with(inside: mm(170), play: mm(40))
+    told = [220, 210, 190, 170, 165].map { |worn| made.with(worn: mm(worn)).deviation }
+    expect(told).to eq([mm(-10), mm(0), mm(0), mm(0), mm(5)])
+  end
+
+  # Nine of ten of four people are all four.
+  it 'counts whole people of a part of them: Core::Session::Forecast' do
+    forecast = Core::Session::Forecast.allocate
+    found = { runs: 10, finishes: { 'a' => 1, 'b' => 1, 'c' => 1, 'd' => 1 }, in_time: { 4 => 5, 3 => 3, 2 => 2 } }
+    found.each { |name, value| forecast.instance_variable_set("@#{name}", value) }
+    expect([0.9, 0.75, 0.5].map { |part| forecast.chance_of_part(part) }).to eq([0.5, 0.8, 1.0])
+  end
 end

@@ -31,6 +31,11 @@ RSpec.describe Core::Sizing::HangingLine do
     end
   end
 
+  it 'finds a place between two weights on the straight line between them' do
+    hung = line(100, 60, [50, 10])
+    expect([25, 75, 80].map { |at| [hung.place(at).x.round(4), hung.place(at).y.round(4)] }).to eq([[15.0, 20.0], [45.0, 20.0], [48.0, 16.0]])
+  end
+
   # The catenary: length 2 a sinh(d / 2a), sag a (cosh(d / 2a) − 1), pull at the ends w (a + sag) (D. Gregory, 1697; any mechanics text).
   it 'hangs as a catenary where many small weights hang close together' do
     half, a = 80.0, 60.0
@@ -91,5 +96,17 @@ RSpec.describe Core::Sizing::Hang do
     row = [*pattern({ fill: ['round_6'] }), *pattern(*(['round_12'] * 3), *(['round_6'] * 25))]
     uneven = described_class.of(necklace(480, row), mm(360))
     expect(uneven.aside.abs).to be > 4
+  end
+
+  # Of two rows side by side the lower one lies lower where they hang lowest, and the outer one further out at the sides.
+  it 'keeps rows beside each other as they lie' do
+    piece = necklace(480, pattern({ fill: ['round_8'] }))
+    rows = piece.layout.select { |shape| shape.role == :bead }.flat_map { |shape| [-5.0, 5.0].map { |down| shape.moved(0.0, down) } }
+    hung = described_class.of(piece.with(drawing: Core::Lazy.new { rows }), mm(360)).layout.each_slice(2).to_a
+    lowest = hung.max_by { |above, below| above.y + below.y }
+    expect(lowest[1].y - lowest[0].y).to be_within(0.2).of(10.0)
+    left, right = hung.first, hung.last
+    expect(left[1].x).to be < left[0].x - 5
+    expect([left[0].turn, right[0].turn]).to match([be_between(30, 90), be_between(-90, -30)])
   end
 end

@@ -28,6 +28,35 @@ RSpec.describe Core::Sampling do
     end
   end
 
+  # √(fixed² + (share × reading)²), by hand.
+  { length: [80, 1.0770], used: [200, 3.6056], grams: [5, 0.0707], minutes: [10, 0.9434] }.each do |what, (reading, noise)|
+    it "reads #{reading} of #{what} to within #{noise}" do
+      expect(Core::Sampling::Expectation.of(what, reading.to_f, {}).noise).to be_within(1e-4).of(noise)
+    end
+  end
+
+  it 'believes before it has measured what docs/sample.md says' do
+    usual = Core::Sampling::Estimate::BEFORE
+    told = "size #{usual[:size]} (tension #{Core::Sampling::Estimate::TENSION}), take #{usual[:take]}, weight #{usual[:weight]}, " \
+           "pace #{usual[:pace]}, hand #{usual[:hand]}"
+    matters = Core::Sampling::Estimate::MATTERS
+    tolerances = "#{matters[:length].to_i} mm, #{matters[:used].to_i} mm, #{matters[:grams]} g, #{matters[:minutes].to_i} min"
+    expect(File.read(File.join(EagerBench::ROOT, 'docs', 'sample.md'))).to include(told, tolerances)
+  end
+
+  # All that is cut but what hands hold, and the weight of all parts and of the line that stays.
+  it 'counts the line and the weight of a whole braid' do
+    braid = design(component('braid', :disc_braid, cord: 'cord', chart: { 'palette' => { 'A' => 'round_6' }, 'rows' => ['AAAAAAAA'] }))
+    weighed = table.with(lines: table.lines.transform_values { |line| line.with(material: 'steel') },
+      parts: table.parts.transform_values { |part| part.with(mass_mg: 100) })
+    piece = Core::Sizing::Blueprint.new(braid, weighed).fit_usual
+    told = Core::Sampling::MadeOnce.new(braid, weighed, 'braid').expectations(Core::Project::Sample.new(component: 'braid'))
+    used = piece.cuts.sum { |cut| (cut.body + cut.consumption).to_mm.to_f * cut.count }
+    beads = piece.parts.sum(&:count)
+    expect(told[:used].expected).to be_within(1e-6).of(used)
+    expect(told[:grams].expected).to be_within(1e-6).of((beads * 0.1) + (used * Math::PI / 4 * (1.5**2) * 7.9 / 1000))
+  end
+
   # Truth drawn from the priors, readings with their noise: of ranges that hold 80 of 100, 75 to 85 do.
   it 'holds what is true in about 80 of 100 ranges, and comes nearer with more samples' do
     chance = Random.new(11)
