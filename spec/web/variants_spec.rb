@@ -27,6 +27,12 @@ RSpec.describe Web::Routes::Variants, type: :request do
     expect(table.fetch('Techniques')[1]).to eq('Gone: crimp cover.')
   end
 
+  it 'says what to do first where nobody has a size' do
+    id = studio.classes.create(studio.classes.find(1).state.with(attendees: []))
+    get "/classes/#{id}/variants"
+    expect(page).to include('Add a person with a size first.')
+  end
+
   it 'takes one of them for all, with two changes at once, and says what cannot be chosen any more' do
     get '/classes/1/variants'
     ways = Nokogiri::HTML(page).css('#variant-a1 optgroup').first(2).map { |group| group.css('option').first['value'] }

@@ -35,6 +35,11 @@ module Web
         @result.revision
       end
 
+      # @return [Boolean] whether nobody has a piece yet to try changes on
+      def nobody?
+        person.nil?
+      end
+
       # @return [Boolean] whether there is anything to compare
       def any?
         ways.any?
