@@ -31,7 +31,8 @@ RSpec.describe Core::People::Answer do
       .to eq(['7', { wrist: mm(165) }, 2, { 'mat' => 12 }, %i[nickel left_handed], ['ruler']])
   end
 
-  [[:wrist, 165, nil, false], [:wrist, 120, nil, true], [:wrist, 120, 7, false], [:wrist, 165, 7, true], [:wrist, 270, nil, true],
+  [[:wrist, 165, nil, false], [:wrist, 120, nil, true], [:wrist, 120, 7, false], [:wrist, 165, 7, true], [:wrist, 112, 5, false],
+   [:wrist, 112, 6, true], [:wrist, 270, nil, true],
    [:neck, 380, nil, false], [:neck, 260, nil, true], [:neck, 260, 9, false], [:ankle, 250, nil, false], [:ankle, 250, 8, true],
    [:length, 4000, nil, false]].each do |body, size, age, unusual|
     it "#{unusual ? 'asks again about' : 'takes'} a #{body} of #{size} mm at age #{age || 'of an adult'}" do
