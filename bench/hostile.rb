@@ -103,6 +103,7 @@ module Hostile
     'GET /invited/:code' => [],
     'POST /invited/:code' => %w[name measure mail age other_allergy note consent colourway done allergies flags brings once],
     'GET /classes/:id/cards' => [],
+    'GET /classes/:id/wordless' => [],
     'GET /classes/:id/board' => [],
     'POST /classes/:id/settings' => [*CLASS, 'title', 'date', 'start', 'minutes', 'venue', 'tool_sets'],
     'POST /classes/:id/piece' => [*CLASS, 'project', 'component', 'centre'],

@@ -21,7 +21,13 @@ module Formats
       def pictured?
         [picture, close_up, state].any?
       end
+
+      # @return [Array<String>] its numbers as they stand in it, for who does not read the language
+      def numbers
+        text.gsub(/<[^>]+>/, '').scan(NUMBER).uniq
+      end
     end
+    NUMBER = /\d[\d.,\u2212]*(?:\s?(?:mm|cm|in|min|×)\b|\s?×)?/
     # @param kind :order, :reach, :left_hand, :caution or :fault
     Note = Core::Value.define(:kind, :text)
 
@@ -47,6 +53,9 @@ module Formats
     def large?
       @person.attendee.needs.low_vision
     end
+
+    # @return [Core::Planning::PersonPlan] whose it is
+    attr_reader :person
 
     # @return [Array<Block>]
     def blocks

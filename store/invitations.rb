@@ -4,8 +4,8 @@ require 'json'
 require 'securerandom'
 
 module Store
-  # Invitations to classes with their answers. An answer is held here until its person is taken into the class or declined; both take it away
-  # from here in time, see #forget.
+  # Invitations to classes with their answers. An answer stays here until its person was taken in or declined, and for a time after the
+  # class, see #forget.
   class Invitations
     include Transactional
 

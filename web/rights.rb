@@ -38,6 +38,7 @@ module Web
         GET /classes/:id/handouts
         GET /classes/:id/true-size
         GET /classes/:id/cards
+        GET /classes/:id/wordless
         GET /classes/:id/board
         GET /classes/:id/labels
         GET /classes/:id/log.csv

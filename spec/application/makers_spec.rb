@@ -101,7 +101,8 @@ RSpec.describe 'Pieces as their makers make them' do
     found = counts(one)
     expect([step(one, 'links/join').technique, found['round_6_rose'], found['seed_8_frost'], found['ring_5_open']])
       .to eq(['opening_eye', figures - 1, figures, 1])
-    expect(in_turn?(one, 'star_link/form', 'star_link/wind', 'star_link/foot', 'star_link/compare', 'links/lay_out', 'links/join', 'clasp_end/join'))
+    expect(in_turn?(one, 'star_link/form', 'star_link/wind', 'star_link/foot', 'star_link/compare', 'links/lay_out', 'links/join',
+      'clasp_end/join'))
       .to be(true)
     # An eye of 3.2 mm in 0.8 mm wire takes 12.6 mm, and below the foot adds 4 mm (plane geometry).
     foot = Core::Construction::Kinds.fetch(:jig_form)

@@ -33,7 +33,8 @@ RSpec.describe Core::Sizing::HangingLine do
 
   it 'finds a place between two weights on the straight line between them' do
     hung = line(100, 60, [50, 10])
-    expect([25, 75, 80].map { |at| [hung.place(at).x.round(4), hung.place(at).y.round(4)] }).to eq([[15.0, 20.0], [45.0, 20.0], [48.0, 16.0]])
+    told = [25, 75, 80].map { |at| [hung.place(at).x.round(4), hung.place(at).y.round(4)] }
+    expect(told).to eq([[15.0, 20.0], [45.0, 20.0], [48.0, 16.0]])
   end
 
   # The catenary: length 2 a sinh(d / 2a), sag a (cosh(d / 2a) − 1), pull at the ends w (a + sag) (D. Gregory, 1697; any mechanics text).

@@ -289,3 +289,29 @@ RSpec.describe Core::Logbook::HeldClass do
     end
   end
 end
+
+RSpec.describe Core::Logbook::Attendance do
+  # Wilson's interval by hand for 3 of 30: (3 + 0.8212) / (30 + 1.6424) ± 1.2816 √(2.7 + 0.4106) / 31.6424.
+  it 'says how many of those who signed up stay away, and how late classes begin in the middle' do
+    held = [[10, 9, 4.0], [12, 11, 9.0], [8, 7, 2.0], [0, 5, nil]].map do |signed_up, people, late|
+      Core::Logbook::HeldClass.new(session: 's', date: Date.new(2026, 12, 1), people: people, signed_up: signed_up, late: late)
+    end
+    found = described_class.of(held)
+    expect([found.signed_up, found.came, found.missing, found.enough?, found.usual_delay]).to eq([30, 27, 3, true, 4.0])
+    expect(found.range).to match([be_within(0.001).of(0.0493), be_within(0.001).of(0.1922)])
+    few = described_class.of(held.first(1))
+    expect([few.enough?, described_class.of([]).usual_delay]).to eq([false, nil])
+  end
+
+  it 'knows who was to come and when it began by what was tapped' do
+    inputs = Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: [attendee(1, 165), attendee(2, 170)],
+      table: sample_table)
+    day = Time.local(2026, 12, 3, 18, 30).to_i
+    told = [day + 360, day + 7200].map do |began|
+      taps = [[:absent, '2', began - 60], [:start, nil, began], [:next, '1', began + 90]].map { |kind, person, at|
+        Core::Live::Event.new(key: "#{kind}#{at}", kind: kind, at: at, person: person) }
+      Core::Logbook::HeldClass.of(inputs, taps).then { |one| [one.signed_up, one.people, one.late] }
+    end
+    expect(told).to eq([[2, 1, 6.0], [2, 1, nil]])
+  end
+end

@@ -76,6 +76,15 @@ RSpec.describe Formats::TableCards do
       expect(ends.max).to be <= Formats::TrueSize::Sheet::WIDEST
     end
 
+    # What a maker must know of a step without its words: how many, how long, how thick.
+    it 'leaves the numbers of a step where its words go' do
+      cards_of('comet_tail', 165)
+      steps = Formats::Handout.new(@plan, @plan.people.first, span: 240.0).blocks.select { |block| block.kind == :steps }.flat_map(&:items)
+      told = steps.to_h { |step| [step.text[/\A\w+/], step.numbers] }
+      expect([told['Cut'].first, told['String']]).to match([/\A\d+ mm\z/, [/\A\d+\z/, /\A\d+(\.\d)? mm\z/]])
+      expect(steps.flat_map(&:numbers).grep(/[a-z]{3,}/)).to eq([])
+    end
+
     it 'says nothing for a piece without them, and makes a PDF of all' do
       expect(cards_of('comet_tail', 165)).to eq([])
       cards_of('moth_garden', nil)

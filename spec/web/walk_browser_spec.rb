@@ -5,7 +5,8 @@ require_relative '../browser_helper'
 # Every page, as wide as a telephone, a tablet and a laptop: nothing is wider than the window, nothing that can be clicked lies
 # under something else that can, no word is missing, and axe finds nothing. Widths and overlaps are measured by the browser.
 RSpec.describe 'A walk through every page', type: :feature do
-  places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/labels', '/people/paste',
+  places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/cards', '/board',
+    '/wordless', '/labels', '/people/paste',
     '/notes', '/live', '/screen', '/home']
   pages = ['/',
            '/classes/new',

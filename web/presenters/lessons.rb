@@ -121,6 +121,17 @@ module Web
         end
       end
 
+      # @return [Array<String>] who did not come, and how late classes began
+      def attendance_words
+        found = @state.found.learnt.attendance
+        low, high = found.range.map { |share| (share * 100).round } if found.enough?
+        [(say('attendance.missing', count: found.missing, of: found.signed_up, low: low, high: high) if found.enough?),
+         (say('attendance.late', count: found.usual_delay.round, classes: found.late.size) if found.late.size >= LEAST_STARTS)].compact
+      end
+
+      # Fewer starts say nothing.
+      LEAST_STARTS = 3
+
       # @return [Core::Logbook::TrackRecord]
       def record
         @state.found.learnt.record

@@ -4,8 +4,9 @@ module Web
   module Routes
     # Pages that are made for paper.
     module Prints
-      SHEETS = { 'print' => 'Plan', 'handouts' => 'Handouts', 'labels' => 'Labels', 'true-size' => 'At true size',
-                 'cards' => 'Cards for the table', 'board' => 'Steps for the wall', 'notes' => 'Notes for the instructor' }.freeze
+      SHEETS = { 'print' => 'Plan', 'handouts' => 'Handouts', 'wordless' => 'Handouts without words', 'labels' => 'Labels',
+                 'true-size' => 'At true size', 'cards' => 'Cards for the table', 'board' => 'Steps for the wall',
+                 'notes' => 'Notes for the instructor' }.freeze
 
       def self.registered(app)
         SHEETS.each do |sheet, title|

@@ -6,6 +6,8 @@ module Core
     #
     # @param session names it
     # @param people how many came
+    # @param signed_up how many were to come, zero where nothing was tapped
+    # @param late minutes from the planned start to when it began, nil where that is not known
     # @param tries [TimeObservation]
     # @param times [TimeSaid] by the tries
     # @param lost [Lost]
@@ -17,11 +19,14 @@ module Core
     # @param teaches whether plans may learn from it
     # @param irregular share of the steps that were tapped late, or with the next
     HeldClass = Value.define(:session, :date, :people, tries: [].freeze, times: [].freeze, lost: [].freeze,
-      calls: [].freeze, visits: [].freeze, came_out: [].freeze, told: nil, came_true: nil, teaches: true, irregular: 0.0)
+      calls: [].freeze, visits: [].freeze, came_out: [].freeze, told: nil, came_true: nil, teaches: true, irregular: 0.0,
+      signed_up: 0, late: nil)
 
     class HeldClass
       # Runs in which is counted how often all finish.
       RUNS = 100
+      # Minutes; what begins further from its time was held at another.
+      LATE_AT_MOST = 90
 
       # What of it is shown in a list. tries: how many · irregular: whether its taps were
       Summary = Value.define(:people, :tries, :told, :came_true, :teaches, :irregular)
@@ -30,7 +35,7 @@ module Core
       def self.of(inputs, events)
         plan = inputs.plan
         evening = Live::LiveState.new(plan, events)
-        blank = blank(inputs.workshop, evening.people.values.count(&:here))
+        blank = blank(inputs.workshop, evening.people.values.count(&:here)).with(**attended(inputs.workshop, evening))
         model = Session::Modelling.new(plan, inputs.calibration).model
         return blank if model.is_a?(Session::Impossible)
 
@@ -55,6 +60,15 @@ module Core
           came_true: workshop.note.in_time?(workshop))
       end
 
+      # A class that was tapped on another day says nothing of its start.
+      def self.attended(workshop, evening)
+        return {} if evening.started.nil?
+
+        planned = Time.local(workshop.date.year, workshop.date.month, workshop.date.day) + (workshop.start.minutes * 60)
+        late = (evening.started - planned.to_i) / 60.0
+        { signed_up: evening.people.size, late: late.abs <= LATE_AT_MOST ? late : nil }
+      end
+
       def self.told(simulation)
         ends = simulation.run(0...RUNS).ends
         ends.count { |minute| minute <= simulation.model.minutes }.fdiv(ends.size)
@@ -72,7 +86,7 @@ module Core
       def self.irregular(work, times)
         work.taps.zero? ? 0.0 : (work.forgotten.fdiv(work.taps) + times.off).clamp(0, 1)
       end
-      private_class_method :told, :came_true, :irregular
+      private_class_method :told, :came_true, :irregular, :attended
 
       # @return [Summary]
       def summary

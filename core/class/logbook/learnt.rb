@@ -11,7 +11,8 @@ module Core
     # @param help see between
     # @param help_minutes see between
     # @param record TrackRecord
-    Learnt = Value.define(:times, :losses, :lengths, :between, :help, :help_minutes, :record)
+    # @param attendance Attendance
+    Learnt = Value.define(:times, :losses, :lengths, :between, :help, :help_minutes, :record, :attendance)
 
     class Learnt
       # @param held [Array<HeldClass>] @param calibration [Setup::Calibration] @param fading [Decay]
@@ -24,7 +25,8 @@ module Core
           losses: LossLearning.new.lessons(teaching.flat_map(&:lost)),
           lengths: LengthLearning.new.lessons(teaching.flat_map(&:came_out)), between: between,
           help: HelpLearning.new(calibration).lesson(teaching.flat_map(&:calls)),
-          help_minutes: VisitLearning.new(calibration).lesson(teaching.flat_map(&:visits)), record: TrackRecord.of(chosen))
+          help_minutes: VisitLearning.new(calibration).lesson(teaching.flat_map(&:visits)), record: TrackRecord.of(chosen),
+          attendance: Attendance.of(held))
       end
     end
   end

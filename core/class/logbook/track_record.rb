@@ -57,16 +57,8 @@ module Core
 
       def row(same)
         came = same.count(&:last)
-        low, high = interval(came, same.size)
+        low, high = ShareRange.of(came, same.size)
         Row.new(told: same.sum(&:first) / same.size, classes: same.size, came: came, low: low, high: high)
-      end
-
-      # E. B. Wilson, Journal of the American Statistical Association 22, 1927.
-      def interval(came, number)
-        square = LearnedValue::REACH**2
-        middle = (came + (square / 2)) / (number + square)
-        reach = LearnedValue::REACH * Math.sqrt((came * (number - came).fdiv(number)) + (square / 4)) / (number + square)
-        [middle - reach, middle + reach].map { |share| share.clamp(0.0, 1.0) }
       end
     end
   end
