@@ -7,9 +7,8 @@ module Web
       include Printing
 
       C = Contracts::SampleContract
-      # Levels and, beyond the usual size, sizes that are shown.
+      # Whose minutes are shown.
       LEVELS = [1, 3, 5].freeze
-      AROUND = { wrist: [-20, 0, 20, 40], neck: [-40, 0, 40, 80], ankle: [-20, 0, 20, 40], length: [0] }.freeze
 
       # What was read. words: of which sample
       ReadRow = Core::Value.define(:words, :read, :expected, :strange)
@@ -43,7 +42,7 @@ module Web
 
       # @return [String, nil] why nothing of it can be measured
       def problem
-        'This project cannot be built yet. Open it in the composer first.' unless buildable?
+        say('sample.cannot_be_built') unless buildable?
       end
 
       # @return [Array<(String, String, Boolean)>] key, name, chosen
@@ -130,9 +129,9 @@ module Web
 
       # @return [Array<SizeRow>]
       def sizes
-        @sizes ||= measures.filter_map do |measure|
-          before, now = [design.unmeasured, estimate.design].map { |one| cells(one, measure) }
-          SizeRow.new(size: measure ? length(measure) : 'as designed', before: before, now: now) if before && now
+        @sizes ||= Core::Sampling::SizeTable.measures(design).filter_map do |measure|
+          before, now = [design.unmeasured, estimate.design].map { |one| size_table.row(one, measure) }
+          SizeRow.new(size: measure ? length(measure) : say('sample.as_designed'), before: cells(before), now: cells(now)) if before && now
         end
       end
 
@@ -185,36 +184,14 @@ module Web
         value(name).tr(',', '.').to_f unless value(name).empty?
       end
 
-      # @return [Array<Core::Measure::Length, nil>] of the body; nil once where it has one size
-      def measures
-        return [nil] unless sized?
-
-        usual = Core::Sizing::SizeSearch::USUAL_MM.fetch(design.body)
-        AROUND.fetch(design.body).map { |more| Core::Measure::Length.mm(usual + more) }
+      def size_table
+        @size_table ||= Core::Sampling::SizeTable.new(@library.table, component, levels: LEVELS, date: @library.today,
+          calibration: @library.calibration)
       end
 
-      def cells(planned, measure)
-        people = LEVELS.map { |level|
-          Core::People::Attendee.new(key: level.to_s, name: '', level: level, measures: measure ? { planned.body => measure } : {})
-        }
-        plan = Core::Planning::Inputs.new(workshop: evening, design: planned, attendees: people, table: @library.table,
-          calibration: @library.calibration).plan
-        return unless plan.people.all?(&:fitted?)
-
-        piece = plan.people[1].piece
-        cut = piece.work_ups.fetch(component).cuts.max_by(&:length)
-        Cells.new(repeats: piece.work_ups.fetch(component).lengths.repeats, inside: length(piece.inside),
-          cut: cut ? length(cut.measured) : '', grams: grams(piece),
-          minutes: plan.people.map { |person| person.working_minutes.round })
-      end
-
-      def evening
-        Core::Setup::Workshop.new(key: 'sample', title: '', date: @library.today, start: Core::Measure::ClockTime.parse('18:00'),
-          minutes: 120, tool_sets: 1)
-      end
-
-      def grams(piece)
-        format('%.1f g', made(component).known_grams(piece))
+      def cells(row)
+        Cells.new(repeats: row.repeats, inside: length(row.inside), cut: row.cut ? length(row.cut) : '',
+          grams: format('%.1f g', row.grams), minutes: row.minutes.map(&:round))
       end
 
       # @return [Float] beads in one repeat

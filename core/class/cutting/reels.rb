@@ -13,8 +13,7 @@ module Core
       USABLE = Measure::Length.mm(250)
       LIFTS = [0.0, 0.3, 0.5, 0.7].freeze
       MOST_COMBINATIONS = 2000
-      # Sets of reels that are looked through for the cheapest, and those for which no way to cut was found before it is given up.
-      MOST_SETS = 20_000
+      # Sets of reels for which no way to cut was found before it is given up.
       MOST_DOUBTFUL = 40
 
       # @param pieces [Array<WantedCut>] @param reel_lengths [Array<Measure::Length>] of reels that can be bought; may be empty
@@ -63,11 +62,10 @@ module Core
         return Choice.new(plans: [first], doubtful: [], all: true) if fresh.empty? || @reel_lengths.size == 1
 
         pieces = fresh.flat_map(&:pieces).sort_by { |piece| -piece.length }
-        lengths = lengths_to_choose(pieces)
-        sets = sets_of_reels(pieces, lengths)
+        sets = ReelSets.new(pieces, @reel_lengths)
         found = [fresh.map(&:length)]
         doubtful = []
-        others = sets.first(MOST_COMBINATIONS).filter_map do |set|
+        others = sets.all.first(MOST_COMBINATIONS).filter_map do |set|
           next if doubtful.size >= MOST_DOUBTFUL || found.any? { |held| within?(held, set) }
           next doubtful.push(set) && nil unless (bars = held_by(pieces, set))
 
@@ -75,34 +73,10 @@ module Core
           first.with(bars: (first.on_hand + bars).sort_by { |bar| [bar.fresh? ? 1 : 0, -bar.length] })
         end
         Choice.new(plans: [first, *others], doubtful: doubtful,
-          all: lengths == @reel_lengths && sets.size <= MOST_COMBINATIONS && doubtful.size < MOST_DOUBTFUL)
+          all: sets.lengths == @reel_lengths && sets.all.size <= MOST_COMBINATIONS && doubtful.size < MOST_DOUBTFUL)
       end
 
       private
-
-      # @param lengths [Array<Measure::Length>] of reels, shortest first
-      # @return [Array<Array<Measure::Length>>] sets of reels that are long enough together, and one for the longest piece; the shortest
-      # sum first
-      def sets_of_reels(pieces, lengths)
-        needed = Measure::Length.sum(pieces.map(&:length))
-        counts = lengths.map { |length| (0..most_of(length, needed)).to_a }
-        sets = counts.first.product(*counts.drop(1)).map { |numbers| numbers.zip(lengths).flat_map { |number, length| [length] * number } }
-        sets.select { |set| set.any? && Measure::Length.sum(set) >= needed && set.last >= pieces.first.length }
-          .sort_by { |set| [set.sum(&:nm), set.size] }
-      end
-
-      def most_of(length, needed)
-        (needed / length).ceil + 1
-      end
-
-      # Where reels are of many lengths, the longest of them: so many sets can be looked through.
-      def lengths_to_choose(pieces)
-        needed = Measure::Length.sum(pieces.map(&:length))
-        first = (0...@reel_lengths.size).find { |i|
-          @reel_lengths.drop(i).reduce(1) { |sets, length| sets * (most_of(length, needed) + 1) } <= MOST_SETS
-        }
-        @reel_lengths.drop(first || (@reel_lengths.size - 1))
-      end
 
       # @return [Boolean] whether a set of reels is part of another
       def within?(some, others)

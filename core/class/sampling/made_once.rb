@@ -93,12 +93,6 @@ module Core
         @blueprint.member(@component).construction.class.tension?
       end
 
-      # @param piece [Sizing::Piece] @return [Float] grams of all that something is known of
-      def known_grams(piece)
-        (piece.parts.sum { |use| use.role == :left_over ? 0.0 : Catalogue::Mass.milligrams(use.part).to_f * use.count } +
-          piece.cuts.sum { |cut| Catalogue::Mass.of_length(cut.line, cut.body + cut.consumption).to_f * cut.count }) / 1000
-      end
-
       # @return [Boolean] whether its size depends on what beads are like or on how tight it is worked
       def sizes?
         tension? || @blueprint.member(@component).construction.made_of.any? { |item| item.is_a?(Catalogue::Part) && item.bead? }
@@ -141,7 +135,7 @@ module Core
         beads = beads(made.parts)
         Sum.new(length: piece.laid_flat.to_mm.to_f, body: in_all(made.cuts) { |cut| cut.body + cut.slack - cut.roundabout(along) },
           round: in_all(made.cuts) { |cut| cut.roundabout(along) }, consumption: in_all(made.cuts, &:consumption), beads: beads,
-          other: known_grams(piece) - beads, minutes: minutes(piece))
+          other: piece.known_grams - beads, minutes: minutes(piece))
       end
 
       def in_all(cuts)

@@ -74,6 +74,12 @@ module Core
       def cuts
         work_ups.values.flat_map(&:cuts)
       end
+
+      # @return [Float] grams of all that something is known of; what is left over and what is cut off is no part of it
+      def known_grams
+        (parts.sum { |use| use.role == :left_over ? 0.0 : Catalogue::Mass.milligrams(use.part).to_f * use.count } +
+          cuts.sum { |cut| Catalogue::Mass.of_length(cut.line, cut.body + cut.consumption).to_f * cut.count }) / 1000
+      end
     end
 
     class Piece
