@@ -19,14 +19,10 @@ module Formats
         'project' => { 'key' => plan.design.key, 'name' => plan.design.name, 'version' => plan.design.version },
         'verdicts' => result.verdicts.map { |v| verdict(v) },
         'attendees' => plan.people.map { |p| person(p) },
-        'materials' => plan.needs.map { |n|
-          need(n).merge(spares(plan.spares[n.part]))
-        },
+        'materials' => plan.needs.map { |n| need(n).merge(spares(plan.spares[n.part])) },
         'lines' => plan.line_totals.map { |line, total| line(plan, line, total) },
         'tools' => plan.tools.map { |t| tool(t) },
-        'steps' => plan.steps.map { |s|
-          step(s)
-        },
+        'steps' => plan.steps.map { |s| step(s) },
         'if_nobody_waited' => unwaited(plan),
         'simulation' => simulation(plan, result.forecasting),
         'model' => ModelDocument.write(result.model),
@@ -66,16 +62,12 @@ module Formats
         'play_mm' => piece.play.to_mm,
         'deviation_mm' => piece.deviation.to_mm,
         'working' => person.working.map { |t| term(t) },
-        'materials' => person.needs.map { |n|
-          need(n)
-        },
+        'materials' => person.needs.map { |n| need(n) },
         'cuts' => person.cuts.map { |c| cut(c) },
         'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
         'fit' => person.findings.map { |f| finding(f) },
         'work_minutes' => person.working_minutes.round(2),
-        'steps' => person.tasks.map { |t|
-          { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) }
-        },
+        'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) } },
         'spared' => person.spared.map { |step, reason| { 'step' => step.key, 'reason' => reason.to_s } }
       }
     end
@@ -134,9 +126,7 @@ module Formats
         'at_mm' => finding.at&.round(2),
         'text' => Wording.finding(finding),
         'cures' => finding.cures.map { |c| Wording.cure(c) },
-        'missing' => finding.missing.map { |item, measure|
-          { 'item' => item.key, 'measure' => measure.to_s }
-        },
+        'missing' => finding.missing.map { |item, measure| { 'item' => item.key, 'measure' => measure.to_s } },
         'defaults' => finding.defaults.map(&:to_s)
       }
     end
@@ -209,9 +199,7 @@ module Formats
         'total' => money(order.total),
         'delivery' => order.delivery.map { |supplier, cost| { 'supplier' => supplier, 'cost' => money(cost) } },
         'proven' => order.proven,
-        'unoffered' => order.unoffered.map { |item, count|
-          { 'item' => item.key, 'count' => count }
-        },
+        'unoffered' => order.unoffered.map { |item, count| { 'item' => item.key, 'count' => count } },
         'purchases' => order.purchases.map do |bought|
           {
             'supplier' => bought.offer.supplier,

@@ -10,11 +10,11 @@ module Web
           form = sample_page(asked: true)
           next status(422) && show_sample(form) unless form.valid?
 
-          keep_sampled(form, form.with_sample, '%s is planned by this sample from version %d on. Classes already planned keep theirs.')
+          keep_sampled(form, form.with_sample, :kept)
         end
         app.post('/projects/:key/sample/remove') do
           form = sample_page
-          keep_sampled(form, form.without(text(:number).to_i), 'The sample is taken out. %s is version %d now.')
+          keep_sampled(form, form.without(text(:number).to_i), :taken_out)
         end
         app.helpers Showing
       end
@@ -26,12 +26,13 @@ module Web
         end
 
         def show_sample(form)
-          page(:sample, title: "A sample of #{form.design.name}", page: form)
+          page(:sample, title: say('sample.title', name: form.design.name), page: form)
         end
 
-        def keep_sampled(form, design, words)
+        # @param told [Symbol] key of what is said of it
+        def keep_sampled(form, design, told)
           saved = studio.projects.save(design)
-          flash(format(words, saved.design.name, saved.design.version))
+          flash(say("sample.#{told}", name: saved.design.name, version: saved.design.version))
           redirect to("/projects/#{saved.design.key}/sample?component=#{form.component}"), 303
         end
       end
