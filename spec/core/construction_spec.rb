@@ -576,6 +576,13 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
         maker: Core::Making::Maker.new) }
       plain = wind.({ 'wire' => '20', 'mandrel' => '2 mm', 'turns' => 62 })
       expect([plain.lengths.beaded.to_mm, plain.cuts.first.body.to_mm]).to match([be_within(1.1).of(50), be_within(6).of(545)])
+      # Pushed together to 4.5 in the middle: 2.81 from wire to wire grows by two thirds of 0.88, so 51.0 fall to 42.2; the wire stays.
+      oval = wind.({ 'wire' => '20', 'mandrel' => '2 mm', 'turns' => 62, 'swollen' => true, 'widest' => '4.5 mm' })
+      expect([oval.lengths.beaded.to_mm, oval.cuts, oval.steps.last.text]).to match([be_within(0.01).of(42.216), plain.cuts,
+        :coil_swell_to])
+      told = Core::Construction::Kinds.fetch(:coil).build({ 'wire' => '20', 'swollen' => true, 'widest' => '4.5 mm' }, table)
+        .as_part(nil, key: 'o', name: 'o')
+      expect([told.outer, told.form]).to eq([mm(4.5), :oval])
       beaded = wind.({ 'wire' => '22', 'mandrel' => '4 mm', 'seed' => 's8', 'beads' => 50 })
       # 110 along the wire, 22 a turn: 5 turns, 15 long beside the plain turns; 110 + 88 in plain turns + 60 to hold.
       expect([beaded.lengths.beaded.to_mm - (6 * 0.64), beaded.cuts.first.length.to_mm]).to match([be_within(0.2).of(15),
@@ -601,6 +608,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
       [:jig_form, { path: 'round and round' }] => /path unreadable_path/, [:jig_form, { path: '' }] => /path empty_path/,
       [:wire_link, { last: 'pin', pin: 'pin', stack: [{ 'part' => 'round_12', 'count' => 4 }] }] => /pin pin_too_short/,
       [:wire_link, { wire: 'cord' }] => /wire not_wire/, [:coil, { beads: 20 }] => /beads beads_without_seed/,
+      [:coil, { swollen: true, widest: '2.8 mm' }] => /widest not_swollen/,
       [:framed, { large: '5 mm' }] => /beads beads_wider_than_frame/,
       [:own_work, { work: 'sewing: Sew it.' }] => /work unknown_technique/,
       [:own_work, { work: "measuring: Look.\nand so on" }] => /work unreadable_work/,

@@ -34,19 +34,22 @@ module Core
         parameter :cut_into, :integer, default: 1, range: 1..60
         # Pushed together in the middle afterwards, shorter and thicker there.
         parameter :swollen, :boolean, default: false
+        # Across the middle then; none where it is not known, and the length is told as wound.
+        parameter :widest, :length, required: false, only_with: { swollen: %i[true] }, range: Measure::Length.mm(1)..Measure::Length.mm(80)
 
         def problems
           [(problem('beads', :beads_without_seed) if beads && seed.nil?),
            (problem('cut_into', :beads_are_not_cut) if cut_into > 1 && (seed || second_turns.positive?)),
+           (problem('widest', :not_swollen, outer: outer) if swollen && widest && widest <= outer),
            (problem('core', :core_too_thick, core: core.thickness, hole: mandrel) if core_too_thick?)].compact
         end
 
         def fixed_length
-          second_turns.positive? ? (tube * second_turns) + pitch + plain_length(core) : straight_length
+          wound_length * pushed_together
         end
 
         def on_line(_solution)
-          [Making::ThreadedElement.new(along: fixed_length, height: outer / 2, width: outer, profile: :flat)]
+          [Making::ThreadedElement.new(along: fixed_length, height: widest_across / 2, width: widest_across, profile: :flat)]
         end
 
         def measurable
@@ -54,8 +57,9 @@ module Core
         end
 
         def as_part(_work_up, **identity)
-          Catalogue::Part.new(**identity, along: piece_length, outer: outer, kind: :bead,
-            hole: second_turns.positive? ? second_mandrel : mandrel, form: :tube, colour: wire.colour, mark: 'C')
+          Catalogue::Part.new(**identity, along: piece_length, outer: widest_across, kind: :bead,
+            hole: second_turns.positive? ? second_mandrel : mandrel, form: swollen && widest ? :oval : :tube, colour: wire.colour,
+            mark: 'C')
         end
 
         private
@@ -97,6 +101,22 @@ module Core
 
         def outer
           second_turns.positive? ? second_mandrel + (tube * 2) : tube
+        end
+
+        def wound_length
+          second_turns.positive? ? (tube * second_turns) + pitch + plain_length(core) : straight_length
+        end
+
+        def widest_across
+          swollen && widest ? widest : outer
+        end
+
+        # Wire stays as long as it is, so that turns grow fewer as they grow wider: by their mean across, where the coil swells along a
+        # parabola, whose mean height is two thirds of its greatest (geometry). Plain turns count as the others.
+        # @return [Rational] of its length as wound
+        def pushed_together
+          round = second_turns.positive? ? second_mandrel + tube : mandrel + ((tube - mandrel) / 2)
+          round.to_mm / (round.to_mm + ((widest_across - outer).to_mm * Rational(2, 3)))
         end
 
         # @return [Float] turns of the first winding: as many as the second takes of it, as its beads reach round, or as asked for
@@ -177,7 +197,7 @@ module Core
              cautions: %i[cutting sharp_tails]),
            (step('cut_pieces', 'trimming', cut_into - 1, after: %w[trim], values: { each: piece_length },
              cautions: %i[cutting]) if cut_into > 1),
-           (step('swell', 'twisting_pairs', 1, after: %w[trim]) if swollen)].compact
+           (step('swell', 'twisting_pairs', 1, after: %w[trim], text: :"coil_swell#{'_to' if widest}") if swollen)].compact
         end
 
         # Turns that take a technique's usual time: a crank is five times as quick (common practice, no source: 50 mm of a close coil in
@@ -189,14 +209,15 @@ module Core
         # Seen from the side each turn is a slanting stroke; beads lie in one spiral row. Of a coil that is cut, one piece is drawn.
         def layout
           straight = [(first_turns / cut_into.to_f).ceil, wire.thickness, tube]
-          number, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : straight
+          turns, thick, wide = second_turns.positive? ? [second_turns, tube, outer] : straight
+          number = (turns * pushed_together).ceil
           step = piece_length.to_mm / number
-          strokes = (0...number).map { |i| stroke((i + 0.5) * step, thick.to_mm, wide.to_mm, step) }
-          strokes + (0...bead_count).map { |i| bead_shape(i, number, wide.to_mm) }
+          across = ->(share) { wide.to_mm + ((widest_across - outer).to_mm * 4 * share * (1 - share)) }
+          strokes = (0...number).map { |i| stroke((i + 0.5) * step, thick.to_mm, across.((i + 0.5) / number), step) }
+          strokes + (0...bead_count).map { |i| (i + 0.5) / bead_count }.map { |share| bead_shape(share, number, across.(share)) }
         end
 
-        def bead_shape(index, rounds, wide)
-          share = (index + 0.5) / bead_count
+        def bead_shape(share, rounds, wide)
           part_shape(seed, :seed, share * fixed_length.to_mm, Math.cos(share * rounds * 2 * Math::PI) * (wide - seed.outer.to_mm) / 2)
             .with(along: seed.outer.to_mm, across: seed.along.to_mm)
         end
