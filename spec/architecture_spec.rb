@@ -8,7 +8,7 @@ RSpec.describe 'The architecture' do
   areas = {
     'values' => %w[base measure catalogue people],
     'piece' => %w[making ends construction project sizing fit],
-    'class' => %w[setup materials cutting steps planning sampling session levers supply price advice live logbook comparison course data]
+    'class' => %w[setup materials cutting steps planning session sampling levers supply price advice live logbook comparison course data]
   }
   core = File.join(EagerBench::ROOT, 'core')
 

@@ -232,7 +232,8 @@ RSpec.describe Web::Routes::Courses, type: :request do
     expect(found.css('#course-order tbody tr').size).to be >= 1
     expect(found.css('#course-order tbody td').map(&:text).join).to match(/\d+ of 100/)
     expect(page).to include('Thu 7 Jan 2027')
-    expect(proposed('project/aurora').text).to match(/No way was found for this group to reach “Aurora braid bracelet”.*With \d+ minutes, 9 of 10 evenings/m)
+    expect(proposed('project/aurora').text)
+      .to match(/No way was found for this group to reach “Aurora braid bracelet”.*With \d+ minutes, 9 of 10 evenings/m)
     get '/classes/1/course', goal: 'technique/wrapped_loop', evenings: 'many', gap: '7', first: 'soon'
     expect(page).to include('Give a number of evenings', 'Give a date', 'value="many"', 'value="soon"')
     there = studio.classes.find(1).state.workshop

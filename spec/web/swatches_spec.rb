@@ -86,7 +86,7 @@ RSpec.describe Web::Routes::Reaches, type: :request do
     get '/classes/1/reach'
     done, left = page.match(/after (\d+): (\d+) mm/).captures
     asked = { person: studio.classes.find(1).state.attendees.first.key, done: done }
-    { '1 mm' => 'It does not reach', "#{left.to_i + 3} mm" => 'It reaches', '5 m' => 'more than there was at the start',
+    { '1 mm' => 'It is not enough', "#{left.to_i + 3} mm" => 'It is enough', '5 m' => 'more than there was at the start',
       'much' => 'Give a length' }
       .each do |left, words|
       get '/classes/1/reach', left: left, **asked

@@ -10,6 +10,11 @@ module Web
         Formats::LengthPrint.call(value, unit, signed: signed)
       end
 
+      # @param number [Numeric] @return [String] with its sign, also where it is above zero
+      def signed(number)
+        number.negative? ? "\u2212#{number.abs}" : "+#{number}"
+      end
+
       # @param offer [Core::Sizing::NearerSizes::NearerSize] @return [String] how far it is from the wish, or its size where it meets it
       def offer_size(offer)
         return say('offers.range', from: offer.inside, to: offer.up_to) if offer.up_to

@@ -219,10 +219,6 @@ module Web
         ((factor - 1) * 100).round(1)
       end
 
-      def signed(number)
-        number.negative? ? "\u2212#{number.abs}" : "+#{number}"
-      end
-
       def value_words(what, number)
         case what
         when :grams then format('%.2f g', number)

@@ -149,10 +149,6 @@ module Web
         (parts + lines).empty? ? say('variants.same') : (parts + lines).join(', ')
       end
 
-      def signed(number)
-        number.negative? ? "\u2212#{number.abs}" : "+#{number}"
-      end
-
       def skills(variant)
         return variant.suits.techniques.size.to_s if variant.cures.empty?
 

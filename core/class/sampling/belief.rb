@@ -14,9 +14,6 @@ module Core
     Belief = Value.define(:names, :mean, :covariance)
 
     class Belief
-      # Standard deviations that hold 80 of 100 cases.
-      RANGE = 1.2816
-
       # @param spreads {assumption => standard deviation before anything was measured} @return [Belief]
       def self.before(spreads)
         new(names: spreads.keys, mean: Vector.zero(spreads.size),
@@ -48,7 +45,8 @@ module Core
 
       # @return [(Float, Float)] within which a factor lies in 80 of 100 cases
       def range(name)
-        [factor(name) - (RANGE * spread(name)), factor(name) + (RANGE * spread(name))]
+        reach = Session::Spread::EIGHT_OF_TEN * spread(name)
+        [factor(name) - reach, factor(name) + reach]
       end
 
       # @param expectation [Expectation] @return [Float] what it tells of it now

@@ -98,7 +98,7 @@ module Core
       # @return [Float] how far what a piece of the usual size comes to may be off, now and before anything was measured
       def doubts(what)
         expectation = whole[what] or return nil
-        [after, before].map { |belief| Belief::RANGE * belief.doubt(expectation) }
+        [after, before].map { |belief| Session::Spread::EIGHT_OF_TEN * belief.doubt(expectation) }
       end
 
       # @return [Hash{Symbol=>Expectation}] of a piece of the usual size
