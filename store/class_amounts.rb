@@ -5,9 +5,6 @@ require 'json'
 module Store
   # The amounts of money in the newest state of each class.
   module ClassAmounts
-    PLACES = { 'supply' => %w[venue tools_share hour rounding], 'session' => %w[assistant_hour tool_hire] }.freeze
-    DEFAULTS = { 'supply' => Core::Setup::SupplySettings.new, 'session' => Core::Setup::SessionSettings.new }.freeze
-
     module_function
 
     # Multiplies them all, within a transaction of the caller's.
@@ -17,17 +14,21 @@ module Store
         revision: Sequel[:class_revisions][:revision]).select_map([Sequel[:class_revisions][:id], :document])
       newest.each do |id, text|
         document = JSON.parse(text)
-        PLACES.each { |part, names| shift_part(document['class'], part, names, shift) }
-        taken = document.dig('class', 'note', 'taken')
-        document['class']['note']['taken'] = (taken * shift).round if taken
+        shift_declared(document['class'], Core::Setup::Workshop, shift)
         database[:class_revisions].where(id: id).update(document: JSON.generate(document))
       end
     end
 
-    def shift_part(data, part, names, shift)
-      amounts = names.to_h { |name| [name, ((data.dig(part, name) || DEFAULTS.fetch(part).public_send(name)) * shift).round] }
-      data[part] = { **data.fetch(part, {}), **amounts }
+    # What is not written stands for its default, and is written from now on: the default does not change with the currency.
+    def shift_declared(data, type, shift)
+      type.fields.each_value do |field|
+        key = field.name.to_s
+        case field.type
+        when :record then data[key] = (data[key] || {}).tap { |part| shift_declared(part, field.of, shift) }
+        when :amount then data[key] = ((data[key] || field.default) * shift).round if data[key] || field.default
+        end
+      end
     end
-    private_class_method :shift_part
+    private_class_method :shift_declared
   end
 end

@@ -75,7 +75,7 @@ module Formats
         line("Spares: #{@plan.spares.values.map { |s|
           [s.held(@plan.workshop.supply.spares), s.part.mark]
         }.reject { |n, _| n.zero? }.map { |n, mark| "#{n} #{mark}" }.join('   ')},
-          #{Wording.say("spares_mode.#{@plan.workshop.supply.spares}")}", size: SMALL)
+          #{Wording.say("settings.materials.spares_ways.#{@plan.workshop.supply.spares}")}", size: SMALL)
         line(@plan.needs.map { |need| "#{need.part.mark}: #{need.part.name}" }.join('   '), size: SMALL)
       end
 

@@ -50,7 +50,7 @@ RSpec.describe Core::Steps::StepOrder do
   end
 
   def found(steps)
-    Core::Setup::TeachingSettings::SCHOOLS.flat_map do |school|
+    Core::Setup::TeachingSettings.field(:school).of.flat_map do |school|
       order = described_class.of(steps, table, school: school).steps
       broken(order) + (ear_wire_early?(order) ? [[school, :ear_wire_early]] : [])
     end

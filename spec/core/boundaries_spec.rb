@@ -59,7 +59,7 @@ RSpec.describe 'Boundaries' do
   end
 
   it 'takes up to twelve kits more: Core::Setup::SupplySettings' do
-    expect([Core::Setup::SupplySettings::MOST_EXTRA, Core::Construction::Chart::MOST_ROWS]).to eq([12, 200])
+    expect([Core::Setup::SupplySettings.field(:extra_kits).within.end, Core::Construction::Chart::MOST_ROWS]).to eq([12, 200])
   end
 
   # A loop goes once round: as far to one side as to the other, the beads in the order of the wire. Core::Construction::WiredPetal

@@ -60,7 +60,7 @@ RSpec.describe Core::Levers::Kinds do
   it 'has no tool to borrow where there are enough, and no extra to drop where there is none' do
     studio.classes.edit(1, studio.classes.find(1).revision, 'x') do |state|
       state.with(workshop: state.workshop.with(tool_sets: 60,
-        teaching: state.workshop.teaching.with(extra: Core::Setup::TeachingSettings::EXTRA.end)))
+        teaching: state.workshop.teaching.with(extra: Core::Setup::TeachingSettings.field(:extra).within.end)))
     end
     codes = described_class.offers(results_of(studio).of(1).plan, result.library.calibration, seat: 1600).map(&:code)
     expect(codes & %i[more_tool drop_extra]).to eq([])
@@ -127,7 +127,7 @@ RSpec.describe Core::Levers::Kinds do
     end
 
     it 'lasts longer up to the longest class, paid by the hour' do
-      most = Core::Setup::Workshop::MINUTES.end
+      most = Core::Setup::Workshop.field(:minutes).within.end
       hourly = plan.workshop.with(supply: plan.workshop.supply.with(hour: 2501))
       rooms = [120, most - 15, most].map { |minutes| opportunity(workshop: hourly.with(minutes: minutes)) }
       expect(rooms.map { |one| described_class::Longer.in_room(one).map { |lever| [lever.values[:minutes], lever.cost] } })

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require 'date'
 require 'dry/validation'
 
 module Web
@@ -8,11 +7,8 @@ module Web
     # What may be typed into a form: all of it text. Its rules say at the field what to do; what a form does not send is not judged.
     # A macro's last argument is what to do, where the usual words do not fit. Usage: rule(:minutes).validate(whole: 0..120)
     class Contract < Dry::Validation::Contract
-      WHOLE = /\A\d{1,7}\z/
-      DECIMAL = /\A\d{1,7}([.,]\d{1,3})?\z/
-      YEARS = (2000..2100).freeze
-      LONGEST_DATE = 20
-      LARGEST_AMOUNT_MINOR = 10_000_000
+      WHOLE = TypedField::WHOLE
+      DECIMAL = TypedField::DECIMAL
       OWN_EASE = 'Give an ease from 0 to 100 mm, such as 6 mm for snug or 19 mm for loose, or leave it empty.'
 
       # @param names [Array<Symbol>] the text fields
@@ -20,11 +16,23 @@ module Web
         params { names.each { |name| optional(name).value(:string) } }
       end
 
-      # @return [Date, nil] nil for what is no date
-      def self.date(text)
-        Date.iso8601(text[0, LONGEST_DATE])
-      rescue Date::Error
-        nil
+      # @param type [Class] made by Core::Fields.define
+      # @param names [Array<Symbol>] of its fields; where none is named, all that a form says as one text each
+      # @param also [Hash{Symbol=>Core::Field}] further texts of the form
+      def self.judges(type, *names, also: {})
+        names = type.fields.each_value.select(&:typed?).map(&:name) if names.empty?
+        fields = { **names.to_h { |name| [name, type.field(name)] }, **also }
+        texts(*fields.keys)
+        fields.each { |name, field| rule(name).validate(typed: field) }
+        define_singleton_method(:judged) { fields.keys }
+      end
+
+      # A declared field. Amounts are in the contract's currency.
+      register_macro(:typed) do |macro:|
+        next unless key?
+
+        wrong = TypedField.new(macro.args.first, (_contract.currency if _contract.respond_to?(:currency))).wrong(value)
+        key.failure(wrong) if wrong
       end
 
       register_macro(:whole) do |macro:|
@@ -64,15 +72,6 @@ module Web
         key.failure(OWN_EASE) unless (0..100).cover?(Core::Measure::Length.parse(value, default_unit: :mm).to_mm)
       rescue Core::Measure::NotALength
         key.failure(OWN_EASE)
-      end
-
-      register_macro(:date) do
-        next unless key?
-
-        date = Contract.date(value)
-        if date.nil? then key.failure('Give a date that exists, as year-month-day, such as 2026-12-03.')
-        elsif !YEARS.cover?(date.year) then key.failure("Give a year from #{YEARS.begin} to #{YEARS.end}.")
-        end
       end
 
       register_macro(:at_most) do |macro:|

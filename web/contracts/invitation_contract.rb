@@ -9,9 +9,9 @@ module Web
       # The day of the class.
       option :day
 
-      rule(:closes_on).validate(:date)
+      rule(:closes_on).validate(typed: Core::Field.new(name: :closes_on, type: :date, required: true))
       rule(:closes_on) do
-        date = Contract.date(value)
+        date = TypedField.date(value)
         key.failure('Give a day that is not after the class.') if date && date > day
       end
       rule(:seats).validate(whole: [1..Core::Setup::Workshop::MOST_PEOPLE, 'Give how many can take part.'])

@@ -17,7 +17,7 @@ module Web
 
       rule(:supplier).validate(known: [:suppliers, 'Choose a supplier; enter one first if there is none.'])
       rule(:unit).validate(known: [:units, 'Choose how it is sold.'])
-      rule(:price).validate(amount: [0..LARGEST_AMOUNT_MINOR, 'Give the price of a pack, such as 4.50, not below zero.'])
+      rule(:price).validate(amount: [0..Core::Money::MOST_MINOR, 'Give the price of a pack, such as 4.50, not below zero.'])
       rule(:article).validate(at_most: 160)
       rule(:amount) do
         next unless key?

@@ -18,7 +18,7 @@ module Web
         wrong.each_key { |technique| key(:"times_#{technique}").failure("Give how often, a whole number up to #{TIMES.end}.") }
       end
       rule(:last) do
-        wrong = value.reject { |_, text| text.empty? || Contract.date(text) }
+        wrong = value.reject { |_, text| text.empty? || TypedField.date(text) }
         wrong.each_key { |technique| key(:"last_#{technique}").failure('Give a date that exists, as year-month-day.') }
       end
     end

@@ -151,8 +151,8 @@ module Web
 
       # @return [Date, nil]
       def first_day
-        date = Contracts::Contract.date(first)
-        date if date && Contracts::Contract::YEARS.cover?(date.year)
+        date = Contracts::TypedField.date(first)
+        date if date && Contracts::TypedField::YEARS.cover?(date.year)
       end
 
       def lessons

@@ -43,7 +43,7 @@ module Web
 
       # @return [Store::ClassState] of a new class
       def state
-        workshop = Core::Setup::Workshop.new(key: 'new', **changes.except(:project))
+        workshop = Core::Setup::Workshop.new(key: 'new', **changes)
         Store::ClassState.new(workshop: workshop, project_version_id: (saved || easiest).id, attendees: [])
       end
 

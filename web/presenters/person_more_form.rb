@@ -39,7 +39,7 @@ module Web
           next all.except(technique) if times.to_i.zero?
 
           all.merge(technique => Core::People::Experience.new(times: times.to_i,
-            last: Contracts::Contract.date(value(:last).fetch(technique, ''))))
+            last: Contracts::TypedField.date(value(:last).fetch(technique, ''))))
         end
       end
     end

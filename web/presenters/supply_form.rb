@@ -2,13 +2,13 @@
 
 module Web
   module Presenters
-    # What is chosen for one class about materials and money. Only the fields that were sent are changed.
-    class SupplyForm < Form
-      C = Contracts::SupplyContract
+    # What is chosen for one class about materials and money.
+    class SupplyForm < SettingsForm
+      SUPPLY = Core::Setup::SupplySettings
 
       def initialize(studio, params)
-        @currency = studio.market.all.currency
-        super(sent(params, [*C::CHOICES.keys, *C::WHOLE_FIELDS.keys, *C::MONEY.keys]), C.new(currency: @currency))
+        currency = studio.market.all.currency
+        super(params, SUPPLY, Contracts::SupplyContract.new(currency: currency), currency: currency)
         lines = studio.catalogue.table.lines.keys
         @tails = beside(params['tails'], lines)
         @cut = beside(params['cut'], lines)
@@ -18,29 +18,16 @@ module Web
       def apply(state)
         supply = state.workshop.supply
         state.with(workshop: state.workshop.with(supply: supply.with(**changes,
-          tails_by_line: chosen(@tails, supply.tails_by_line, Core::Ends::Tails::POLICIES),
-          cut_by_line: chosen(@cut, supply.cut_by_line, C::PROVISION::WAYS))))
+          tails_by_line: chosen(@tails, supply, :tails_by_line), cut_by_line: chosen(@cut, supply, :cut_by_line))))
       end
 
       private
 
-      def changes
-        values.keys.map(&:to_sym).to_h { |name| [name, read(name)] }
-      end
-
       # An empty choice goes back to what holds for all.
-      def chosen(given, before, known)
-        given.reduce(before) do |all, (line, choice)|
-          known.map(&:to_s).include?(choice) ? all.merge(line => choice.to_sym) : all.except(line)
-        end
-      end
-
-      def read(name)
-        case name
-        when :off_reel, :fill_up then value(name) == '1'
-        when *C::CHOICES.keys then value(name).to_sym
-        when *C::MONEY.keys then Core::Money.parse(value(name), @currency).minor
-        else value(name).to_i
+      def chosen(given, supply, field)
+        known = SUPPLY.field(field).each.of.map(&:to_s)
+        given.reduce(supply.public_send(field)) do |all, (line, choice)|
+          known.include?(choice) ? all.merge(line => choice.to_sym) : all.except(line)
         end
       end
     end

@@ -2,13 +2,11 @@
 
 module Web
   module Presenters
-    # What is chosen for one class about its steps. Only the fields that were sent are changed.
-    class TeachingForm < Form
-      FIELDS = %i[practice shorter extra extra_text extra_minutes school].freeze
-
+    # What is chosen for one class about its steps.
+    class TeachingForm < SettingsForm
       # @param steps [Array<Making::StepUse>] of the class @param techniques [Hash{String=>Technique}]
       def initialize(params, steps, techniques)
-        super(sent(params, FIELDS), Contracts::TeachingContract.new)
+        super(params, Core::Setup::TeachingSettings, Contracts::TeachingContract.new)
         @prepared = levels(params['prepared'], steps.select(&:preparable).map(&:key))
         @easier = levels(params['easier'], techniques.values.select(&:easier).map(&:key))
         @techniques = techniques
@@ -19,8 +17,7 @@ module Web
       # @return [Store::ClassState]
       def apply(state)
         teaching = state.workshop.teaching
-        changed = values.to_h { |name, text| [name.to_sym, read(name, text)] }
-        state.with(workshop: state.workshop.with(teaching: teaching.with(**changed, prepared: merged(teaching.prepared, @prepared),
+        state.with(workshop: state.workshop.with(teaching: teaching.with(**changes, prepared: merged(teaching.prepared, @prepared),
           easier: merged(teaching.easier, @easier), stand_ins: stand_ins(teaching.stand_ins))))
       end
 
@@ -41,15 +38,6 @@ module Web
 
       def merged(before, chosen)
         before.merge(chosen).reject { |_, level| level.zero? }
-      end
-
-      def read(name, text)
-        case name
-        when 'practice' then text == '1'
-        when 'extra_text' then text
-        when 'school' then text.to_sym
-        else text.to_i
-        end
       end
     end
   end

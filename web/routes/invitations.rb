@@ -24,7 +24,7 @@ module Web
           form = invitation_page(id, asked: true)
           next status(422) && show_invitation(form) unless form.valid?
 
-          closes_on = Contracts::Contract.date(form.value(:closes_on))
+          closes_on = Contracts::TypedField.date(form.value(:closes_on))
           studio.invitations.open(id, closes_on: closes_on, seats: form.value(:seats).to_i, words: form.value(:words))
           to_invitation(id, say_plain('invitation.opened'))
         end

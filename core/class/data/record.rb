@@ -35,7 +35,25 @@ module Core
         experience: ->(v) { v.transform_values { |done| { 'times' => done.times, 'last' => done.last&.iso8601 }.compact } }
       }.freeze
 
+      # The plain form of each type of a declared field.
+      KINDS = { whole: :integer, number: :number, amount: :integer, yes: :boolean, choice: :symbol, text: :text, key: :text, name: :text,
+                date: :date, clock: :clock, length: :length, size: :length, list: :texts, by_level: :paces }.freeze
+
       attr_reader :fields
+
+      # @param type [Class] made by Fields.define @return [Record]
+      def self.of(type)
+        new(type, **type.fields.transform_values { |field| kind(field) })
+      end
+
+      def self.kind(field)
+        case field.type
+        when :record then One.new(of(field.of))
+        when :by_key then field.each.type == :choice ? :policies : :counts
+        else KINDS.fetch(field.type)
+        end
+      end
+      private_class_method :kind
 
       # @param type [Class] a Value
       # @param fields [Hash{Symbol=>Symbol, Record, One}] each field's type; a Record reads a list of values of its own, a One a single

@@ -41,23 +41,8 @@ module Core
         article: :text, also: :counts)
       ENTRY = Record.new(Supply::Entry, kind: :symbol, item: :text, quantity: :integer, reason: :symbol, length: :length, note: :text,
         class_id: :integer)
-      SUPPLY = Record.new(Setup::SupplySettings, spares: :symbol, confidence: :integer, extra_kits: :integer, extra_size: :symbol,
-        tails_by_line: :policies, cut_by_line: :policies,
-        off_reel: :boolean, venue: :integer, tools_share: :integer, hour: :integer, around_minutes: :integer, margin: :integer,
-        rounding: :integer, fill_up: :boolean, reels: :symbol, offcuts: :integer)
-      TEACHING = Record.new(Setup::TeachingSettings, order: :texts, prepared: :counts, easier: :counts, practice: :boolean,
-        shorter: :integer, extra: :integer,
-        extra_text: :text, extra_minutes: :integer, school: :symbol, stand_ins: :texts)
-      SESSION = Record.new(Setup::SessionSettings, demonstrations: :symbol, assistants: :integer, more_tools: :counts, stagger: :integer,
-        break_at: :integer, break_minutes: :integer,
-        late: :integer, late_minutes: :integer, poor_light: :boolean, tires: :boolean, walks: :boolean, neighbours: :boolean,
-        own_piece: :boolean, target: :integer, fixed_end: :boolean, assistant_hour: :integer,
-        tool_hire: :integer)
-      NOTE = Record.new(Setup::Note, taken: :integer, remark: :text, teaches: :boolean, ended: :clock, unfinished: :integer)
-      WORKSHOP = Record.new(Setup::Workshop, key: :text, title: :text, date: :date, start: :clock, minutes: :integer, venue: :text,
-        tool_sets: :integer, assumed_size: :length,
-        supply: Record::One.new(SUPPLY), teaching: Record::One.new(TEACHING),
-        session: Record::One.new(SESSION), note: Record::One.new(NOTE))
+      WORKSHOP = Record.of(Setup::Workshop)
+      CALIBRATION = Record.of(Setup::Calibration)
       EVENT = Record.new(Live::Event, key: :text, kind: :symbol, at: :integer, person: :text, undoes: :text, detail: :text)
       TRY = Record.new(Logbook::TimeObservation, technique: :text, session: :text, person: :text, planned: :number, minutes: :number,
         variance: :number, by_others: :boolean)
@@ -98,11 +83,6 @@ module Core
         components = data['components'].values.sort_by { |component| keys.index(component['key']) || keys.size }
         DESIGN.read(data['design'].merge('components' => components))
       end
-
-      CALIBRATION = Record.new(Setup::Calibration, pace: :paces, welcome_minutes: :number, clearing_minutes: :number, quick: :number,
-        slow: :number,
-        between: :number, evening: :number, doubt: :number, learning: :number, help: :number, help_minutes: :number, losses: :counts,
-        walking_minutes: :number, neighbours: :number, fatigue: :number, tires_after: :number, assistant_pace: :number, put_down: :number)
     end
   end
 end

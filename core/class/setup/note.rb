@@ -3,12 +3,15 @@
 module Core
   module Setup
     # What the instructor notes of a class that was held.
-    #
-    # @param taken money taken in minor units, nil where it is not known
-    # @param remark for the next time
-    # @param teaches whether plans may learn from it
-    # @param ended Measure::ClockTime at which the last had finished, unfinished: how many had not, nil where that is not known
-    Note = Value.define(taken: nil, remark: '', teaches: true, ended: nil, unfinished: nil) do
+    Note = Fields.define do
+      field :ended, :clock, shown: :note, says: 'when the last had finished, left out where it is not known'
+      field :unfinished, :whole, within: 0..60, shown: :note, says: 'how many had not finished, left out where it is not known'
+      field :taken, :amount, within: 0..Money::MOST_MINOR, shown: :note, says: 'money taken, left out where it is not known'
+      field :remark, :text, most: 2000, default: '', says: 'what to remember next time'
+      field :teaches, :yes, default: true, says: 'whether plans may learn from it'
+    end
+
+    class Note
       # @param workshop [Workshop] @return [Boolean, nil] whether all finished in time; nil where nobody wrote it down
       def in_time?(workshop)
         return false if unfinished&.positive?

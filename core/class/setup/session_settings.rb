@@ -3,54 +3,25 @@
 module Core
   module Setup
     # What an instructor chose for one class about how it runs.
-    #
-    # @param demonstrations :together (all wait and watch), :carry_on (who knows it works on), :at_start (all shown before the work)
-    # @param assistants beside the instructor
-    # @param more_tools {tool key => borrowed}
-    # @param stagger minutes by which every second person begins later
-    # @param break_at minute, 0 for none
-    # @param break_minutes how long it lasts
-    # @param late hundredths of people who come late
-    # @param late_minutes by how much on average
-    # @param poor_light whether small work takes longer for want of light
-    # @param target chance wanted that everyone finishes, in hundredths
-    # @param fixed_end the room is not to be had longer
-    # @param assistant_hour minor units
-    # @param tool_hire minor units for one borrowed tool
-    # @param tires whether people tire
-    # @param walks whether they walk to shared tools
-    # @param neighbours whether they help each other
-    # @param own_piece whether the instructor makes one beside teaching
-    SessionSettings = Value.define(
-      demonstrations: :together,
-      assistants: 0,
-      more_tools: {}.freeze,
-      stagger: 0,
-      break_at: 0,
-      break_minutes: 10,
-      late: 10,
-      late_minutes: 5,
-      poor_light: false,
-      target: 90,
-      fixed_end: false,
-      assistant_hour: 1500,
-      tool_hire: 300,
-      tires: true,
-      walks: true,
-      neighbours: true,
-      own_piece: false
-    )
-
-    class SessionSettings
-      DEMONSTRATIONS = %i[together carry_on at_start].freeze
-      ASSISTANTS = (0..6).freeze
-      STAGGER = (0..120).freeze
-      BREAK_AT = (0..720).freeze
-      BREAK_MINUTES = (0..120).freeze
-      LATE = (0..100).freeze
-      LATE_MINUTES = (0..60).freeze
-      TARGET = (50..99).freeze
-      MORE = (0..60).freeze
+    SessionSettings = Fields.define do
+      field :demonstrations, :choice, of: %i[together carry_on at_start], default: :together, shown: :session,
+        says: 'whether all wait and watch, who knows it works on, or all is shown before the work'
+      field :assistants, :whole, within: 0..6, default: 0, shown: :session, says: 'how many, beside the instructor'
+      field :stagger, :whole, within: 0..120, default: 0, shown: :session, says: 'minutes by which every second person begins later'
+      field :break_at, :whole, within: 0..720, default: 0, shown: :session, says: 'minute of the class, 0 for none'
+      field :break_minutes, :whole, within: 0..120, default: 10, shown: :session, says: 'how long the break lasts'
+      field :late, :whole, within: 0..100, default: 10, shown: :session, says: 'hundredths of people who come late'
+      field :late_minutes, :whole, within: 0..60, default: 5, shown: :session, says: 'minutes by which they are late, on average'
+      field :target, :whole, within: 50..99, default: 90, shown: :session, says: 'wanted chance that everyone finishes, in hundredths'
+      field :fixed_end, :yes, default: false, shown: :session, says: 'whether the room cannot be had longer'
+      field :poor_light, :yes, default: false, shown: :session, says: 'whether small work takes longer for want of light'
+      field :tires, :yes, default: true, shown: :session, says: 'whether people tire'
+      field :walks, :yes, default: true, shown: :session, says: 'whether people walk to shared tools'
+      field :neighbours, :yes, default: true, shown: :session, says: 'whether neighbours help each other'
+      field :own_piece, :yes, default: false, shown: :session, says: 'whether the instructor makes a piece beside teaching'
+      field :assistant_hour, :amount, within: 0..Money::MOST_MINOR, default: 1500, shown: :session, says: 'for one hour of an assistant'
+      field :tool_hire, :amount, within: 0..Money::MOST_MINOR, default: 300, shown: :session, says: 'for one borrowed tool'
+      field :more_tools, :by_key, each: { type: :whole, within: 0..60 }, default: {}.freeze, says: 'by tool, how many are borrowed'
     end
   end
 end

@@ -3,54 +3,34 @@
 module Core
   module Setup
     # What an instructor chose for one class about materials and money.
-    #
-    # @param spares :shared (one dish) or :bagged
-    # @param confidence hundredths
-    # @param extra_kits for late sign-ups, at extra_size :median or :largest
-    # @param tails_by_line {line key => policy}
-    # @param off_reel worked off the reel instead of cut first
-    # @param cut_by_line {line key => one of WAYS}, which goes before off_reel
-    # @param reels how new reels are chosen, one of REELS
-    # @param offcuts hundredths of its price that what is kept of a new reel counts for
-    # @param fill_up whether an order below a supplier's minimum is filled up
-    # @param venue minor units for the class
-    # @param tools_share see venue
-    # @param hour minor units an hour of the instructor's time
-    # @param around_minutes preparing and clearing, paid beside the class itself
-    # @param margin hundredths of the price
-    # @param rounding minor units the seat is rounded up to
-    SupplySettings = Value.define(
-      spares: :shared,
-      confidence: 95,
-      extra_kits: 0,
-      extra_size: :median,
-      tails_by_line: {}.freeze,
-      off_reel: false,
-      cut_by_line: {}.freeze,
-      venue: 4000,
-      tools_share: 1000,
-      hour: 2500,
-      around_minutes: 90,
-      margin: 10,
-      rounding: 50,
-      fill_up: true,
-      reels: :price,
-      offcuts: 0
-    ) do
+    SupplySettings = Fields.define do
+      field :spares, :choice, of: %i[shared bagged], default: :shared, shown: :materials,
+        says: 'whether spares lie in one dish or in every bag'
+      field :confidence, :whole, within: 50..99, default: 95, shown: :materials, says: 'wanted chance that nothing runs out, in hundredths'
+      field :extra_kits, :whole, within: 0..12, default: 0, shown: :materials, says: 'kits for late sign-ups'
+      field :extra_size, :choice, of: %i[median largest], default: :median, shown: :materials, says: 'whose size the extra kits have'
+      field :tails_by_line, :by_key, each: { type: :choice, of: Ends::Tails::POLICIES }, default: {}.freeze,
+        says: 'by line, how long its tails are cut'
+      field :off_reel, :yes, default: false, shown: :cuts, says: 'whether lines are worked off the reel instead of cut first'
+      field :cut_by_line, :by_key, each: { type: :choice, of: %i[cut_first off_reel] }, default: {}.freeze,
+        says: 'by line, how it is cut; this goes before off_reel'
+      field :venue, :amount, within: 0..Money::MOST_MINOR, default: 4000, shown: :cost, says: 'for the whole class'
+      field :tools_share, :amount, within: 0..Money::MOST_MINOR, default: 1000, shown: :cost, says: 'for the whole class'
+      field :hour, :amount, within: 0..Money::MOST_MINOR, default: 2500, shown: :cost, says: "for an hour of the instructor's time"
+      field :around_minutes, :whole, within: 0..1440, default: 90, shown: :cost,
+        says: 'minutes of preparing and clearing that are paid beside the class itself'
+      field :margin, :whole, within: 0..80, default: 10, shown: :cost, says: 'hundredths of the price'
+      field :rounding, :amount, within: 1..Money::MOST_MINOR, default: 50, shown: :cost, says: 'what the price of a seat is rounded up to'
+      field :reels, :choice, of: %i[price fewest waste], default: :price, shown: :cuts, says: 'how new reels are chosen'
+      field :offcuts, :whole, within: 0..100, default: 0, says: 'hundredths of its price that what is kept of a new reel counts for'
+      field :fill_up, :yes, default: true, says: "whether an order below a supplier's minimum is filled up"
+    end
+
+    class SupplySettings
       # @param line [Catalogue::Line] @return [Boolean] whether it is worked off the reel
       def off_reel?(line)
         cut_by_line.key?(line.key) ? cut_by_line[line.key] == :off_reel : off_reel
       end
-    end
-
-    class SupplySettings
-      WAYS = %i[cut_first off_reel].freeze
-      REELS = %i[price fewest waste].freeze
-      SPARES = %i[shared bagged].freeze
-      SIZES = %i[median largest].freeze
-      CONFIDENCES = (50..99).freeze
-      MOST_EXTRA = 12
-      OFFCUTS = (0..100).freeze
     end
   end
 end

@@ -20,7 +20,7 @@ module Core
       # levels, held: of each step, and the tools that it takes · tools: by index, equal where they are the same
       attr_reader :steps, :school, :start, :needs, :rather, :bits, :levels, :held, :tools
 
-      # @param minutes [#call, nil] see StepOrder.of @param school [Symbol] one of TeachingSettings::SCHOOLS
+      # @param minutes [#call, nil] see StepOrder.of @param school [Symbol] one of those of TeachingSettings
       def initialize(steps, table, minutes = nil, school: :gentle)
         @steps = steps
         @school = school

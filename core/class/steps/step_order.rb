@@ -63,7 +63,7 @@ module Core
 
       # @param steps [Array<Making::StepUse>] @param table [Catalogue::Table] @param by_hand [Array<String>] keys in the order wanted
       # @param minutes [#call, nil] step => minutes that it takes the class, on average; nil takes those of an experienced maker
-      # @param school [Symbol] one of TeachingSettings::SCHOOLS
+      # @param school [Symbol] one of those of TeachingSettings
       # @return [StepOrder] @raise [Cycle] @raise [UnknownKey] for a technique the table lacks
       def self.of(steps, table, by_hand: [], minutes: nil, school: :gentle)
         search = OrderSearch.new(OrderRules.new(steps, table, minutes, school: school))

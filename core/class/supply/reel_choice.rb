@@ -14,7 +14,7 @@ module Core
       MOST = 300
 
       # @param parts [Array<PartSupply>] @param lines [Array<LineSupply>] @param market [Market] @param by [Symbol] one of
-      # SupplySettings::REELS
+      # the ways of SupplySettings#reels
       # @param offcuts [Integer] hundredths of its price that what is kept of a new reel counts for, where reels are chosen by price
       def initialize(parts, lines, market, by, offcuts: 0)
         @kept = Rational(offcuts, 100)

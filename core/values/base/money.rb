@@ -61,6 +61,8 @@ module Core
   end
 
   class Money
+    # The largest amount that is taken.
+    MOST_MINOR = 10_000_000
     # Minor digits of currencies (ISO 4217).
     DIGITS = {
       'EUR' => 2,

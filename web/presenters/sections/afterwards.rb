@@ -12,16 +12,9 @@ module Web
           workshop.note
         end
 
-        # @return [Array<(Symbol, String, String)>] field, label and text of how it ended, for who does not write down each person
-        def endings
-          { ended: 'The last finished at', unfinished: 'How many did not finish' }.map do |name, label|
-            [name, label, typed(:note, name.to_s, note.public_send(name).to_s)]
-          end
-        end
-
-        # @return [String] money taken, as typed or as noted; empty where it is not known
-        def taken_money
-          typed(:note, 'taken', note.taken ? amount(note.taken) : '')
+        # @return [Array<Settings::Row>] how it ended, for who does not write down each person
+        def noted
+          Settings.new(Core::Setup::Note, :note, note, draft: draft(:note), currency: currency).rows
         end
 
         # @return [String, nil] money taken against what the seats were planned to bring and what the class cost

@@ -116,7 +116,7 @@ module Web
             minutes: values.fetch(:minutes, 0), step: values[:work] ? bare_words(values[:work]) : values.fetch(:works, []).map { |work|
                                                   bare_words(work)
                                                 }.join('; '),
-            mode: values[:mode] ? say("demonstrations.#{values[:mode]}") : '')
+            mode: values[:mode] ? say("settings.session.demonstrations_ways.#{values[:mode]}") : '')
         end
 
         # A step named within a sentence.
@@ -149,40 +149,10 @@ module Web
 
         # --- settings
 
-        def demonstrations
-          Core::Setup::SessionSettings::DEMONSTRATIONS
-        end
-
-        def numbers
-          {
-            assistants: 'Assistants beside you',
-            stagger: 'Every second person begins later by, minutes',
-            break_at: 'Break after, minutes (0 for none)',
-            break_minutes: 'Break lasts, minutes',
-            late: 'Late arrivals, %',
-            late_minutes: 'Late by, minutes',
-            target: 'Target: everyone finishes in, of 100 classes'
-          }
-        end
-
-        # @return [Array<(Symbol, String, String, String, Boolean)>] field, label, words for no and yes, and what is chosen
-        def habits
-          calibration = @reading.calibration
-          tired = "yes, after #{calibration.tires_after} min"
-          {
-            tires: ['People tire', 'no', tired], walks: ['Shared tools', 'lie within reach', 'take a walk'],
-            neighbours: ['Neighbours', 'keep to their own', 'help each other'],
-            own_piece: ['You', 'only teach', 'make a piece as well']
-          }.map { |name, words| [name, *words, choices.public_send(name)] }
-        end
-
-        def amounts
-          { assistant_hour: "An assistant's hour, #{@reading.market.currency}", tool_hire: 'Borrowing one tool' }
-        end
-
-        def entered(name)
-          value = choices.public_send(name)
-          typed(:session, name, amounts.key?(name) ? money(value).to_s.split.first : value.to_s)
+        # @return [Array<Settings::Row>]
+        def settings
+          Settings.new(Core::Setup::SessionSettings, :session, choices, draft: draft(:session), currency: @reading.market.currency,
+            tires_after: format('%g', @reading.calibration.tires_after)).rows
         end
 
         private

@@ -15,15 +15,9 @@ module Web
           found if found && found.people.positive? && plan.needs.any?
         end
 
-        def fields
-          {
-            venue: "Venue, #{currency}",
-            tools_share: 'Share of the tools',
-            hour: 'Your time, an hour',
-            around_minutes: 'Minutes before and after class',
-            margin: 'Margin, % of the price',
-            rounding: 'Round the seat up to'
-          }
+        # @return [Array<Settings::Row>]
+        def settings
+          supplies(:cost).rows
         end
 
         # @return [Array<(String, Core::Money)>]

@@ -43,7 +43,7 @@ module Web
         # @return [Hash{Symbol=>String}]
         # @return [Array<(Symbol, String)>] of each line
         def ways_of_cutting
-          Core::Setup::SupplySettings::WAYS.map { |way| [way, say("cutting.#{way}")] }
+          Core::Setup::SupplySettings.field(:cut_by_line).each.of.map { |way| [way, say("cutting.#{way}")] }
         end
 
         def offcut_shares
@@ -53,10 +53,6 @@ module Web
         # @return [Boolean] whether any line is used up little by little, so that it can be asked whether it reaches
         def worked?
           plan.people.select(&:fitted?).any? { |one| one.piece.work_ups.each_value.any? { |made| made.cuts.any?(&:worked) } }
-        end
-
-        def ways_of_buying
-          { price: 'the cheapest, with delivery', fewest: 'the fewest', waste: 'those that leave least over' }
         end
 
         # @return [String] how sure it is that fewer reels will not do

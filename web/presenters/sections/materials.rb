@@ -8,7 +8,7 @@ module Web
         include Supplied
 
         def modes
-          Core::Setup::SupplySettings::SPARES
+          Core::Setup::SupplySettings.field(:spares).of
         end
 
         # @return [Array<Core::Planning::PersonPlan>] who gets a kit

@@ -45,7 +45,7 @@ module Web
         end
 
         def schools
-          Core::Setup::TeachingSettings::SCHOOLS
+          Core::Setup::TeachingSettings.field(:school).of
         end
 
         # @return [Array<String>] what an order set by hand costs beyond the best, and what it saves

@@ -9,14 +9,6 @@ module Web
         Place = Core::Value.define(:key, :name, :path, :current, :sections)
 
         ORDER = %i[will_not unknown tight awaited fits].freeze
-        FIELDS = {
-          title: %w[Title text],
-          date: %w[Date date],
-          start: %w[Start text],
-          minutes: ['Length in minutes', 'text'],
-          venue: %w[Venue text],
-          tool_sets: ['Sets of tools', 'text']
-        }.freeze
 
         def workshop
           @reading.stored.state.workshop
@@ -88,19 +80,15 @@ module Web
           step && Change.words(step)
         end
 
-        def fields
-          FIELDS.map { |name, (label, type)| [name, label, type, typed(:settings, name, value(name))] }
+        # @return [Array<Settings::Row>]
+        def settings
+          Settings.new(Core::Setup::Workshop, :class, workshop, draft: draft(:settings), currency: nil).rows
         end
 
         private
 
         def settled?(verdict)
           verdict.status == :fits && verdict.section != :clock
-        end
-
-        def value(name)
-          found = workshop.public_send(name)
-          found.is_a?(Date) ? found.iso8601 : found.to_s
         end
       end
     end

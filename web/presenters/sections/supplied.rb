@@ -45,10 +45,9 @@ module Web
           Formats::OfferText.reel(length)
         end
 
-        # @return [String] a choice as it would be typed
-        def entered(form, name)
-          value = choices.public_send(name)
-          typed(form, name, Contracts::SupplyContract::MONEY.key?(name) ? amount(value) : value.to_s)
+        # @param form [Symbol] that shows them @return [Settings]
+        def supplies(form)
+          Settings.new(Core::Setup::SupplySettings, form, choices, draft: draft(form), currency: currency)
         end
       end
     end

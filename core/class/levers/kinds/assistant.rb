@@ -9,7 +9,7 @@ module Core
         rank 30
 
         def self.in_room(opportunity)
-          return [] if opportunity.session.assistants >= Setup::SessionSettings::ASSISTANTS.end
+          return [] if opportunity.session.assistants >= Setup::SessionSettings.field(:assistants).within.end
 
           [new(number: opportunity.session.assistants + 1,
             cost: Rational(opportunity.session.assistant_hour * opportunity.workshop.minutes, 60).ceil)]

@@ -9,7 +9,7 @@ module Core
         rank 70
 
         def self.in_room(opportunity)
-          (Setup::SessionSettings::DEMONSTRATIONS - [opportunity.session.demonstrations]).map { |mode| new(mode: mode) }
+          (Setup::SessionSettings.field(:demonstrations).of - [opportunity.session.demonstrations]).map { |mode| new(mode: mode) }
         end
 
         def apply(workshop)

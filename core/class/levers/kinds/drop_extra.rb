@@ -14,7 +14,7 @@ module Core
         end
 
         def apply(workshop)
-          teaching(workshop, extra: Setup::TeachingSettings::EXTRA.end)
+          teaching(workshop, extra: Setup::TeachingSettings.field(:extra).within.end)
         end
       end
     end

@@ -12,12 +12,12 @@ module Core
         def self.in_room(opportunity)
           return [] if opportunity.session.fixed_end
 
-          MINUTES.select { |minutes| opportunity.workshop.minutes + minutes <= Setup::Workshop::MINUTES.end }
+          MINUTES.select { |minutes| opportunity.workshop.minutes + minutes <= Setup::Workshop.field(:minutes).within.end }
             .map { |minutes| new(minutes: minutes, cost: Rational(opportunity.workshop.supply.hour * minutes, 60).ceil) }
         end
 
         def apply(workshop)
-          workshop.with(minutes: [workshop.minutes + values[:minutes], Setup::Workshop::MINUTES.end].min)
+          workshop.with(minutes: [workshop.minutes + values[:minutes], Setup::Workshop.field(:minutes).within.end].min)
         end
       end
     end
