@@ -191,6 +191,17 @@ RSpec.describe Core::Supply do
     end
 
     # By hand: fixed 87.50 + 40 + 10 = 137.50; two people; 10 % of the price is margin.
+    # By hand: (100 / 4 + 20) / 0.8 = 56.25 without tax, 70.3125 with 25 of 100, up to 70.50. Four seats bring 282, of which 282 / 1.25 =
+    # 225.60 are no tax; 180 are spent. A seat without tax, 56.40, leaves 36.40 beyond its own materials: 100 / 36.40 = 2.7 people.
+    it 'adds value added tax to a seat, and pays it before anything is left over' do
+      euro = ->(amount) { Core::Money.new(minor: (amount * 100).round, currency: 'EUR') }
+      seat = Core::Price::Seat.new(materials: euro[70], wastage: euro[10], time: euro[60], venue: euro[30], tools: euro[10], people: 4,
+        unpriced: [], margin: 20, rounding: 50, vat: 25)
+      found = [seat.price, seat.tax, seat.gain, seat.with(vat: 0).price, seat.with(vat: 0).tax, seat.left_of(euro[100])]
+      expect(found).to eq([70.5, 56.4, 45.6, 56.5, 0, -100].map(&euro))
+      expect(seat.break_even).to eq(3)
+    end
+
     it 'prices a seat so that cost and margin are in it, and says from how many people it pays' do
       seat = Core::Price::Seat.of(plan, allocated(Core::Supply::Stock.new)['first'], market)
       expect(seat.fixed.minor).to eq(13_750)

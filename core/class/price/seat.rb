@@ -11,9 +11,10 @@ module Core
     # @param tools see time
     # @param people who pay
     # @param unpriced [part or line] without an offer to go by
-    # @param margin hundredths of the price
+    # @param margin hundredths of the price without value added tax
+    # @param vat value added tax, hundredths on top
     # @param rounding minor units
-    Seat = Value.define(:materials, :wastage, :time, :venue, :tools, :people, :unpriced, :margin, :rounding) do
+    Seat = Value.define(:materials, :wastage, :time, :venue, :tools, :people, :unpriced, :margin, :rounding, vat: 0) do
       def fixed
         time + venue + tools
       end
@@ -22,7 +23,7 @@ module Core
         fixed + materials + wastage
       end
 
-      # @return [Money, nil] a seat's price that covers the cost and leaves the margin; nil without people
+      # @return [Money, nil] a seat's price, with value added tax, that covers the cost and leaves the margin; nil without people
       def price
         people.zero? ? nil : price_for(people)
       end
@@ -31,12 +32,12 @@ module Core
       # @return [Money]
       def price_for(number)
         asked = (Rational(fixed.minor, number) + each) / (1 - Rational(margin, 100))
-        fixed.with(minor: asked.ceil).up_to(rounding)
+        fixed.with(minor: (asked * taxed).ceil).up_to(rounding)
       end
 
       # @return [Integer, nil] the fewest people who pay for the class at its price; nil when no number does
       def break_even
-        over = price && (price.minor - each)
+        over = price && (without_tax(price).minor - each)
         Rational(fixed.minor, over).ceil if over&.positive?
       end
 
@@ -50,9 +51,15 @@ module Core
         left_of(brings)
       end
 
-      # @param money [Money] taken for the class @return [Money] what is left once its costs are paid; negative where it does not cover them
+      # @return [Money, nil] value added tax in what all seats bring; nil without people
+      def tax
+        brings && (brings - without_tax(brings))
+      end
+
+      # @param money [Money] taken for the class @return [Money] what is left once its tax and costs are paid; negative where it does not
+      #   cover them
       def left_of(money)
-        money - total
+        without_tax(money) - total
       end
 
       # Who pays how much of the class: shares sum to the total.
@@ -62,6 +69,16 @@ module Core
       end
 
       private
+
+      # Price with tax to price without.
+      def taxed
+        1 + Rational(vat, 100)
+      end
+
+      # @param money [Money] with tax
+      def without_tax(money)
+        money * (1 / taxed)
+      end
 
       # Minor units of material for one person, not whole.
       def each
@@ -82,7 +99,8 @@ module Core
         hours = Rational(plan.workshop.minutes + choices.around_minutes, 60)
         new(materials: market.money(used.ceil), wastage: market.money(lost.ceil), time: market.money(choices.hour) * hours,
           venue: market.money(choices.venue),
-          tools: market.money(choices.tools_share), people: plan.people.size, margin: choices.margin, rounding: [choices.rounding, 1].max,
+          tools: market.money(choices.tools_share), people: plan.people.size, margin: choices.margin, vat: choices.vat,
+          rounding: [choices.rounding, 1].max,
           unpriced: (plan.needs.map(&:part) + plan.line_totals.keys).reject { |item| market.unit_cost(item) })
       end
     end

@@ -20,6 +20,7 @@ module Core
       field :around_minutes, :whole, within: 0..1440, default: 90, shown: :cost,
         says: 'minutes of preparing and clearing that are paid beside the class itself'
       field :margin, :whole, within: 0..80, default: 10, shown: :cost, says: 'hundredths of the price'
+      field :vat, :whole, within: 0..30, default: 0, shown: :cost, says: 'value added tax in hundredths, on top of the price without it'
       field :rounding, :amount, within: 1..Money::MOST_MINOR, default: 50, shown: :cost, says: 'what the price of a seat is rounded up to'
       field :reels, :choice, of: %i[price fewest waste], default: :price, shown: :cuts, says: 'how new reels are chosen'
       field :offcuts, :whole, within: 0..100, default: 0, says: 'hundredths of its price that what is kept of a new reel counts for'
