@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require 'yaml'
-require_relative 'studio_helper'
+require_relative 'web_helper'
 
 # What the documents show is true: their examples are run as they stand there.
 RSpec.describe 'The documents' do
@@ -54,6 +54,33 @@ RSpec.describe 'The documents' do
     end
   end
 
+  describe 'the setting worked in docs/settings.md' do
+    before(:all) { run('docs/settings.md') }
+    after(:all) { Core::Setup.send(:remove_const, :TeaSettings) }
+
+    let(:tea) { Core::Setup::TeaSettings }
+
+    it 'is saved, published and judged as it is declared' do
+      record = Core::Data::Record.of(tea)
+      set = tea.new(cups: 12, herbal: true)
+      expect([record.write(set), record.read(record.write(set))]).to eq([{ 'cups' => 12, 'herbal' => true }, set])
+      expect(Formats::FieldSchema.schema(tea)['properties'].keys).to eq(%w[cups price herbal])
+      declared = tea
+      contract = Class.new(Web::Contracts::Contract) do
+        judges declared
+        option :currency
+      end
+      judged = contract.new(currency: 'EUR').call('cups' => '61', 'price' => '1.5', 'herbal' => '1').errors.to_h
+      expect(judged).to eq(cups: ['Give a whole number from 0 to 60.'])
+    end
+
+    it 'has the words that its form needs, and no others' do
+      words = YAML.safe_load(example('docs/settings.md', 'yaml')).dig('en', 'settings', 'tea')
+      ways = tea.shown(:tea).select { |name| tea.field(name).type == :yes }.map { |name| "#{name}_ways" }
+      expect(words.keys).to match_array(tea.shown(:tea).map(&:to_s) + ways)
+    end
+  end
+
   describe 'the rule worked in docs/fit.md' do
     before(:all) { Core::Fit::Rules.all && run('docs/fit.md') }
     after(:all) { Core::Fit::Rules.send(:remove_const, :BeadSwings) }
@@ -72,7 +99,7 @@ RSpec.describe 'The documents' do
   end
 
   # Each name of a folder or file that a document mentions stands in the tree.
-  %w[README.md docs/architecture.md docs/constructions.md docs/fit.md docs/session.md].each do |name|
+  %w[README.md docs/architecture.md docs/constructions.md docs/fit.md docs/session.md docs/settings.md].each do |name|
     it "names in #{name} only files that are there" do
       named = text(name).scan(%r{`((?:application|bench|bin|core|demo|docs|formats|spec|standins|store|web|wording)/[\w./-]*)`}).flatten
       missing = named.uniq.reject { |path| path.include?('garland') || Dir[File.join(EagerBench::ROOT, "#{path.split.first}*")].any? }
