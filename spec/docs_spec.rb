@@ -37,7 +37,7 @@ RSpec.describe 'The documents' do
       beads = work_up.parts.sum(&:count)
       expect([22, 23]).to include(beads)
       expect(work_up.cuts.first.length).to eq(mm((beads * 8) + 36 + 120))
-      expect(Core::Steps::StepOrder.of(work_up.steps, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
+      expect(Core::Steps::StepOrder.of(work_up.steps_in_order, table).steps.map(&:key)).to eq(%w[cut first_knot string last_knot])
       expect(work_up.layout.count { |shape| shape.role == :bead }).to eq(beads)
       expect(Core::Measure::Length.sum(work_up.lengths.working.map(&:length))).to eq(work_up.lengths.beaded)
     end

@@ -107,9 +107,9 @@ RSpec.describe Core::Construction do
 
       it 'names steps that need only its own, and techniques that exist' do
         keys = work_up.steps.map(&:key)
-        expect(work_up.steps.flat_map(&:after) - keys).to be_empty
+        expect(work_up.steps_in_order.flat_map(&:after) - keys).to be_empty
         expect(work_up.steps.map(&:technique) - sample_table.techniques.keys).to be_empty
-        expect(Core::Steps::StepOrder.of(work_up.steps, sample_table).steps.size).to eq(keys.size)
+        expect(Core::Steps::StepOrder.of(work_up.steps_in_order, sample_table).steps.size).to eq(keys.size)
       end
 
       it 'breaks every cut down, and meets its neighbours with something' do
@@ -808,7 +808,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     def steps_of(work_up)
-      work_up.steps.to_h { |step| [step.key, step] }
+      work_up.steps_in_order.to_h { |step| [step.key, step] }
     end
 
     # Made parts: all over, the outer wires with it. 0.81 and 1.02 mm wires; frames from the small loops to the large loop's far side.

@@ -137,7 +137,7 @@ RSpec.describe Core::Levers::Kinds do
     it 'prepares one step as often as a piece is made' do
       pair = plan.with(design: plan.design.with(made: 2))
       step = plan.order.steps.first
-      single, double = [plan, pair].map { |one| Core::Levers::Opportunity.new(one, result.library.calibration, 0).preparing(step) }
+      single, double = [plan, pair].map { |one| Core::Levers::Opportunity.new(one, result.library.calibration, 0).preparing(step, 5) }
       expect(double).to be_within(1e-9).of(2 * single)
     end
   end

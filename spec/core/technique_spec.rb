@@ -41,7 +41,7 @@ RSpec.describe Core::Steps do
       it "is as good as the best of all linear extensions, on small graphs, #{school}" do
         rng = Random.new(3)
         8.times do
-          steps = random_steps(rng, rng.rand(3..6)).each_with_index.map { |step, i| i.even? ? step : step.with(adds: %i[crimp]) }
+          steps = random_steps(rng, rng.rand(3..6)).each_with_index.map { |step, i| i.even? ? step : step.with(gives: %i[last_end]) }
           best = Core::Steps::StepOrder.of(steps, table, school: school)
           all = extensions(steps).map { |order| points(Core::Steps::StepOrder.of(steps, table, by_hand: order.map(&:key),
             school: school).cost) }
@@ -71,8 +71,8 @@ RSpec.describe Core::Steps do
     }.each do |school, (expected, reason)|
       it "goes #{expected.join(' ')} where #{school}" do
         easy, hard = table.techniques.values.minmax_by(&:level).map(&:key)
-        steps = { 'a' => [easy, [:crimp]], 'b' => [hard, [:crimp]], 'c' => [easy, []], 'd' => [hard, []] }
-          .map { |key, (technique, adds)| step(key, technique).with(adds: adds) }
+        steps = { 'a' => [easy, [:last_end]], 'b' => [hard, [:cap]], 'c' => [easy, []], 'd' => [hard, []] }
+          .map { |key, (technique, gives)| step(key, technique).with(gives: gives) }
         order = Core::Steps::StepOrder.of(steps, table, school: school)
         expect(order.steps.map(&:key)).to eq(expected)
         expect(order.reasons.map(&:code)).to include(reason)
@@ -200,6 +200,17 @@ RSpec.describe Core::Steps do
         found = list(level, **choices)
         expect([found.items.map { |item| "#{item.kind}/#{item.step.key}" }, found.spared.map(&:last)]).to eq([items, spared])
       end
+    end
+
+    # What is prepared far enough is prepared from the start; a step that cannot be prepared is not, whatever was chosen.
+    it 'prepares with a step all that must be done before it' do
+      made = [step('cut', 'cutting_line', preparable: true), step('coil', 'stringing', after: %w[cut], preparable: true),
+              step('rail', 'ring', preparable: true), step('check', 'measuring', after: %w[coil])]
+      prepared = Core::Steps::Prepared.new(made, { 'coil' => 2, 'cut' => 1, 'check' => 5 })
+      expect(made.map { |one| prepared.level(one) }).to eq([2, 2, 0, 0])
+      expect(made.map { |one| prepared.implied?(one) }).to eq([true, false, false, false])
+      expect(prepared.with(made[1]).map(&:key)).to eq(%w[coil cut])
+      expect(prepared.outermost.map(&:key)).to eq(%w[cut coil rail])
     end
 
     it('works the easier school with its own technique') {

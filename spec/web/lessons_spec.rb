@@ -111,7 +111,7 @@ RSpec.describe Web::Routes::Learning, type: :request do
     revision = studio.classes.find(2).revision.to_s
     known = -> { learnt && page[/it is known of (\d+) so far/, 1].to_i }
     before = known.()
-    { ended: ['half past', 'such as 20:30'], unfinished: ['some', 'whole number'] }.each do |field, (text, words)|
+    { ended: ['half past', 'such as 18:30'], unfinished: ['some', 'whole number'] }.each do |field, (text, words)|
       send_form('/classes/2/note', field => text, place: 'afterwards', revision: revision)
       expect([last_response.status, page]).to match([422, include(words, %(value="#{text}"))])
     end
@@ -131,6 +131,6 @@ RSpec.describe Web::Routes::Learning, type: :request do
     get '/classes/1/afterwards'
     expect(page).to match(/Taken: 150\.50 EUR. 12 seats at ([\d.]+ EUR) come to .* The class cost [\d.]+ EUR, so [\d.]+ EUR are missing/)
     send_form("/classes/#{id}/note", taken: 'lots', remark: 'kept', place: 'afterwards', revision: revision.())
-    expect([last_response.status, page]).to match([422, include('Give an amount such as 240.00', 'value="lots"', 'kept')])
+    expect([last_response.status, page]).to match([422, include('Give an amount such as 12.50', 'value="lots"', 'kept')])
   end
 end

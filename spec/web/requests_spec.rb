@@ -30,11 +30,11 @@ RSpec.describe Web::App, type: :request do
     end
 
     {
-      title: ['', 'Give the class a title'],
+      title: ['', 'Give it a name'],
       date: ['2026-02-31', 'a date that exists'],
       start: ['25:00', 'hours and minutes'],
       minutes: ['-20', 'from 15 to 720'],
-      tool_sets: ['many', 'whole number of sets'],
+      tool_sets: ['many', 'whole number from 0 to 100'],
       project: ['none_such', 'Choose the project']
     }.each do |field, (typed, message)|
       it "says at #{field} what to do about #{typed.inspect}, and keeps the rest" do

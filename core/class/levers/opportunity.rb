@@ -38,9 +38,17 @@ module Core
         plan.order.steps.map { |step| plan.technique_of(step) }.uniq
       end
 
-      # @return [Float] minutes the instructor takes to do a step for one person
-      def preparing(step)
-        @times.minutes(step, plan.technique_of(step), Session::Preparation::INSTRUCTOR) * plan.design.made
+      # @return [Steps::Prepared]
+      def prepared
+        @prepared ||= Steps::Prepared.new(plan.order.steps, teaching.prepared)
+      end
+
+      # @param level [Integer] up to which it is prepared
+      # @return [Float] minutes the instructor takes for one person to do a step, with what must be done before it and is not yet prepared
+      def preparing(step, level)
+        prepared.with(step).reject { |one| level <= prepared.level(one) }.sum do |one|
+          @times.minutes(one, plan.technique_of(one), Session::Preparation::INSTRUCTOR) * plan.design.made
+        end
       end
 
       # @return [Float] minutes of such tasks, added up over these people

@@ -127,7 +127,7 @@ module Core
       # @return [Array<Making::PartUse>] of all that are made alike
       def left_out(list, piece)
         list.spared.select { |_, why| why == :shorter }.flat_map do |step, _|
-          uses = piece.work_ups.fetch(step.component).parts.select { |use| step.adds.include?(use.role) }
+          uses = piece.work_ups.fetch(step.component).parts.select { |use| step.gives.include?(use.role) }
           uses.map { |use| use.with(count: use.count * @design.made) }
         end
       end

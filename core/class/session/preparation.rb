@@ -6,7 +6,7 @@ module Core
     class Preparation
       # One step that could be, or is, prepared.
       #
-      # @param saved minutes in class, added over the people
+      # @param saved minutes in class, added over the people, with what must be prepared before it and is not
       # @param taken minutes of the instructor levels: those it saves
       # @param chosen highest level it is prepared for, 0 for none
       # @param people how many it is prepared for, or would be
@@ -77,11 +77,20 @@ module Core
 
       def offer(step)
         technique = @plan.technique_of(step)
-        chosen = @plan.workshop.teaching.prepared.fetch(step.key, 0)
+        chosen = prepared.level(step)
         doing = @people.select { |person| chosen.zero? || person.attendee.level <= chosen }
-        each = @times.minutes(step, technique, INSTRUCTOR) * @plan.design.made
-        saved = doing.sum { |person| @times.minutes(step, technique, person.attendee) * @plan.design.made }
+        work = chosen.zero? ? prepared.with(step).select { |one| prepared.level(one).zero? } : [step]
+        each = work.sum { |one| minutes(one, INSTRUCTOR) }
+        saved = doing.sum { |person| work.sum { |one| minutes(one, person.attendee) } }
         Candidate.new(step: step, technique: technique, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
+      end
+
+      def minutes(step, attendee)
+        @times.minutes(step, @plan.technique_of(step), attendee) * @plan.design.made
+      end
+
+      def prepared
+        @prepared ||= Steps::Prepared.new(@plan.order.steps, @plan.workshop.teaching.prepared)
       end
 
       # @return [Array<Catalogue::Part>] beads that lines pass, of whose lot nothing was tested

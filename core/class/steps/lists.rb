@@ -23,6 +23,7 @@ module Core
         @on = on
         @lists = {}.compare_by_identity
         @holdings = {}
+        @prepared = {}.compare_by_identity
       end
 
       # @param attendee [People::Attendee] @param steps [Array<Making::StepUse>] in order
@@ -35,8 +36,9 @@ module Core
 
       def build(attendee, steps)
         spared, ways, practised, rows = [], {}, {}, []
+        prepared = @prepared[steps] ||= Prepared.new(steps, @choices.prepared)
         steps.each do |step|
-          why = spared(attendee, step)
+          why = spared(attendee, step, prepared)
           next spared << [step, why] if why
 
           technique, reason = ways[step.technique] ||= worked(attendee, step)
@@ -64,8 +66,8 @@ module Core
       end
 
       # @return [Symbol, nil] why the attendee does not do it
-      def spared(attendee, step)
-        return :prepared if step.preparable && attendee.level <= @choices.prepared.fetch(step.key, 0)
+      def spared(attendee, step, prepared)
+        return :prepared if attendee.level <= prepared.level(step)
 
         :shorter if step.optional && attendee.level <= @choices.shorter
       end

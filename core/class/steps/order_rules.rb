@@ -7,8 +7,8 @@ module Core
     # by bits.
     class OrderRules
       WEIGHTS = { harder_first: 10, misplaced: 10, late: 8, changes: 2, hurried: 6, against: 4 }.freeze
-      # What a step puts on where it closes an end.
-      ENDS = %i[crimp cover clamshell cap].freeze
+      # What a step gives that closes an end.
+      ENDS = %i[first_end last_end cover cap].freeze
       LAST_PART = 0.8
 
       # The steps done at some point, in any order. done: bits of steps · ready: indexes of those whose needs are done
@@ -29,7 +29,7 @@ module Core
         @weight = WEIGHTS[@counted]
         read_techniques(steps.map { |step| table.technique(step.technique) }, minutes)
         read_needs
-        @ends = steps.each_index.select { |i| steps[i].adds.intersect?(ENDS) }.sum { |i| bits[i] }
+        @ends = steps.each_index.select { |i| steps[i].gives.intersect?(ENDS) }.sum { |i| bits[i] }
         count_levels
         @following = []
         @costs_first = Array.new(steps.size, 0)

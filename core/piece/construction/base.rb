@@ -88,7 +88,7 @@ module Core
 
       # @param solution [Making::Solution, nil] nil for a fixed component @return [WorkUp]
       def make(solution, maker)
-        made = work_up(solution, maker)
+        made = in_order(work_up(solution, maker))
         return made if @shown.nil? || (@shown.take - 1).zero?
 
         made.with(cuts: made.cuts.map { |cut| cut.taking(@shown.take, along: made.lengths.beaded) })
@@ -117,6 +117,14 @@ module Core
       end
 
       private
+
+      # Steps mostly differ in numbers alone: what waits for what is found once.
+      # @return [WorkUp] with the order of its steps; its ends and anchors know which steps close and open them
+      def in_order(made)
+        facts = (@facts ||= {})[made.steps.map(&:key)] ||= Making::Facts.new(made.steps)
+        made.with(order: facts.places, ends: made.ends.transform_values { |one| one.in_order_of(facts) },
+          anchors: Lazy.new { made.places.map { |one| one.in_order_of(facts) } })
+      end
 
       # What every step can say: the parts, lines, lengths, numbers and ways that were chosen.
       # @return [Hash{Symbol=>Object}]

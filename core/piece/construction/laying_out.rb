@@ -21,12 +21,12 @@ module Core
       #   hang on
       # What hangs at a ring on the line hangs in the ring.
       # @return [Array<Anchor>]
-      def bead_anchors(rows, line, closing_step:, start: 0.0)
+      def bead_anchors(rows, line, shut_with:, start: 0.0)
         at = running(rows.map(&:first), start)
         rows.each_with_index.map do |(part, origin), i|
           ring = Catalogue::Part::RINGS.include?(part.kind)
           Making::Anchor.new(item: ring ? part : line, x: at[i], y: part.outer.to_mm / 2, origin: origin,
-            closing_step: ring ? nil : closing_step)
+            shut_with: ring ? nil : shut_with)
         end
       end
 

@@ -28,26 +28,24 @@ module Core
         said = { bead: petal.bead, wire: line, number: number, more: number - 1, beads: petal.beads, half: petal.half, tail: bare_tail,
                  strung: petal.strung * on_one * MORE, loaded: (petal.count * on_one * MORE).ceil, rows: petal.runs.size,
                  row_beads: petal.runs.join(', '), each: petal.frame? ? number : 1, tip: petal.top, foot: petal.bottom, worked: role }
-        [step("#{role}_load", 'loading', (petal.count * number * MORE).ceil, preparable: true, values: said, text: :petals_load),
+        [step("#{role}_load", 'loading', (petal.count * number * MORE).ceil, gives: [:"#{role}_reel"], values: said, text: :petals_load),
          *shaped(role, petal, line, technique, said),
-         step("cut_#{role}", 'cutting_wire', said[:each], line: line, after: [last_shaped(role, petal, number)], cautions: %i[cutting],
+         step("cut_#{role}", 'cutting_wire', said[:each], line: line, gives: [:"#{role}_cut", :"#{role}_made"],
+           shuts: [:"#{role}_reel"], cautions: %i[cutting],
            values: said, text: petal.frame? ? :petals_cut_each : :petals_cut)]
-      end
-
-      def last_shaped(role, petal, number)
-        petal.way == :crossover && number > 1 ? "#{role}_more" : role.to_s
       end
 
       # The first of crossed petals is wound round the tail, the others between two petals.
       def shaped(role, petal, line, technique, said)
-        loads = { line: line, after: ["#{role}_load"], adds: [role], values: said }
+        loads = { line: line, needs: [:"#{role}_reel"], gives: [role], values: said }
         return [step(role.to_s, technique, said[:number] * (technique == 'frame_row' ? said[:rows] - 1 : 1), **loads,
           text: :"petals_#{petal.way}")] unless petal.way == :crossover
 
         first = step(role.to_s, technique, 1, **loads, text: :petals_crossover)
         return [first] unless said[:more].positive?
 
-        [first, step("#{role}_more", technique, said[:more], **loads, after: [role.to_s], text: :petals_crossover_more)]
+        [first, step("#{role}_more", technique, said[:more], **loads, needs: [role, :"#{role}_reel"], gives: [:"#{role}_more"],
+          text: :petals_crossover_more)]
       end
 
       # @return [Making::RowCard]
@@ -63,13 +61,14 @@ module Core
       end
 
       # @return [Making::Shape] of the first petal, or of those that follow it
-      def at_its_step(shape, role, number)
-        shape.with(stage: number.zero? ? role.to_s : "#{role}_more")
+      def at_its_step(shape, petal, role, number)
+        shape.with(since: petal.way == :crossover && number.positive? ? :"#{role}_more" : role)
       end
 
       # @return [Making::StepUse] that closes a ring of loops on one wire
       def ring_step(role, number)
-        step('close_ring', 'twisting', 1, after: ["cut_#{role}"], values: { number: number }, cautions: %i[work_hardening],
+        step('close_ring', 'twisting', 1, needs: [:"#{role}_cut"], gives: [:"#{role}_made"], values: { number: number },
+          cautions: %i[work_hardening],
           text: :petals_close_ring)
       end
 

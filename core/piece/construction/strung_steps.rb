@@ -2,16 +2,9 @@
 
 module Core
   module Construction
-    # The pieces of work in a strung component up to its closed ends, with what each needs done before.
+    # The pieces of work in a strung component up to its closed ends, each with what it needs, gives and shuts.
     class StrungSteps
-      # What must be done before stringing, and before the first end is closed, by where the work starts.
-      BEFORE = {
-        stopper: { string: %w[lay_out stop_end], first_end: %w[check_length] },
-        first_end: { string: %w[lay_out first_end], first_end: %w[cut_line] },
-        middle: { string: %w[lay_out cut_line], first_end: %w[check_length] }
-      }.freeze
-
-      # @param technique [String] that closes an end @param start [Symbol] a key of BEFORE
+      # @param technique [String] that closes an end @param start [Symbol] :stopper, :first_end or :middle
       # @param beads [Array<Catalogue::Part>] on one line, in order @param length [Measure::Length] with its ends
       # @param strung [Measure::Length] of the beads alone @param made [Array<Making::LineEnd>] the first end and the last
       def initialize(technique:, start:, strands:, beads:, length:, strung:, made:)
@@ -32,16 +25,16 @@ module Core
       private
 
       def cut_line
-        step('cut_line', 'cutting_line', @strands, preparable: true, cautions: %i[cutting])
+        step('cut_line', 'cutting_line', @strands, gives: %i[cut], cautions: %i[cutting])
       end
 
       def stop_end
-        step('stop_end', 'bead_stopper', @strands, after: %w[cut_line], keeps: { 'bead_stopper' => 'first_end' })
+        step('stop_end', 'bead_stopper', @strands, needs: %i[cut], gives: %i[stopped held], keeps: { 'bead_stopper' => :stopped })
       end
 
       def lay_out
-        step('lay_out', 'measuring', 1, rather_after: %w[cut_line], values: { beads: @beads.size * @strands }, preparable: true,
-          order: @beads, keeps: { 'bead_mat' => 'string' })
+        step('lay_out', 'measuring', 1, rather: %i[cut], gives: %i[laid_out], values: { beads: @beads.size * @strands },
+          order: @beads, keeps: { 'bead_mat' => :laid_out })
       end
 
       def string
@@ -49,7 +42,7 @@ module Core
         effort = Rational((@beads.size - small) + (small * Kinds::Strung::SMALL_EFFORT), [@beads.size, 1].max)
         worded(step('string', 'stringing', @beads.size * @strands, effort: effort,
           values: { beads: @beads.size * @strands, strung: @strung, **(@strands > 1 ? { each: @beads.size } : {}) },
-          adds: %i[line bead centre filler finishing], after: BEFORE[@start][:string]))
+          needs: [@start == :middle ? :cut : :held], gives: %i[line bead centre filler finishing loose], shuts: %i[laid_out]))
       end
 
       # From the middle outward, for a design that is still open.
@@ -61,16 +54,20 @@ module Core
       end
 
       def check
-        step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { length: @length, beads: @beads.size })
+        step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true,
+          values: { length: @length, beads: @beads.size })
       end
 
       def first_end
-        step('first_end', @technique, @strands, adds: %i[line crimp], after: BEFORE[@start][:first_end])
+        return step('first_end', @technique, @strands, needs: %i[cut], gives: %i[line crimp held]) if @start == :first_end
+
+        step('first_end', @technique, @strands, needs: %i[length], gives: %i[line crimp],
+          shuts: @start == :stopper ? %i[stopped] : [])
       end
 
       def second_end
-        step('second_end', @technique, @strands, adds: %i[crimp], effort: Kinds::Strung::SECOND_END_EFFORT, values: { circle: :row },
-          after: %w[first_end check_length])
+        step('second_end', @technique, @strands, gives: %i[crimp], effort: Kinds::Strung::SECOND_END_EFFORT, values: { circle: :row },
+          needs: %i[first_end length])
       end
 
       def step(key, technique, repeats, **rest)

@@ -153,19 +153,19 @@ module Core
 
       # @param made [Making::LineEnd] @param hanging [Integer] loops that its neighbour holds: each passes it once
       # @return [Making::Attachment] where lines hang by their loop, which over a guard has its own size; a shell hangs by its own eye
-      def hanging_end(made, closing_step, hanging: made.lines)
+      # @param shut_with [Symbol] the fact that the end is closed
+      def hanging_end(made, shut_with, hanging: made.lines)
         return Making::Attachment.new(item: cover) if way.cover == :clamshell
 
-        Making::Attachment.new(item: made.line, passes: hanging, closing_step: closing_step, loop: guard ? nil : loop)
+        Making::Attachment.new(item: made.line, passes: hanging, shut_with: shut_with, loop: guard ? nil : loop)
       end
 
-      # @param ends [Integer] of lines @param after [Array<String>] steps that close them
+      # @param ends [Integer] of lines @param needs [Symbol] what must be so before tails are snipped
       # @param which [Symbol, nil] :first where one of them is finished before the other is begun
       # @return [Array<StepUse>] what follows when the ends are closed
-      def end_steps(made, ends, after:, which: nil)
-        glue = step('glue', 'gluing', ends, waits: GLUE_MINUTES, after: after, cautions: %i[cement]) if way.glued
-        open = snipped_inside?(made) ? [] : snipped_and_covered(*[trim_key(made), 'covers'].map { |key| [which, key].compact.join('_') },
-          ends, after)
+      def end_steps(made, ends, needs: :last_end, which: nil)
+        glue = step('glue', 'gluing', ends, needs: [needs], gives: [:glued], waits: GLUE_MINUTES, cautions: %i[cement]) if way.glued
+        open = snipped_inside?(made) ? [] : snipped_and_covered(trim_key(made), ends, needs, [which, ''].compact.join('_'))
         [glue, *open].compact.map { |one| one.with(text: :"ends_#{one.key.delete_prefix("#{which}_")}") }
       end
 
@@ -174,15 +174,15 @@ module Core
         way.cover == :clamshell && made.sharing.zero?
       end
 
-      # @param trim [String] key of the step that snips @param covers [String] of the one that covers
-      def snipped_and_covered(trim, covers, ends, after)
-        snipped = step(trim, 'trimming', ends, after: after, cautions: %i[cutting sharp_tails])
+      # @param trim [String] key of the step that snips @param which [String] what stands before keys and facts
+      def snipped_and_covered(trim, ends, needs, which)
+        snipped = step(which + trim, 'trimming', ends, needs: [needs], gives: [:"#{which}snipped"], cautions: %i[cutting sharp_tails])
         return [snipped] unless way.cover == :cover
 
-        covered = step(covers, 'crimp_cover', ends, optional: true, adds: %i[cover], after: after)
-        return [covered, snipped.with(after: [covers], key: trim.sub('trim_tails', 'trim_at_cover'))] if snip == :at_cover
+        covered = step("#{which}covers", 'crimp_cover', ends, optional: true, needs: [needs], gives: [:cover, :"#{which}covered"])
+        return [covered, snipped.with(needs: [:"#{which}covered"], key: "#{which}trim_at_cover")] if snip == :at_cover
 
-        [snipped, covered.with(after: [trim])]
+        [snipped, covered.with(needs: [:"#{which}snipped"])]
       end
 
       def trim_key(made)
@@ -197,7 +197,7 @@ module Core
         middles = running(outside_in.map(&:first), loop_mm)
         shapes = outside_in.zip(middles).flat_map { |(part, of), at| [at, length_mm - at].map { |x| part_shape(part, of, x, y_mm) } } +
                  (loop_mm.zero? ? [] : [loop_mm / 2, length_mm - (loop_mm / 2)].map { |x| loop_shape(made, x, y_mm) })
-        shapes.each_with_index.map { |shape, i| shape.with(stage: i.even? ? :first_end : :last_end) }
+        shapes.each_with_index.map { |shape, i| shape.with(since: i.even? ? :first_end : :last_end) }
       end
 
       def loop_shape(made, x_mm, y_mm)
@@ -216,12 +216,18 @@ module Core
         told = { hung: [], **step.values, press: PRESSES.fetch(school, :flatten), also: looks, past: outside,
           threaded: Making::FromBag.new(parts: [crimp, *outside].compact), drawn: guard ? :guard : :loop,
           through: (through if through.positive?), which: which_end(step), pushed: bare ? :line_ends : :beads }
-        step.with(pictured: made, values: told.compact, text: shell_words || step.text, adds: step.adds | %i[end_crimp])
+        step.with(pictured: made, values: told.compact, text: shell_words || step.text,
+          gives: step.gives | [:crimp, *closed_by(step)], shuts: bare ? step.shuts : step.shuts | [Making::Facts::LOOSE])
       end
 
       # @return [Symbol] what the step is called by: one end, the other, or each alike
       def which_end(step)
         %i[first second].find { |which| step.key.start_with?(which.to_s) } || :each
+      end
+
+      # @return [Array<Symbol>] the ends that it closes
+      def closed_by(step)
+        { first: %i[first_end], second: %i[last_end], each: %i[first_end last_end] }.fetch(which_end(step))
       end
 
       # A crimp in a shell is not seen again.

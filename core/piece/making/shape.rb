@@ -6,8 +6,13 @@ module Core
     # along × across in size, turned clockwise by turn degrees (90 hangs). item: the part or line drawn.
     #
     # @param owner key of the component that it belongs to, once it stands in a piece
-    # @param stage key of the step that puts it on where several steps put on its role; :first_end or :last_end at an end of a line
-    Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil, owner: nil, stage: nil) do
+    # @param since the fact from which on it is there, where that is not its role; see Facts
+    Shape = Value.define(:item, :role, :x, :y, :along, :across, form: :round, turn: 0, path: nil, owner: nil, since: nil) do
+      # @return [Symbol] the fact from which on it is there
+      def brought_with
+        since || role
+      end
+
       # @return [Float] how far it reaches from the middle line, up or down
       def reach
         return corners.map { |down| (y + down).abs }.max + (across / 2) if form == :path && corners.any?

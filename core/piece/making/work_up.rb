@@ -12,16 +12,22 @@ module Core
     # @param drawing Lazy of [Shape]
     # @param lengths Lengths
     # @param threads Lazy of Threads that show the way of the thread, nil for none
+    # @param order {step key => Facts::Place}, found from the facts that its steps need, give and shut
     # @param yields pieces that come of making it once, where others use it like a part
     # @param loading Lazy of [(strand, [(part, count)])] in the order of moves, empty where nothing is loaded first
     # @param cards Lazy of [RowCard, MarkedLine or DiscStart]: what lies beside the work
     # @param ends {first: End, last: End} where the neighbours on the path attach
     # @param anchors Lazy of [Anchor] where things hang, in order
-    WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: Lazy::NOTHING,
+    WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: Lazy::NOTHING, order: {}.freeze,
       threads: nil, loading: Lazy::NOTHING, cards: Lazy::NOTHING, yields: 1) do
       # @return [Array<Shape>] what it looks like, laid flat
       def layout
         drawing.value
+      end
+
+      # @return [Array<StepUse>] with what each waits for
+      def steps_in_order
+        steps.map { |step| step.placed(order.fetch(step.key)) }
       end
 
       # @return [Array<Anchor>]

@@ -127,12 +127,12 @@ module Core
       end
 
       def steps
-        placed = @work_ups.flat_map { |key, work_up| @blueprint.member(key).placed(work_up.steps) }
+        placed = @work_ups.flat_map { |key, work_up| @blueprint.member(key).placed(work_up) }
         pairs = @meetings.pairs
         waits = @blueprint.waits(Precedence.new(@design, @standing, @work_ups, pairs, closure, placed))
         joints = Joints.new(pairs + @meetings.closed_round).by_step
         steps = placed.map { |step| joined(on_piece(step, waits[step.key], about(step, waits[step.key])), joints[step.key]) }
-        named_apart(possible(needed(steps)))
+        named_apart(prepared_alone(possible(needed(steps))))
       end
 
       # Two components alike say the same of different things: then each names its component.
@@ -143,6 +143,16 @@ module Core
         return steps if alike.empty?
 
         steps.map { |step| alike.include?(step) ? step.with(values: { **step.values, part_of: step.component }) : step }
+      end
+
+      # What waits for a step that is not prepared is not prepared either, in whichever component that stands.
+      def prepared_alone(steps)
+        by_key = steps.to_h { |step| [step.key, step] }
+        able = Hash.new do |known, key|
+          step = by_key[key]
+          known[key] = step.nil? || (step.preparable && step.after.all? { |other| able[other] })
+        end
+        steps.map { |step| step.preparable && !able[step.key] ? step.with(preparable: false) : step }
       end
 
       # What would open for nothing is left out.

@@ -54,9 +54,9 @@ module Core
         @rows.fetch(solution&.made) { construction.on_line(solution) }
       end
 
-      # @param steps [Array<Making::StepUse>] of a work-up @return [Array<Making::StepUse>] with keys "component/step"
-      def placed(steps)
-        @placed.fetch(steps) { steps.map { |step| step.within(key) } }
+      # @param work_up [Making::WorkUp] of it @return [Array<Making::StepUse>] with keys "component/step"
+      def placed(work_up)
+        @placed.fetch(work_up.steps) { work_up.steps.map { |step| step.placed(work_up.order.fetch(step.key), key) } }
       end
 
       # @param work_up [Making::WorkUp] of it @return [Float] how wide it is drawn, in millimetres

@@ -79,7 +79,7 @@ module Core
         half = shape.along / 2
         x, y = Frame.new(x: at.x, y: at.y, turn: at.turn).point(-half, 0.0)
         drawn(shape.item.made, Frame.new(x: x, y: y, turn: at.turn))
-          .map { |inner| inner.with(role: inner.role == :line ? :line : shape.role, stage: shape.stage || shape.role) }
+          .map { |inner| inner.with(role: inner.role == :line ? :line : shape.role, since: shape.brought_with) }
       end
 
       # @return [Array<Frame>] one for each time it stands there

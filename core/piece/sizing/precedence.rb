@@ -56,7 +56,7 @@ module Core
 
       # @return [Array<String>] steps of a component that close the ends of its lines
       def line_ends(key)
-        @work_ups.fetch(key).steps.select { |step| step.pictured.is_a?(Making::LineEnd) }.map { |step| "#{key}/#{step.key}" }
+        steps_of(key).select { |step| step.pictured.is_a?(Making::LineEnd) }.map(&:key)
       end
 
       # What hangs on a component must be on before the step that closes it; what can itself be opened is hung in a part afterwards.
@@ -88,9 +88,9 @@ module Core
       def use_what_is_made
         @work_ups.each do |key, work_up|
           work_up.parts.select { |use| use.part.made? }.each do |use|
-            taking = work_up.steps.select { |step| step.adds.include?(use.role) }
-            taking = work_up.steps.select { |step| step.after.empty? } if taking.empty?
-            taking.each { |step| @waits["#{key}/#{step.key}"].concat(last_steps(use.part.made)) }
+            taking = steps_of(key).select { |step| step.gives.include?(use.role) }
+            taking = steps_of(key).select { |step| step.after.empty? } if taking.empty?
+            taking.each { |step| @waits[step.key].concat(last_steps(use.part.made)) }
           end
         end
       end
@@ -110,15 +110,9 @@ module Core
         made = @work_ups.keys.select { |key| Construction::Kinds.fetch(@design.component(key).construction).measured_when_made? }
         return if made.empty?
 
-        @work_ups.each do |key, work_up|
-          work_up.steps.select(&:takes_rest).each { |step|
-            @waits["#{key}/#{step.key}"].concat(made.flat_map { |other| checkpoints(other) }) unless made.include?(key)
-          }
-        end
-      end
-
-      def checkpoints(key)
-        @work_ups.fetch(key).steps.select(&:checkpoint).map { |step| "#{key}/#{step.key}" }
+        @steps.select { |step| step.takes_rest && !made.include?(step.component) }.each { |step|
+          @waits[step.key].concat(made.flat_map { |other| steps_of(other).select(&:checkpoint).map(&:key) })
+        }
       end
 
       # An ear wire is hung when all else is done but what itself waits for it.
@@ -140,13 +134,18 @@ module Core
       end
 
       def all_steps(key)
-        @work_ups.fetch(key).steps.map { |step| "#{key}/#{step.key}" }
+        steps_of(key).map(&:key)
+      end
+
+      # @param key [String] of a component @return [Array<Making::StepUse>] its own, with keys "component/step"
+      def steps_of(key)
+        (@by_component ||= @steps.group_by(&:component)).fetch(key, [])
       end
 
       # @return [Array<String>] steps of a component that nothing else of it waits for, without what is done when all else is
       def last_steps(key)
-        steps = @work_ups.fetch(key).steps.reject(&:last)
-        (steps.map(&:key) - steps.flat_map(&:after)).map { |last| "#{key}/#{last}" }
+        steps = steps_of(key).reject(&:last)
+        steps.map(&:key) - steps.flat_map(&:after)
       end
     end
   end

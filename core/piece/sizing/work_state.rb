@@ -7,11 +7,6 @@ module Core
       # @param added [Array<Making::Shape>] by the step @param before [Array<Making::Shape>] by steps before it
       Moment = Value.define(:added, :before)
 
-      # Steps that close an end of a line put on one of these.
-      ENDS = %i[crimp end_crimp guard].freeze
-      # Steps that only get ready show nothing yet.
-      READY = /\A(cut|try_beads|count|measure)/
-
       # @param piece [Piece] @param steps [Array<Making::StepUse>] in the order of the work
       def initialize(piece, steps)
         @piece = piece
@@ -54,26 +49,16 @@ module Core
       # @return [Numeric] what no step puts on is there at the end
       def brought(shape)
         @brought ||= {}
-        @brought[[shape.owner, shape.role, shape.stage, shape.item.key]] ||= @places.fetch(bringing(shape)&.key, Float::INFINITY)
+        @brought[[shape.owner, shape.brought_with, shape.item.key]] ||= @places.fetch(bringing(shape)&.key, Float::INFINITY)
       end
 
+      # What no step of its component gives comes from the bag with the first of them, or with what it hangs in.
       # @return [Making::StepUse, nil]
       def bringing(shape)
         own = @by_owner.fetch(shape.owner, [])
         return hung_by(shape) if own.empty?
 
-        claiming = own.select { |step| step.adds.any? }
-        claiming = own.reject { |step| step.key.split('/').last.match?(READY) } if claiming.empty?
-        staged(claiming, shape) || claiming.find { |step| step.adds.include?(shape.role) } || claiming.first || own.first
-      end
-
-      def staged(steps, shape)
-        case shape.stage
-        when nil then nil
-        when :first_end, :last_end
-          steps.find { |step| step.adds.intersect?(ENDS) && step.key.include?('/first') == (shape.stage == :first_end) }
-        else steps.find { |step| step.key.end_with?("/#{shape.stage}") }
-        end
+        own.find { |step| step.gives.include?(shape.brought_with) } || own.first
       end
 
       # What was made before and hangs in nothing yet lies aside.

@@ -44,6 +44,17 @@ module Web
           planned ? say('step_name', number: planned.number, technique: technique.downcase) : technique
         end
 
+        # @return [String, nil] for whom a step is prepared because a later one is, nil where that changes nothing
+        def implied(step)
+          return unless prepared.implied?(step)
+
+          say('prepared_with_later', levels: Section.up_to(none: 'nobody')[prepared.level(step)])
+        end
+
+        def prepared
+          @prepared ||= Core::Steps::Prepared.new(order.steps, workshop.teaching.prepared)
+        end
+
         def schools
           Core::Setup::TeachingSettings.field(:school).of
         end

@@ -3,17 +3,17 @@
 module Core
   module Levers
     module Kinds
-      # A step done before class, for everyone up to a level.
+      # A step done before class with all that comes before it, for everyone up to a level.
       class Prepare < Lever
         key :prepare
         rank 40
 
         def self.in_room(opportunity)
-          opportunity.plan.order.steps.select(&:preparable).flat_map do |step|
-            opportunity.levels.reject { |level| level <= opportunity.teaching.prepared.fetch(step.key, 0) }.filter_map do |level|
+          opportunity.prepared.outermost.flat_map do |step|
+            opportunity.levels.reject { |level| level <= opportunity.prepared.level(step) }.filter_map do |level|
               number = opportunity.up_to(level).size
               new(step: step.key, level: level, work: step, people: number,
-                preparation: opportunity.preparing(step) * number) if number.positive?
+                preparation: opportunity.preparing(step, level) * number) if number.positive?
             end
           end
         end

@@ -76,7 +76,7 @@ module Core
           row = row(solution.repeats)
           Making::WorkUp.new(parts: tally(row) + plain_end.parts(2), cuts: [cut(solution, maker)], steps: steps(solution.repeats),
             joins: joins, drawing: Lazy.new { layout(row, solution) }, lengths: lengths(solution),
-            ends: { first: hanging_end(plain_end, 'first_end'), last: hanging_end(plain_end, 'second_end') })
+            ends: { first: hanging_end(plain_end, :first_end), last: hanging_end(plain_end, :last_end) })
         end
 
         # A line goes half round a bead that is on another line, in place of straight along it (plane geometry).
@@ -96,14 +96,14 @@ module Core
         end
 
         def steps(number)
-          [step('cut', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
-           closing(step('first_end', way.technique, 1, after: %w[cut], text: :ends_gathered), plain_end, bare: true),
-           step('string', 'stringing', number * 2, after: %w[first_end], adds: %i[line bead spacer], values: { beads: number },
+          [step('cut', 'cutting_line', lines, gives: %i[cut], cautions: %i[cutting]),
+           closing(step('first_end', way.technique, 1, needs: %i[cut], text: :ends_gathered), plain_end, bare: true),
+           step('string', 'stringing', number * 2, needs: %i[first_end], gives: %i[line bead spacer loose], values: { beads: number },
              order: in_turn, text: :"alternating_string#{'_three' if lines == 3}"),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: number }),
-           closing(step('second_end', way.technique, 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length],
+           step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: { beads: number }),
+           closing(step('second_end', way.technique, 1, effort: Strung::SECOND_END_EFFORT, needs: %i[length],
              text: :ends_gathered), plain_end),
-           *end_steps(plain_end, 2, after: %w[second_end])]
+           *end_steps(plain_end, 2)]
         end
 
         def joins

@@ -31,7 +31,7 @@ module Core
           Making::WorkUp.new(parts: parts, cuts: [cut(maker)], steps: steps,
             joins: through(wire, [bead]),
             cards: Lazy.new { [row_card(:petal, petal, petals)] }, drawing: Lazy.new { layout },
-            lengths: Making::Lengths.new(beaded: fixed_length), ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') })
+            lengths: Making::Lengths.new(beaded: fixed_length), ends: { first: Making::Attachment.new(item: wire, shut_with: :bound) })
         end
 
         # Beads × bead length and a turn round the base (common practice, no source). Loops are worked from one wire; each frame has its
@@ -46,13 +46,15 @@ module Core
         def steps
           ring = petal.frame? ? [] : [ring_step(:bead, petals)]
           [*petal_steps(:bead, petal, petals, wire, WiredPetal::TECHNIQUES.fetch(way)), *ring,
-           step('check', 'measuring', 1, after: [ring.any? ? 'close_ring' : 'cut_bead'], checkpoint: true, values: { petals: petals }),
-           step('bind', 'twisting', 1, after: %w[check], cautions: %i[sharp_tails work_hardening])]
+           step('check', 'measuring', 1, needs: %i[bead_made], gives: %i[checked], checkpoint: true, values: { petals: petals }),
+           step('bind', 'twisting', 1, needs: %i[checked], gives: %i[line bound], cautions: %i[sharp_tails work_hardening])]
         end
 
         def layout
           (0...petals).flat_map do |number|
-            turned(petal, :bead, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]).map { |shape| at_its_step(shape, :bead, number) }
+            turned(petal, :bead, 2 * Math::PI * number / petals, at: [petal.reach, 0.0]).map { |shape|
+              at_its_step(shape, petal, :bead, number)
+            }
           end
         end
       end

@@ -95,18 +95,18 @@ module Core
 
         def steps
           said = { loops: (smalls * 2) + 1, each_side: smalls }
-          [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
-           step('form', 'row_of_loops', 1, line: wire, after: %w[cut], adds: %i[line], values: said,
+          [step('cut', 'cutting_wire', 2, gives: %i[cut], cautions: %i[cutting]),
+           step('form', 'row_of_loops', 1, line: wire, needs: %i[cut], gives: %i[line], values: said,
              text: smalls.positive? ? :bound_trim_form : :bound_trim_form_alone_large),
-           step('flatten', 'trimming', 2, after: %w[form], cautions: %i[cutting sharp_tails]),
-           step('bind_middle', 'frame_binding', middle_turns, line: binding, after: %w[flatten], adds: %i[base binding]),
+           step('flatten', 'trimming', 2, needs: %i[line], gives: %i[flat], cautions: %i[cutting sharp_tails]),
+           step('bind_middle', 'frame_binding', middle_turns, line: binding, needs: %i[flat], gives: %i[base binding wire_end]),
            (bind_smalls(said) if smalls.positive?),
-           step('tuck', 'trimming', 2, after: [smalls.positive? ? 'bind_smalls' : 'bind_middle'], cautions: %i[cutting sharp_tails]),
-           step('check', 'measuring', 1, after: %w[tuck], checkpoint: true)].compact
+           step('tuck', 'trimming', 2, gives: %i[tucked], shuts: %i[wire_end], cautions: %i[cutting sharp_tails]),
+           step('check', 'measuring', 1, needs: %i[tucked], checkpoint: true)].compact
         end
 
         def bind_smalls(said)
-          step('bind_smalls', 'frame_binding', small_turns * smalls * 2, line: binding, after: %w[bind_middle], values: said)
+          step('bind_smalls', 'frame_binding', small_turns * smalls * 2, line: binding, needs: %i[wire_end], values: said)
         end
 
         # The bought part above, the row across its lower edge.
@@ -132,7 +132,7 @@ module Core
           thick = binding.thickness.to_mm
           (0...[middle_turns, (large.to_mm / thick).floor].min).map do |i|
             Making::Shape.new(item: binding, role: :line, x: edge, y: (i - ((middle_turns - 1) / 2.0)) * thick, along: 2.0, across: thick,
-              form: :path, stage: 'bind_middle', path: format('M-1 %.2fL1 %.2f', -thick / 3, thick / 3))
+              form: :path, since: :binding, path: format('M-1 %.2fL1 %.2f', -thick / 3, thick / 3))
           end
         end
       end

@@ -40,7 +40,7 @@ module Core
           links = solution.repeats * sides
           Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [],
             drawing: Lazy.new { layout(links) }, lengths: lengths(solution),
-            ends: %i[first last].to_h { |place| [place, Making::Attachment.new(item: chain, opening_step: ("join_#{place}" if opens?))] },
+            ends: %i[first last].to_h { |place| [place, Making::Attachment.new(item: chain, opened_with: (:"hung_#{place}" if opens?))] },
             anchors: Lazy.new { part_anchors([chain] * links, ['chain'] * links) })
         end
 
@@ -59,17 +59,18 @@ module Core
           return opened(links) if opens?
 
           values = { links: links, each: links / sides }
-          [step(halves ? 'count_halves' : 'count', 'measuring', 1, values: values, takes_rest: true),
-           step(halves ? 'halve' : 'cut', 'cutting_chain', sides, after: [halves ? 'count_halves' : 'count'],
+          [step(halves ? 'count_halves' : 'count', 'measuring', 1, gives: %i[counted], values: values, takes_rest: true),
+           step(halves ? 'halve' : 'cut', 'cutting_chain', sides, needs: %i[counted], gives: %i[chain],
              checkpoint: true, values: values)]
         end
 
         def opened(links)
           joints = %i[first last].map do |place|
-            step("join_#{place}", 'ring', 1, after: %w[part], when_hung: true, values: { hung: [] }, text: :chain_join)
+            step("join_#{place}", 'ring', 1, needs: %i[chain], gives: [:"hung_#{place}"], when_hung: true, values: { hung: [] },
+              text: :chain_join)
           end
-          [step('count', 'measuring', 1, values: { links: links }, takes_rest: true),
-           step('part', 'ring', 1, after: %w[count], checkpoint: true, values: { links: links }), *joints]
+          [step('count', 'measuring', 1, gives: %i[counted], values: { links: links }, takes_rest: true),
+           step('part', 'ring', 1, needs: %i[counted], gives: %i[chain], checkpoint: true, values: { links: links }), *joints]
         end
 
         def layout(links)

@@ -183,21 +183,21 @@ module Core
         def steps(beads)
           again = second_turns.positive?
           by = wound_by == :winder ? '_winder' : ''
-          [step('cut', 'cutting_wire', again && core ? 2 : 1, preparable: true, cautions: %i[cutting],
+          [step('cut', 'cutting_wire', again && core ? 2 : 1, gives: %i[cut tip], cautions: %i[cutting],
             text: :"coil_cut#{'_core' if again && core}"),
-           (step('load', 'loading', beads, after: %w[cut], adds: %i[seed], values: { beads: beads }) if seed),
+           (step('load', 'loading', beads, needs: %i[tip], gives: %i[seed], values: { beads: beads }) if seed),
            step('wind', 'close_coil', 1, effort: [Rational(first_turns.round, a_time(20)), Rational(1, 2)].max,
-             after: [seed ? 'load' : 'cut'], text: :"coil_wind#{by}#{'_beads' if seed}",
+             needs: %i[cut], gives: %i[line bare], shuts: %i[tip], text: :"coil_wind#{by}#{'_beads' if seed}",
              values: { turns: seed ? first_turns.round(1) : first_turns, mandrel: mandrel, plain: plain_turns }),
-           (step('core', 'stringing', 1, after: %w[wind], values: { core: core }) if again && core),
+           (step('core', 'stringing', 1, needs: %i[bare], values: { core: core }) if again && core),
            (step('wind_again', 'coil_over_coil', 1, effort: [Rational(second_turns, a_time(6)), Rational(1, 3)].max,
-             after: [core ? 'core' : 'wind'], text: core ? :coil_wind_on_core : :coil_wind_again,
+             gives: %i[line], shuts: %i[bare], text: core ? :coil_wind_on_core : :coil_wind_again,
              values: { turns: second_turns, mandrel: second_mandrel, plain: plain_turns }) if again),
-           step('trim', 'trimming', 2, after: [again ? 'wind_again' : 'wind'], checkpoint: true, text: :"coil_trim#{'_beads' if seed}",
+           step('trim', 'trimming', 2, needs: %i[line], gives: %i[trimmed], checkpoint: true, text: :"coil_trim#{'_beads' if seed}",
              cautions: %i[cutting sharp_tails]),
-           (step('cut_pieces', 'trimming', cut_into - 1, after: %w[trim], values: { each: piece_length },
+           (step('cut_pieces', 'trimming', cut_into - 1, needs: %i[trimmed], values: { each: piece_length },
              cautions: %i[cutting]) if cut_into > 1),
-           (step('swell', 'twisting_pairs', 1, after: %w[trim], text: :"coil_swell#{'_to' if widest}") if swollen)].compact
+           (step('swell', 'twisting_pairs', 1, needs: %i[trimmed], text: :"coil_swell#{'_to' if widest}") if swollen)].compact
         end
 
         # Turns that take a technique's usual time: a crank is five times as quick (common practice, no source: 50 mm of a close coil in

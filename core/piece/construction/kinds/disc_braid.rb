@@ -112,8 +112,8 @@ module Core
 
         def ends
           item = cap || cord
-          { first: Making::Attachment.new(item: item, closing_step: ('tie_off' unless cap)),
-            last: Making::Attachment.new(item: item, closing_step: ('tie_off' unless cap)) }
+          { first: Making::Attachment.new(item: item, shut_with: (:tied unless cap)),
+            last: Making::Attachment.new(item: item, shut_with: (:tied unless cap)) }
         end
 
         # Half as many cords as strands, folded in the middle.
@@ -146,17 +146,19 @@ module Core
           braid = chart ? (number > 8 ? 'bead_braid_12' : 'bead_braid_8') : 'round_braid_8'
           load = { beads: beads, each: beads / number }
           values = { strands: number, cords: number / 2, rule: number == 8 ? 'eight' : 'more' }
-          [step('cut', 'cutting_line', number / 2, preparable: true, values: values),
-           (step('load', 'loading_strand', beads, after: %w[cut], preparable: true, values: load) if chart),
-           step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), after: [chart ? 'load' : 'cut'], values: values,
-             keeps: { 'braiding_disc' => 'tie_off', 'braid_weight' => 'tie_off' }),
-           step('braid', braid, moves(solution, beads), after: %w[set_up], adds: %i[line bead],
+          [step('cut', 'cutting_line', number / 2, gives: %i[cut tip], values: values),
+           (step('load', 'loading_strand', beads, needs: %i[tip], values: load) if chart),
+           step('set_up', 'braid_set_up', 1, effort: Rational(number, 12), needs: %i[cut], gives: %i[on_disc], shuts: %i[tip],
+             values: values,
+             keeps: { 'braiding_disc' => :on_disc, 'braid_weight' => :on_disc }),
+           step('braid', braid, moves(solution, beads), needs: %i[on_disc], gives: %i[line bead],
              values: values.merge(beads: beads, bare: bare_end, length: solution.length),
              text: chart ? :disc_braid_braid : :disc_braid_braid_plain),
-           step('check_length', 'measuring', 1, after: %w[braid], checkpoint: true, values: { length: solution.length }),
-           step('tie_off', 'tying_off_braid', 2, after: %w[check_length]),
-           step('trim', 'trimming', 2, after: %w[tie_off], cautions: %i[cutting]),
-           (step('cap', 'binding_capping', 2, after: %w[trim], adds: %i[cap], waits: GLUE_MINUTES, cautions: %i[cement]) if cap)].compact
+           step('check_length', 'measuring', 1, needs: %i[line], gives: %i[length], checkpoint: true, values: { length: solution.length }),
+           step('tie_off', 'tying_off_braid', 2, needs: %i[length], gives: %i[tied], shuts: %i[on_disc]),
+           step('trim', 'trimming', 2, needs: %i[tied], gives: %i[trimmed], cautions: %i[cutting]),
+           (step('cap', 'binding_capping', 2, needs: %i[trimmed], gives: %i[cap], waits: GLUE_MINUTES,
+             cautions: %i[cement]) if cap)].compact
         end
 
         def layout(solution)

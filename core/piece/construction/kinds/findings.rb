@@ -66,7 +66,7 @@ module Core
         # A ring takes what is finished before, when it is opened.
         def anchors
           part_anchors(row, parts.origins(0, 'parts')) { |part| taken(part) }.each_with_index.map { |anchor, i|
-            anchor.with(opening_step: opening_keys[i])
+            anchor.with(opened_with: opened(i))
           }
         end
 
@@ -79,7 +79,7 @@ module Core
 
         def steps
           joining + row.select { |part| part.kind == :ear_back }.map { |back|
-            step('put_back', 'measuring', 1, last: true, values: { back: back })
+            step('put_back', 'measuring', 1, last: true, gives: %i[ear_back], values: { back: back })
           }
         end
 
@@ -89,9 +89,15 @@ module Core
             # Of two that open the later takes the earlier.
             beside = [(row[at - 1] if at.positive?), (row[at + 1] unless opening_keys.key?(at + 1))].compact
               .reject { |part| part.kind == :ear_back }
-            step(key, technique, 1, preparable: true, last: row[at].kind == :ear_wire, values: { ring: row[at], hung: beside },
+            step(key, technique, 1, gives: [:"hung_#{at}", *[row[at], *beside].map(&:kind)], last: row[at].kind == :ear_wire,
+              values: { ring: row[at], hung: beside },
               text: :"findings_#{JOINING.fetch(row[at].kind).first}")
           end
+        end
+
+        # @return [Symbol, nil] the fact that what opens at this place was hung
+        def opened(at)
+          :"hung_#{at}" if opening_keys.key?(at)
         end
 
         # @return [Hash{Integer=>String}] the step that opens each part of the row that can be opened, by its place
@@ -107,7 +113,7 @@ module Core
         end
 
         def row_end(at)
-          Making::Attachment.new(item: row[at], opening_step: opening_keys[at])
+          Making::Attachment.new(item: row[at], opened_with: opened(at))
         end
 
         def joins

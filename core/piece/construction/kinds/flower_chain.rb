@@ -161,8 +161,8 @@ module Core
             cuts: [cut(n, maker)],
             steps: steps(n), joins: joins, drawing: Lazy.new { layout(woven, solution) }, lengths: lengths(solution),
             threads: Lazy.new { threads(2) },
-            ends: { first: Making::Attachment.new(item: guard || thread, passes: 2, closing_step: ('fold' unless guard), opening_step: nil),
-                    last: Making::Attachment.new(item: guard || thread, passes: 2, closing_step: ('close' unless guard)) })
+            ends: { first: Making::Attachment.new(item: guard || thread, passes: 2, shut_with: (:folded unless guard)),
+                    last: Making::Attachment.new(item: guard || thread, passes: 2, shut_with: (:last_end unless guard)) })
         end
 
         def cut(number, maker)
@@ -200,16 +200,17 @@ module Core
         end
 
         def steps(flowers)
-          [step('cut', 'cutting_line', 1, preparable: true),
-           step('fold', 'folding_thread', 1, after: %w[cut], text: :"flower_chain_fold#{fold_words}"),
-           step('first_end', 'flat_crimp', 1, after: %w[fold], adds: %i[crimp guard], pictured: line_end(1)),
-           step('needles', 'needle_threading', 2, after: %w[first_end], cautions: %i[needles], keeps: { 'beading_needle' => 'trim' }),
-           step('weave', 'cross_weave', flowers, after: %w[needles], adds: %i[line petal middle separator], values: { flowers: flowers }),
-           step('check_length', 'measuring', 1, after: %w[weave], checkpoint: true, values: { flowers: flowers }),
-           step('close', 'flat_crimp', 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length], adds: %i[crimp guard],
+          [step('cut', 'cutting_line', 1, gives: %i[cut]),
+           step('fold', 'folding_thread', 1, needs: %i[cut], gives: %i[folded], text: :"flower_chain_fold#{fold_words}"),
+           step('first_end', 'flat_crimp', 1, needs: %i[folded], gives: %i[crimp guard first_end], pictured: line_end(1)),
+           step('needles', 'needle_threading', 2, needs: %i[first_end], gives: %i[needled], cautions: %i[needles],
+             keeps: { 'beading_needle' => :needled }),
+           step('weave', 'cross_weave', flowers, needs: %i[needled], gives: %i[line petal middle separator], values: { flowers: flowers }),
+           step('check_length', 'measuring', 1, needs: %i[petal], gives: %i[length], checkpoint: true, values: { flowers: flowers }),
+           step('close', 'flat_crimp', 1, effort: Strung::SECOND_END_EFFORT, needs: %i[length], gives: %i[crimp guard last_end],
              values: { hung: [*guard] }, pictured: line_end(2), text: :"flower_chain_close#{'_crossed' if guard&.kind == :wire_guard}"),
-           step('trim', 'trimming', 2, after: %w[close], cautions: %i[cutting]),
-           (step('covers', 'crimp_cover', 2, after: %w[trim], adds: %i[cover]) if cover)].compact
+           step('trim', 'trimming', 2, needs: %i[last_end], gives: %i[trimmed], shuts: %i[needled], cautions: %i[cutting]),
+           (step('covers', 'crimp_cover', 2, needs: %i[trimmed], gives: %i[cover]) if cover)].compact
         end
 
         # @return [String] whether the fold lies in the tubes of a guard, in a ring, or in nothing yet
@@ -245,7 +246,7 @@ module Core
             taken = role == :crimp && cover ? 0.0 : (part == guard ? in_row(part) : part.along).to_mm
             at += inward * taken
             part_shape(part, role, role == :crimp && cover ? at - (inward * cover.along.to_mm / 2) : at - (inward * taken / 2))
-              .with(stage: role == :cover ? nil : (edge.zero? ? :first_end : :last_end))
+              .with(since: role == :cover ? nil : (edge.zero? ? :first_end : :last_end))
           end
         end
       end

@@ -88,12 +88,12 @@ module Core
         end
 
         def steps
-          [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
-           step('form', 'frame_forming', 1, line: wire, after: %w[cut], values: { count: smalls }),
-           step('bind', 'frame_binding', wraps, line: binding, after: %w[form], adds: %i[line bound],
+          [step('cut', 'cutting_wire', 2, gives: %i[cut], cautions: %i[cutting]),
+           step('form', 'frame_forming', 1, line: wire, needs: %i[cut], gives: %i[formed], values: { count: smalls }),
+           step('bind', 'frame_binding', wraps, line: binding, needs: %i[formed], gives: %i[line bound],
              values: { row: Making::FromBag.new(parts: row) }, text: row.empty? ? :framed_bind : :framed_bind_beads),
-           step('trim', 'trimming', 2, after: %w[bind], cautions: %i[cutting sharp_tails]),
-           step('check', 'measuring', 1, after: %w[trim], checkpoint: true)]
+           step('trim', 'trimming', 2, needs: %i[bound], gives: %i[trimmed], cautions: %i[cutting sharp_tails]),
+           step('check', 'measuring', 1, needs: %i[trimmed], checkpoint: true)]
         end
 
         def anchors

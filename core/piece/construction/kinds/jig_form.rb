@@ -150,17 +150,11 @@ module Core
         end
 
         def steps
-          [step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]),
-           step('form', 'jig_forming', 1, after: %w[cut], adds: %i[line], pictured: board,
+          [step('cut', 'cutting_wire', 1, gives: %i[cut], cautions: %i[cutting]),
+           step('form', 'jig_forming', 1, needs: %i[cut], gives: %i[line unworked bare_stem open_foot], pictured: board,
              values: { turns: path.count(&:turn?), left_at_foot: left_at_foot }),
-           (step('hammer', 'hammering', 1, after: %w[form], optional: true) if hammered), *finished_ends(hammered ? 'hammer' : 'form'),
-           step('compare', 'measuring', 1, after: [last_of_ends], checkpoint: true)].compact
-        end
-
-        def last_of_ends
-          return 'foot' unless foot == :as_bent
-
-          end_turns.positive? ? 'wind' : 'trim'
+           (step('hammer', 'hammering', 1, needs: %i[unworked], optional: true) if hammered), *finished_ends,
+           step('compare', 'measuring', 1, needs: %i[finished], checkpoint: true)].compact
         end
 
         # Its path alone makes it, as soon as both ends are cut.
@@ -168,17 +162,19 @@ module Core
           foot == :as_bent && end_turns.zero?
         end
 
-        def finished_ends(formed)
-          return [step('trim', 'trimming', 2, after: [formed], cautions: %i[cutting sharp_tails])] if plain?
+        def finished_ends
+          return [step('trim', 'trimming', 2, gives: %i[finished], shuts: %i[unworked], cautions: %i[cutting sharp_tails])] if plain?
 
-          wound = (step('wind', 'wrapping_stem', 1, after: [formed], effort: [end_turns, 1].max, cautions: %i[cutting sharp_tails],
+          wound = (step('wind', 'wrapping_stem', 1, needs: %i[bare_stem], gives: %i[finished], shuts: %i[unworked],
+            effort: [end_turns, 1].max, cautions: %i[cutting sharp_tails],
             values: { turned: end_turns }) if end_turns.positive?)
           return [wound].compact if foot == :as_bent
 
-          before = wound ? 'wind' : formed
-          on_stem = (step('bead', 'stringing', 1, after: [before], adds: %i[bead]) if bead && bead_at == :stem)
-          [wound, on_stem, step('foot', foot == :eye ? 'simple_loop' : 'wrapping_stem', 1, after: [on_stem ? 'bead' : before],
-            adds: bead && bead_at == :foot ? %i[bead] : [], cautions: %i[cutting sharp_tails], text: foot_text,
+          on_stem = (step('bead', 'stringing', 1, needs: %i[open_foot], gives: %i[bead],
+            shuts: %i[unworked bare_stem]) if bead && bead_at == :stem)
+          [wound, on_stem, step('foot', foot == :eye ? 'simple_loop' : 'wrapping_stem', 1,
+            gives: [:foot, :finished, *(:bead if bead && bead_at == :foot)], shuts: %i[unworked bare_stem open_foot],
+            cautions: %i[cutting sharp_tails], text: foot_text,
             values: { turned: foot_turns })].compact
         end
 
@@ -209,7 +205,7 @@ module Core
         def foot_shape
           size = (eye + (wire.thickness * 2)).to_mm
           Making::Shape.new(item: wire, role: :line, x: foot_at - (size / 2) + wire.thickness.to_mm, y: 0.0, along: size, across: size,
-            form: :ring, stage: 'foot')
+            form: :ring, since: :foot)
         end
 
         def bead_shape

@@ -232,7 +232,7 @@ module Core
           inner += inner.reverse.drop(1) if mirrored
           origins = inner * solution.repeats
           KnottedRow.placed(filled(solution), first_length).select { |cell, _, _| cell.kind == :bead }.map do |cell, x, index|
-            Making::Anchor.new(item: cord, x: x, y: cell.part.outer.to_mm / 2, origin: origins[index], closing_step: 'knot')
+            Making::Anchor.new(item: cord, x: x, y: cell.part.outer.to_mm / 2, origin: origins[index], shut_with: :knotted)
           end
         end
       end

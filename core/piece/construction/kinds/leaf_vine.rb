@@ -103,25 +103,28 @@ module Core
 
         def steps
           further = per_side - 1
-          [step('try_beads', 'measuring', 1),
-           step('cut', 'cutting_wire', 2, preparable: true, after: %w[try_beads], cautions: %i[cutting]),
-           step('centre', 'wrapped_loop', 1, wires: 2, after: %w[cut], adds: %i[line],
+          [step('try_beads', 'measuring', 1, gives: %i[tried]),
+           step('cut', 'cutting_wire', 2, needs: %i[tried], gives: %i[cut], cautions: %i[cutting]),
+           step('centre', 'wrapped_loop', 1, wires: 2, needs: %i[cut], gives: %i[line centre],
              pictured: Making::WireEye.new(thickness: wire.thickness * 2, inside: centre_inner, wraps: 1)),
-           step('first_leaves', 'wiring_leaf', 2, after: %w[centre], adds: %i[leaf]),
-           step('cross', 'twisting_pairs', 1, after: %w[first_leaves], cautions: %i[work_hardening]),
-           *side_steps('right', 'cross', further),
-           step('check_right', 'measuring', 1, after: %w[right_loop], checkpoint: true, values: { length: side }),
-           *side_steps('left', 'check_right', further),
-           step('check_length', 'measuring', 1, after: %w[left_loop], checkpoint: true, values: { length: fixed_length }),
-           (step('turn_centre', 'shaping_vine', 1, after: %w[cross], effort: Rational(1, 3)) if edge_on),
-           step('shape', 'shaping_vine', 1, after: %w[check_length])].compact
+           step('first_leaves', 'wiring_leaf', 2, needs: %i[centre], gives: %i[leaf first_leaves]),
+           step('cross', 'twisting_pairs', 1, needs: %i[first_leaves], gives: %i[crossed right_tip left_tip], cautions: %i[work_hardening]),
+           *side_steps('right', [], further),
+           step('check_right', 'measuring', 1, needs: %i[right_loop], gives: %i[right_side], checkpoint: true, values: { length: side }),
+           *side_steps('left', %i[right_side], further),
+           step('check_length', 'measuring', 1, needs: %i[left_loop], gives: %i[length], checkpoint: true,
+             values: { length: fixed_length }),
+           (step('turn_centre', 'shaping_vine', 1, needs: %i[crossed], effort: Rational(1, 3)) if edge_on),
+           step('shape', 'shaping_vine', 1, needs: %i[length])].compact
         end
 
         # One side after the other, so that the second is laid on the first.
-        def side_steps(which, before, further)
-          leaves = (step("#{which}_leaves", 'wiring_leaf', further, after: [before], adds: %i[leaf], text: :"leaf_vine_#{which}_leaves",
-            values: { leaves: per_side }) if further.positive?)
-          [leaves, step("#{which}_loop", 'wrapped_loop', 1, wires: 2, after: [leaves ? "#{which}_leaves" : before],
+        # @param needs [Array<Symbol>] facts that must be so before this side is begun
+        def side_steps(which, needs, further)
+          tip = :"#{which}_tip"
+          leaves = (step("#{which}_leaves", 'wiring_leaf', further, needs: [tip, *needs], gives: [:leaf, :"#{which}_leaves"],
+            text: :"leaf_vine_#{which}_leaves", values: { leaves: per_side }) if further.positive?)
+          [leaves, step("#{which}_loop", 'wrapped_loop', 1, wires: 2, needs: needs, gives: [:"#{which}_loop"], shuts: [tip],
             cautions: %i[cutting sharp_tails], text: :leaf_vine_end_loop, values: { hung: [], side: which })].compact
         end
 
@@ -147,7 +150,12 @@ module Core
           further = format('t%.2f 0', step) * (crossings - 1)
           strands = [-1, 1].map { |up| format('M0 0q%.2f %.2f %.2f 0', step / 2, up * thick * 1.3, step) + further }
           Making::Shape.new(item: wire, role: :line, x: half, y: 0.0, along: 0.0, across: thick, form: :path, path: strands.join,
-            stage: "#{way.positive? ? 'right' : 'left'}_leaves")
+            since: per_side > 1 ? grown(way) : :crossed)
+        end
+
+        # @return [Symbol] the fact that a side has its leaves
+        def grown(way)
+          way.positive? ? :right_leaves : :left_leaves
         end
 
         # Leaves stand above and below in turn, and the wire lies along their outer edge.
@@ -159,8 +167,8 @@ module Core
             out = half + (way * ((BASE.to_mm / 2) + (i * (twist + FOOT).to_mm) + (reach * Math.cos(lean))))
             at = [out.clamp(0.0, fixed_length.to_mm), up * reach * Math.sin(lean)]
             turn = way.positive? ? up * LEAN : 180 - (up * LEAN)
-            stage = i.zero? ? 'first_leaves' : "#{way.positive? ? 'right' : 'left'}_leaves"
-            [edge(part, at, turn, up * way), part_shape(part, :leaf, *at).with(turn: turn)].map { |shape| shape.with(stage: stage) }
+            since = i.zero? ? :first_leaves : grown(way)
+            [edge(part, at, turn, up * way), part_shape(part, :leaf, *at).with(turn: turn)].map { |shape| shape.with(since: since) }
           end
         end
 

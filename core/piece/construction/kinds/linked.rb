@@ -79,13 +79,13 @@ module Core
         def steps(units)
           inner = (parts.size - 1) * units
           joints = units - 1
-          [step('lay_out', 'measuring', 1, adds: %i[unit], values: { units: units }),
-           (step('inside', joining(parts), inner, after: %w[lay_out], adds: %i[unit], values: { parts: parts }) if inner.positive?),
+          [step('lay_out', 'measuring', 1, gives: %i[unit apart], values: { units: units }),
+           (step('inside', joining(parts), inner, needs: %i[apart], gives: %i[unit], values: { parts: parts }) if inner.positive?),
            (step('join', joining(ring ? [ring] : [parts.last, parts.first]), ring ? joints : [joints, 1].max,
-             after: [inner.positive? ? 'inside' : 'lay_out'], adds: %i[unit ring],
+             gives: %i[unit ring], shuts: %i[apart],
              values: { units: units, rings: joints },
              text: join_text) if joints.positive?),
-           step('check_length', 'measuring', 1, after: [joints.positive? ? 'join' : 'lay_out'], checkpoint: true,
+           step('check_length', 'measuring', 1, needs: %i[unit], gives: %i[length], checkpoint: true,
              values: { units: units })].compact
         end
 

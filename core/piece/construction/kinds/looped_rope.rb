@@ -79,14 +79,14 @@ module Core
 
         def steps
           glued = '_glued' if whip_glued
-          [step('cut', 'sealing_rope', 2, cautions: %i[cutting flame], preparable: true),
-           step('try_on', 'trying_on', 1, after: %w[cut], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
-           step('place', 'trying_on', 1, after: %w[try_on], values: { at: whip_at }),
-           step('whip', 'whipping', 1, after: %w[place], adds: %i[line], cautions: whip_glued ? %i[cement] : [],
+          [step('cut', 'sealing_rope', 2, gives: %i[cut], cautions: %i[cutting flame]),
+           step('try_on', 'trying_on', 1, needs: %i[cut], gives: %i[length], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
+           step('place', 'trying_on', 1, needs: %i[length], gives: %i[place], values: { at: whip_at }),
+           step('whip', 'whipping', 1, needs: %i[place], gives: %i[line], cautions: whip_glued ? %i[cement] : [],
              values: { turns: turns, at: whip_at, under: whip_width + Measure::Length.mm(UNDER_MM) }, text: :"looped_rope_whip#{glued}"),
-           step('hide', whip_glued ? 'gluing' : 'trimming', 1, after: %w[whip], waits: whip_glued ? WHIP_MINUTES : 0,
+           step('hide', whip_glued ? 'gluing' : 'trimming', 1, needs: %i[line], gives: %i[hidden], waits: whip_glued ? WHIP_MINUTES : 0,
              text: :"looped_rope_hide#{glued}"),
-           step('cement', 'cementing', 1, after: %w[hide], waits: CEMENT_MINUTES, adds: %i[hook cap], cautions: %i[cement],
+           step('cement', 'cementing', 1, needs: %i[hidden], gives: %i[hook cap], waits: CEMENT_MINUTES, cautions: %i[cement],
              text: :"looped_rope_cement#{'_cap' if cap}")]
         end
 

@@ -105,7 +105,7 @@ module Core
         def ring_ends
           return {} if end_ring.nil?
 
-          %i[first last].to_h { |which| [which, Making::Attachment.new(item: end_ring, opening_step: "#{which}_ring")] }
+          %i[first last].to_h { |which| [which, Making::Attachment.new(item: end_ring, opened_with: :"#{which}_ring")] }
         end
 
         def cut(solution, maker)
@@ -133,18 +133,18 @@ module Core
           beads = row.count { |_, role| role != :bar }
           across = row.filter_map { |part, role| part if role == :bar }
           said = { beads: beads, half: beads / 2, bar_count: across.size, bars_on: across.uniq, open: open_ends }
-          [step('cut', 'memory_cutting', rows, preparable: true, cautions: %i[cutting]),
-           (step('first_loops', 'memory_loop', rows, after: %w[cut], adds: %i[line]) if start == :one_end),
+          [step('cut', 'memory_cutting', rows, gives: %i[cut round], cautions: %i[cutting]),
+           (step('first_loops', 'memory_loop', rows, needs: %i[cut], gives: %i[line first_loops held]) if start == :one_end),
            strung(row, solution, said),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: said),
+           step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: said),
            *ends(said), *rings, *shaped].compact
         end
 
         def strung(row, solution, said)
           from = start == :middle ? '_from_middle' : ''
           held = said[:bar_count].positive? ? '_bars' : ('_rows' if rows > 1)
-          step('string', 'stringing', said[:beads] * rows, after: [start == :middle ? 'cut' : 'first_loops'], values: said,
-            adds: %i[line bead lip bar],
+          step('string', 'stringing', said[:beads] * rows, needs: [start == :middle ? :cut : :held], values: said,
+            gives: %i[line strung bead lip bar loose],
             order: start == :middle ? order.outward(solution.repeats) : row.map(&:first), text: :"memory_coil_string#{from}#{held}")
         end
 
@@ -155,12 +155,13 @@ module Core
 
         def ends(said)
           both = start == :middle
-          [(step('first_bends', 'memory_bend', rows, after: %w[check_length]) if both),
-           step('bend', 'memory_bend', rows, after: [both ? 'first_bends' : 'check_length'], text: bend_text, values: said),
-           step('trim', 'memory_cutting', open_ends, after: %w[bend], values: said, cautions: %i[cutting]),
-           (step('bend_in', 'memory_loop', open_ends, effort: BEND_EFFORT, after: %w[trim]) if bent_ends),
-           step('last_loops', 'memory_loop', open_ends, effort: Strung::SECOND_END_EFFORT, after: [bent_ends ? 'bend_in' : 'trim'],
-             values: said, adds: %i[line], cautions: %i[sharp_tails])]
+          [(step('first_bends', 'memory_bend', rows, needs: %i[length], gives: %i[bent held]) if both),
+           step('bend', 'memory_bend', rows, needs: %i[length held], gives: %i[bent], text: bend_text, values: said),
+           step('trim', 'memory_cutting', open_ends, needs: %i[bent], gives: %i[stub], values: said, cautions: %i[cutting]),
+           (step('bend_in', 'memory_loop', open_ends, effort: BEND_EFFORT, needs: %i[stub]) if bent_ends),
+           step('last_loops', 'memory_loop', open_ends, effort: Strung::SECOND_END_EFFORT, gives: %i[line last_loops],
+             shuts: %i[stub loose],
+             values: said, cautions: %i[sharp_tails])]
         end
 
         def bend_text
@@ -171,13 +172,14 @@ module Core
           return [] if end_ring.nil?
 
           %w[first last].map do |which|
-            step("#{which}_ring", end_ring.kind.to_s, 1, after: [which == 'last' ? 'first_ring' : 'last_loops'], text: :memory_coil_ring,
-              values: { place: which }, adds: %i[ring])
+            step("#{which}_ring", end_ring.kind.to_s, 1, needs: [which == 'last' ? :first_ring : :last_loops, :round],
+              text: :memory_coil_ring,
+              values: { place: which }, gives: [:ring, :"#{which}_ring"])
           end
         end
 
         def shaped
-          shape == :oval ? [step('shape', 'memory_bend', 1, after: [end_ring ? 'last_ring' : 'last_loops'])] : []
+          shape == :oval ? [step('shape', 'memory_bend', 1, needs: %i[last_loops], shuts: %i[round])] : []
         end
 
         def layout(row, solution)
@@ -194,11 +196,11 @@ module Core
           size = (LOOP_LENGTH + wire.thickness).to_mm
           from = at_end.to_mm
           half = LOOP_LENGTH.to_mm / 2
-          first = start == :middle ? 'last_loops' : 'first_loops'
-          loops = [[from - half, first], [length - from + half, 'last_loops']].map do |x, stage|
-            Making::Shape.new(item: wire, role: :line, x: x, y: y_mm, along: size, across: size, form: :ring, stage: stage)
+          first = start == :middle ? :last_loops : :first_loops
+          loops = [[from - half, first], [length - from + half, :last_loops]].map do |x, since|
+            Making::Shape.new(item: wire, role: :line, x: x, y: y_mm, along: size, across: size, form: :ring, since: since)
           end
-          [line_shape(wire, length - (from * 2), y_mm, from: from).with(stage: 'string'), *loops]
+          [line_shape(wire, length - (from * 2), y_mm, from: from).with(since: :strung), *loops]
         end
 
         # They hang in the loops.
@@ -206,8 +208,8 @@ module Core
           return [] if end_ring.nil?
 
           half = end_ring.linked.to_mm / 2
-          { 'first_ring' => half, 'last_ring' => solution.length.to_mm - half }.map { |stage, x|
-            part_shape(end_ring, :ring, x).with(stage: stage)
+          { first_ring: half, last_ring: solution.length.to_mm - half }.map { |since, x|
+            part_shape(end_ring, :ring, x).with(since: since)
           }
         end
 

@@ -70,7 +70,7 @@ module Core
           Making::WorkUp.new(parts: given(solution.repeats) + plain_end.parts(2), cuts: [cut(made, solution, maker)],
             steps: steps(made, solution), joins: through(line, shares) + made.joins,
             drawing: Lazy.new { layout(beads, solution) }, lengths: lengths(solution),
-            ends: { first: hanging_end(plain_end, 'first_end'), last: hanging_end(plain_end, 'second_end') })
+            ends: { first: hanging_end(plain_end, :first_end), last: hanging_end(plain_end, :last_end) })
         end
 
         # @return [Array<Making::PartUse>] what is strung, and the few more to choose from
@@ -98,15 +98,15 @@ module Core
         def steps(made, solution)
           number = solution.repeats
           spun = strung_by == :spinner
-          [step('cut', 'cutting_line', 1, preparable: true, cautions: %i[cutting]),
-           closing(step('first_end', way.technique, 1, after: %w[cut], text: :strung_first_end), made, through: 0, bare: true),
-           step('string', spun ? 'spinning' : 'stringing', number, after: %w[first_end], adds: %i[line bead],
+          [step('cut', 'cutting_line', 1, gives: %i[cut], cautions: %i[cutting]),
+           closing(step('first_end', way.technique, 1, needs: %i[cut], text: :strung_first_end), made, through: 0, bare: true),
+           step('string', spun ? 'spinning' : 'stringing', number, needs: %i[first_end], gives: %i[line bead loose],
              effort: spun ? 1 : Strung::SMALL_EFFORT, values: { beads: number, strung: strung(solution) },
              text: :"mixed_string#{'_spun' if spun}"),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { strung: strung(solution) }),
-           closing(step('second_end', way.technique, 1, effort: Strung::SECOND_END_EFFORT, after: %w[check_length],
+           step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: { strung: strung(solution) }),
+           closing(step('second_end', way.technique, 1, effort: Strung::SECOND_END_EFFORT, needs: %i[length],
              values: { circle: :row }, text: :strung_second_end), made),
-           *end_steps(made, 2, after: %w[second_end])]
+           *end_steps(made, 2)]
         end
 
         def layout(beads, solution)

@@ -79,7 +79,8 @@ module Core
         # Each after the one before it, as it was written.
         def steps
           work.each_with_index.map do |one, i|
-            step("work_#{i + 1}", one.technique, one.repeats, after: i.zero? ? [] : ["work_#{i}"], checkpoint: one.checkpoint,
+            step("work_#{i + 1}", one.technique, one.repeats, needs: i.zero? ? [] : [:"done_#{i}"],
+              gives: [:"done_#{i + 1}", *(%i[part line] if i.zero?)], checkpoint: one.checkpoint,
               values: { words: one.words })
               .with(text: :own_work)
           end

@@ -115,7 +115,7 @@ module Core
           joins = pieces.flat_map { |piece| through(piece.wire, [piece.petal.bead]) }
           Making::WorkUp.new(parts: parts, cuts: cuts(maker), steps: steps, joins: joins,
             cards: Lazy.new { pieces.map { |piece| row_card(piece.role, piece.petal, piece.number * heads) } },
-            drawing: Lazy.new { layout }, ends: { first: Making::Attachment.new(item: wire, closing_step: 'bind') },
+            drawing: Lazy.new { layout }, ends: { first: Making::Attachment.new(item: wire, shut_with: :bound) },
             lengths: Making::Lengths.new(beaded: fixed_length,
               working: [term(:flower, Measure::Length.mm(top.reach)), term(:stem, stem)]))
         end
@@ -151,21 +151,21 @@ module Core
         def steps
           worked = pieces.flat_map { |piece| petal_steps(piece.role, piece.petal, piece.number, piece.wire, piece.technique) }
           ring = top.frame? ? [] : [ring_step(:petal, petals)]
-          last = pieces.map { |piece| ring.any? && piece.role == :petal ? 'close_ring' : "cut_#{piece.role}" }
-          [*worked, *ring, (step('cut_stem', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) if stem_wire),
-           step('check', 'measuring', 1, after: last, checkpoint: true, values: { petals: petals }), bind_step,
-           (step('tape', 'stem_taping', 1, after: %w[bind]) if tape)]
+          [*worked, *ring, (step('cut_stem', 'cutting_wire', 1, gives: %i[stem], cautions: %i[cutting]) if stem_wire),
+           step('check', 'measuring', 1, needs: pieces.map { |piece| :"#{piece.role}_made" }, gives: %i[checked],
+             checkpoint: true, values: { petals: petals }), bind_step,
+           (step('tape', 'stem_taping', 1, needs: %i[bare_stem]) if tape)]
             .compact.map { |one| one.with(repeats: one.repeats * heads, alike: heads) } + bunch
         end
 
         def bind_step
-          step('bind', 'twisting', 1, line: wire, after: ['check', *('cut_stem' if stem_wire)], adds: %i[line],
+          step('bind', 'twisting', 1, line: wire, needs: [:checked, *(:stem if stem_wire)], gives: %i[line bound bare_stem],
             text: stem_wire ? :spray_bind : :spray_bind_wires, cautions: %i[sharp_tails work_hardening])
         end
 
         # What is done once for all flowers.
         def bunch
-          heads > 1 ? [step('bunch', 'twisting', 1, line: wire, after: [tape ? 'tape' : 'bind'], values: { heads: heads })] : []
+          heads > 1 ? [step('bunch', 'twisting', 1, line: wire, shuts: %i[bare_stem], values: { heads: heads })] : []
         end
 
         # Each flower beside the other; its stem lies along the piece.
@@ -181,7 +181,7 @@ module Core
         def piece_shapes(piece, y_mm)
           (0...piece.number).flat_map do |number|
             at, angle = place(piece, number, y_mm)
-            turned(piece.petal, piece.role, angle, at: at).map { |shape| at_its_step(shape, piece.role, number) }
+            turned(piece.petal, piece.role, angle, at: at).map { |shape| at_its_step(shape, piece.petal, piece.role, number) }
           end
         end
 

@@ -118,7 +118,7 @@ module Core
         end
 
         def both_ends
-          %i[first last].to_h { |place| [place, hanging_end(plain_end, 'ends', hanging: lines * layers)] }
+          %i[first last].to_h { |place| [place, hanging_end(plain_end, :"#{place}_end", hanging: lines * layers)] }
         end
 
         # The same for all who have as many stations, however far apart. @return [(Array<PartUse>, Array<StepUse>)]
@@ -146,14 +146,14 @@ module Core
 
         def steps(total)
           snug = holder.kind != :crimp
-          [step('cut', 'cutting_line', lines * layers, preparable: true, cautions: %i[cutting]),
-           step('mark', 'measuring', layers, after: %w[cut], values: { stations: total },
+          [step('cut', 'cutting_line', lines * layers, gives: %i[cut], cautions: %i[cutting]),
+           step('mark', 'measuring', layers, needs: %i[cut], gives: %i[places], values: { stations: total },
              text: layers > 1 ? :stations_mark_layers : :stations_mark),
-           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, after: %w[mark], adds: %i[line bead holder],
+           step(snug ? 'set_snug' : 'set_crimped', snug ? 'stringing' : 'station', total, needs: %i[places], gives: %i[line bead holder],
              values: { stations: total, station: Making::FromBag.new(parts: station.expand) }, effort: snug ? held.size + PLACING : 1),
-           step('check_length', 'measuring', 1, after: [snug ? 'set_snug' : 'set_crimped'], checkpoint: true, values: { stations: total }),
-           closing(step('ends', way.technique, closed_ends, after: %w[check_length]), plain_end),
-           *end_steps(plain_end, closed_ends, after: %w[ends])]
+           step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: { stations: total }),
+           closing(step('ends', way.technique, closed_ends, needs: %i[length]), plain_end),
+           *end_steps(plain_end, closed_ends)]
         end
 
         def joins

@@ -68,7 +68,7 @@ module Core
 
         def anchors(beads, solution)
           origins = beside_knot(hider && 'hider', pattern.origins(solution.repeats, 'pattern'))
-          bead_anchors(beads.map(&:first).zip(origins), elastic, closing_step: 'knot')
+          bead_anchors(beads.map(&:first).zip(origins), elastic, shut_with: :knotted)
         end
 
         def cut(solution, maker)
@@ -83,15 +83,16 @@ module Core
         end
 
         def steps(beads, solution)
-          [step('cut', 'cutting_line', 1, preparable: true),
-           step('pre_stretch', 'pre_stretching', 1, after: %w[cut]),
-           step('stop_end', 'bead_stopper', 1, after: %w[pre_stretch], keeps: { 'bead_stopper' => 'knot' }),
-           step('string', 'stringing', beads.size, after: %w[stop_end], adds: %i[line bead hider],
+          [step('cut', 'cutting_line', 1, gives: %i[cut]),
+           step('pre_stretch', 'pre_stretching', 1, needs: %i[cut], gives: %i[stretched]),
+           step('stop_end', 'bead_stopper', 1, needs: %i[stretched], gives: %i[stopped], keeps: { 'bead_stopper' => :stopped }),
+           step('string', 'stringing', beads.size, needs: %i[stopped], gives: %i[line bead hider loose],
              values: { beads: beads.size, strung: solution.length }, text: worded(:string, (if hider
                                                                                               hider_at.to_s.delete_prefix('strung')
                                                                                             end)), order: beads),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: beads.size }),
-           step('knot', KNOTS.fetch(tied), 1, after: %w[check_length], text: :"stretch_knot_#{tied}"), *finishing]
+           step('check_length', 'measuring', 1, needs: %i[line], gives: %i[length], checkpoint: true, values: { beads: beads.size }),
+           step('knot', KNOTS.fetch(tied), 1, needs: %i[length], gives: %i[knotted], shuts: %i[stopped loose],
+             text: :"stretch_knot_#{tied}"), *finishing]
         end
 
         # @return [Symbol] a key of KNOTS
@@ -102,13 +103,12 @@ module Core
         end
 
         def finishing
-          glue = ->(after) {
- step('glue', 'gluing', 1, after: after, waits: GLUE_MINUTES, cautions: %i[cement], text: worded(:glue, *glued)) }
-          trim = ->(after) { step('trim', 'trimming', 2, after: after, cautions: %i[cutting], text: worded(:trim, *trimmed)) }
+          glue = step('glue', 'gluing', 1, needs: %i[knotted], waits: GLUE_MINUTES, cautions: %i[cement], text: worded(:glue, *glued))
+          trim = step('trim', 'trimming', 2, needs: %i[knotted], cautions: %i[cutting], text: worded(:trim, *trimmed))
           case finish
-          when :glue_then_trim then [glue.(%w[knot]), trim.(%w[glue])]
-          when :trim_then_glue then [trim.(%w[knot]), glue.(%w[trim])]
-          else [trim.(%w[knot])]
+          when :glue_then_trim then [glue.with(gives: %i[glued]), trim.with(needs: %i[glued])]
+          when :trim_then_glue then [trim.with(gives: %i[trimmed]), glue.with(needs: %i[trimmed])]
+          else [trim]
           end
         end
 

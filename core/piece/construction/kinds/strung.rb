@@ -116,17 +116,17 @@ module Core
 
         def steps(beads, made, solution)
           beads = beads.map(&:first)
-          first_row = start == :first_end ? end_steps(made.first, strands, after: [tail_free(made.first)], which: :first) : []
+          first_row = start == :first_end ? end_steps(made.first, strands, needs: tail_free(made.first), which: :first) : []
           work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads,
             length: bare(solution), strung: bare(solution) - (plain_end.parts_length * 2), made: made).to_a
           work = work.map { |step| step.with(values: said.merge(step.values)) }.map { |step| closed(step, made) }
           open_ends = start == :first_end ? strands : 2 * strands
-          work + first_row + end_steps(made.last, open_ends, after: %w[second_end])
+          work + first_row + end_steps(made.last, open_ends)
         end
 
-        # @return [String] the step after which the first tail is snipped: beads are strung over one that they hide
+        # @return [Symbol] what must be so before the first tail is snipped: beads are strung over one that they hide
         def tail_free(made)
-          made.sharing.positive? ? 'string' : 'first_end'
+          made.sharing.positive? ? :bead : :first_end
         end
 
         def closed(step, made)
@@ -175,12 +175,12 @@ module Core
         end
 
         def attached
-          { first: hanging_end(plain_end, 'first_end', hanging: strands),
-            last: hanging_end(plain_end, 'second_end', hanging: strands) }
+          { first: hanging_end(plain_end, :first_end, hanging: strands),
+            last: hanging_end(plain_end, :last_end, hanging: strands) }
         end
 
         def anchors(beads, solution)
-          bead_anchors(beads.map(&:first).zip(origins(solution)), line, closing_step: 'second_end', start: plain_end.length.to_mm)
+          bead_anchors(beads.map(&:first).zip(origins(solution)), line, shut_with: :last_end, start: plain_end.length.to_mm)
         end
 
         # @return [Array<String, nil>] where in its patterns each part of #sequence comes from

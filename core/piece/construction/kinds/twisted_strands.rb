@@ -86,7 +86,7 @@ module Core
           Making::WorkUp.new(parts: tally(beads, strands) + [*plain_end.parts(2 * strands), count(ring, 1, :ring)],
             cuts: [cut(made, solution, maker)], steps: steps(row, made, solution), joins: joins(row, made), lengths: lengths(solution),
             drawing: Lazy.new { layout(beads, hanging(solution.length).to_mm) },
-            ends: { first: Making::Attachment.new(item: ring, opening_step: 'hang') })
+            ends: { first: Making::Attachment.new(item: ring, opened_with: :hung) })
         end
 
         def cut(made, solution, maker)
@@ -101,16 +101,17 @@ module Core
         end
 
         def steps(beads, made, solution)
-          done = end_steps(made.last, 2 * strands, after: %w[second_loops])
-          [step('cut', 'cutting_line', strands, preparable: true, cautions: %i[cutting]),
-           closing(step('first_loops', way.technique, strands, after: %w[cut]), made.first, through: 0, bare: true),
-           step('string', 'stringing', beads.size * strands, after: %w[first_loops], values: { beads: beads.size }, order: beads),
-           closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, after: %w[string]), made.last),
-           step('compare', 'measuring', 1, after: %w[second_loops], checkpoint: true, values: { length: solution.length }),
+          done = end_steps(made.last, 2 * strands)
+          [step('cut', 'cutting_line', strands, gives: %i[cut], cautions: %i[cutting]),
+           closing(step('first_loops', way.technique, strands, needs: %i[cut]), made.first, through: 0, bare: true),
+           step('string', 'stringing', beads.size * strands, needs: %i[first_end], gives: %i[line bead loose],
+             values: { beads: beads.size }, order: beads),
+           closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, needs: %i[bead]), made.last),
+           step('compare', 'measuring', 1, needs: %i[last_end], gives: %i[length], checkpoint: true, values: { length: solution.length }),
            *done,
-           step('open', 'ring', 1, after: ['compare', *done.last(1).map(&:key)]),
-           step('twist', 'twisting', 1, after: %w[open], values: { turned: turns, turned_by: turn }),
-           step('hang', 'ring', 1, after: %w[twist], values: { loops: 2 * strands, hung: [] })]
+           step('open', 'ring', 1, needs: [:length, *done.last&.gives], gives: %i[ring_open]),
+           step('twist', 'twisting', 1, needs: %i[ring_open], gives: %i[twisted], values: { turned: turns, turned_by: turn }),
+           step('hang', 'ring', 1, needs: %i[twisted], gives: %i[ring hung], values: { loops: 2 * strands, hung: [] })]
         end
 
         def joins(beads, made)

@@ -55,8 +55,8 @@ module Core
           parts = row.map { |part, side| [part, side.negative? ? :left : :right] }
           Making::WorkUp.new(parts: tally(parts), cuts: [cut(solution, row, maker)],
             steps: steps(row.size, solution), joins: through(wire, row.map(&:first)), drawing: Lazy.new { layout(row, solution) },
-            lengths: lengths(solution), ends: { first: Making::Attachment.new(item: wire, closing_step: 'first_loop'),
-            last: Making::Attachment.new(item: wire, closing_step: 'last_loop') })
+            lengths: lengths(solution), ends: { first: Making::Attachment.new(item: wire, shut_with: :first_loop),
+            last: Making::Attachment.new(item: wire, shut_with: :last_loop) })
         end
 
         # Each wire runs the whole vine, and out and back round half of the beads.
@@ -74,13 +74,14 @@ module Core
         end
 
         def steps(number, solution)
-          [step('cut', 'cutting_wire', 2, preparable: true, cautions: %i[cutting]),
-           step('first_loop', 'simple_loop', 1, wires: 2, after: %w[cut]),
-           step('twist', 'twisting_pairs', number, after: %w[first_loop], adds: %i[line left right], values: { beads: number, gap: gap },
+          [step('cut', 'cutting_wire', 2, gives: %i[cut], cautions: %i[cutting]),
+           step('first_loop', 'simple_loop', 1, wires: 2, needs: %i[cut], gives: %i[first_loop]),
+           step('twist', 'twisting_pairs', number, needs: %i[first_loop], gives: %i[line left right], values: { beads: number, gap: gap },
              cautions: %i[work_hardening]),
-           step('check_length', 'measuring', 1, after: %w[twist], checkpoint: true, values: { beads: number, length: solution.length }),
-           step('last_loop', 'simple_loop', 1, wires: 2, after: %w[check_length]),
-           step('trim', 'trimming', 2, after: %w[last_loop], cautions: %i[cutting sharp_tails])]
+           step('check_length', 'measuring', 1, needs: %i[line], gives: %i[length], checkpoint: true,
+             values: { beads: number, length: solution.length }),
+           step('last_loop', 'simple_loop', 1, wires: 2, needs: %i[length], gives: %i[last_loop]),
+           step('trim', 'trimming', 2, needs: %i[last_loop], cautions: %i[cutting sharp_tails])]
         end
 
         def layout(row, solution)

@@ -65,8 +65,8 @@ module Core
           Making::WorkUp.new(parts: parts(solution.repeats), cuts: [cut(made, solution, maker)],
             steps: steps(made, solution.repeats), joins: joins(made), drawing: Lazy.new { layout(solution) },
             lengths: lengths(solution), ends: %i[first last].to_h { |place| [place,
-            Making::Attachment.new(item: link || connector, opening_step: ('links' if link && !link.soldered), loose: link.nil?)] },
-            anchors: Lazy.new { [Making::Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, closing_step: 'second_ends')] })
+            Making::Attachment.new(item: link || connector, opened_with: (:linked if link && !link.soldered), loose: link.nil?)] },
+            anchors: Lazy.new { [Making::Anchor.new(item: bead, x: solution.length.to_mm / 2, y: 0.0, shut_with: :last_end)] })
         end
 
         def parts(repeats)
@@ -100,15 +100,16 @@ module Core
 
         def steps(made, repeats)
           small = between.expand.size * gaps(repeats) * lines
-          [step('cut_lines', 'cutting_line', lines, preparable: true, cautions: %i[cutting]),
-           closing(step('first_ends', way.technique, lines, after: %w[cut_lines]), made, through: 0, bare: true),
-           step('string', 'stringing', repeats + small, after: %w[first_ends], adds: %i[line bead between],
+          [step('cut_lines', 'cutting_line', lines, gives: %i[cut], cautions: %i[cutting]),
+           closing(step('first_ends', way.technique, lines, needs: %i[cut], gives: [:connector, *(:link if link&.soldered)]),
+             made, through: 0, bare: true),
+           step('string', 'stringing', repeats + small, needs: %i[first_end], gives: %i[line bead between loose],
              effort: Rational((repeats * lines) + small, repeats + small),
              values: { beads: repeats, small: small, lines: lines }, text: string_words),
-           step('check_length', 'measuring', 1, after: %w[string], checkpoint: true, values: { beads: repeats }),
-           closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, after: %w[check_length]), made),
-           (step('links', 'ring', 2, after: %w[second_ends]) if link && !link.soldered),
-           *end_steps(made, 2 * lines, after: %w[second_ends])].compact
+           step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: { beads: repeats }),
+           closing(step('second_ends', way.technique, lines, effort: Strung::SECOND_END_EFFORT, needs: %i[length]), made),
+           (step('links', 'ring', 2, needs: %i[last_end], gives: %i[link linked]) if link && !link.soldered),
+           *end_steps(made, 2 * lines)].compact
         end
 
         def joins(made)

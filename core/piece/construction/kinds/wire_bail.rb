@@ -72,12 +72,12 @@ module Core
         end
 
         def steps
-          [step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]),
-           step('wind', 'shank_bail', 1, after: %w[cut], adds: %i[line button],
+          [step('cut', 'cutting_wire', 1, gives: %i[cut], cautions: %i[cutting]),
+           step('wind', 'shank_bail', 1, needs: %i[cut], gives: %i[line button],
              values: { turns: turns, bail_turns: bail_turns, bail: bail }),
-           step('coil', 'close_coil', second_coil ? 2 : 1, effort: Rational(1, 2), after: %w[wind]),
-           step('trim', 'trimming', 2, after: %w[coil], cautions: %i[cutting sharp_tails]),
-           step('check', 'measuring', 1, after: %w[trim], checkpoint: true)]
+           step('coil', 'close_coil', second_coil ? 2 : 1, effort: Rational(1, 2), needs: %i[button], gives: %i[coiled]),
+           step('trim', 'trimming', 2, needs: %i[coiled], gives: %i[trimmed], cautions: %i[cutting sharp_tails]),
+           step('check', 'measuring', 1, needs: %i[trimmed], checkpoint: true)]
         end
 
         def layout

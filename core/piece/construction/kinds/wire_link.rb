@@ -157,7 +157,7 @@ module Core
         end
 
         def wire_end(place)
-          Making::Attachment.new(item: eye(place), closing_step: "#{place}_eye")
+          Making::Attachment.new(item: eye(place), shut_with: :"#{place}_eye")
         end
 
         # An eye with wraps is closed for good; a simple one has a gap.
@@ -191,7 +191,7 @@ module Core
 
           half = inner_at(:last).to_mm / 2
           [Making::Anchor.new(item: eye(:last).with(quarter_turned: quarter_turned), x: fixed_length.to_mm - half,
-            y: eye_part(:last).outer.to_mm / 2, reach: half, closing_step: 'last_eye')]
+            y: eye_part(:last).outer.to_mm / 2, reach: half, shut_with: :last_eye)]
         end
 
         def cuts(maker)
@@ -220,7 +220,7 @@ module Core
           half = inner_at(place).to_mm / 2
           middle = turned ? edge + standing(place).to_mm - half : edge + half
           Making::Shape.new(item: eye_part(place), role: :line, x: middle, y: 0.0, along: size, across: size, form: :ring,
-            stage: "#{place}_eye")
+            since: :"#{place}_eye")
         end
 
         def pin_shape

@@ -42,7 +42,7 @@ module Core
         def work_up(_solution, maker)
           Making::WorkUp.new(parts: [count(drop, 1, :drop)], cuts: [cut(maker)], steps: steps, joins: through(wire, [drop]),
             drawing: Lazy.new { layout }, lengths: Making::Lengths.new(beaded: fixed_length, working: working),
-            ends: { first: Making::Attachment.new(item: eye, closing_step: 'loop') })
+            ends: { first: Making::Attachment.new(item: eye, shut_with: :loop) })
         end
 
         def working
@@ -69,11 +69,11 @@ module Core
         end
 
         def steps
-          [step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]),
-           step('thread', 'stringing', 1, after: %w[cut], adds: %i[drop]),
-           step('loop', 'wrapping_drop', 1, after: %w[thread], adds: %i[line], values: { hung: [] },
+          [step('cut', 'cutting_wire', 1, gives: %i[cut], cautions: %i[cutting]),
+           step('thread', 'stringing', 1, needs: %i[cut], gives: %i[drop loose]),
+           step('loop', 'wrapping_drop', 1, needs: %i[drop], gives: %i[line loop], shuts: %i[loose], values: { hung: [] },
              pictured: Making::WireEye.new(thickness: wire.thickness, inside: inner, wraps: neck_turns, beside: drop, through: false)),
-           step('check', 'measuring', 1, after: %w[loop], checkpoint: true)]
+           step('check', 'measuring', 1, needs: %i[loop], checkpoint: true)]
         end
 
         def layout

@@ -58,25 +58,26 @@ module Core
           end
 
           def closing_steps
-            after = snug == :tight_once_tried_on ? %w[check_length snug] : %w[check_length]
-            return glued_ends(after) if closure == :cord_ends
-            return hooked(after) if closure == :hook
+            return glued_ends if closure == :cord_ends
+            return hooked if closure == :hook
 
-            close = closing_step(after)
-            stop = stop_step(close) if closure == :slider && free_tail
-            [close, stop, step('trim', 'trimming', cords, after: [(stop || close).key], cautions: %i[cutting])].compact
+            [closing_step, (stop_step if closure == :slider && free_tail),
+             step('trim', 'trimming', cords, shuts: %i[tails], cautions: %i[cutting])].compact
           end
 
-          def stop_step(close)
-            step('stop', 'stop_knot', stop_knots, after: [close.key], text: :"knotted_cord_stop#{'_bead' if stop_bead}")
+          def stop_step
+            step('stop', 'stop_knot', stop_knots, needs: %i[tails], gives: %i[stop], text: :"knotted_cord_stop#{'_bead' if stop_bead}")
           end
+
+          # Knots that were left soft are drawn tight before the ends are closed.
+          CLOSES = { needs: %i[length], shuts: %i[soft] }.freeze
 
           # The last knot is pulled when the piece was tried on.
-          def hooked(after)
-            [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, after: after, adds: %i[hook], values: { all: cords + 1 },
+          def hooked
+            [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, **CLOSES, gives: %i[hook], values: { all: cords + 1 },
               text: :knotted_cord_close_hook),
-             step('fit', 'trying_on', 1, after: %w[close], checkpoint: true),
-             step('trim', 'trimming', cords, after: %w[fit], cautions: %i[cutting], values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
+             step('fit', 'trying_on', 1, needs: %i[hook], gives: %i[fitted], checkpoint: true),
+             step('trim', 'trimming', cords, needs: %i[fitted], cautions: %i[cutting], values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
                text: :knotted_cord_trim_left)]
           end
 
@@ -86,16 +87,16 @@ module Core
           end
 
           # Bound and trimmed, they go into the ends together.
-          def glued_ends(after)
-            [step('trim', 'trimming', cords, after: after, cautions: %i[cutting], text: :knotted_cord_trim_first),
-             step('glue', 'gluing', 2, after: %w[trim], adds: %i[cord_end], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
+          def glued_ends
+            [step('trim', 'trimming', cords, **CLOSES, gives: %i[trimmed], cautions: %i[cutting], text: :knotted_cord_trim_first),
+             step('glue', 'gluing', 2, needs: %i[trimmed], gives: %i[cord_end], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
           end
 
-          def closing_step(after)
-            return step('slide', 'slider_threading', 2, after: after, adds: %i[slider]) if closure == :slider && slider
+          def closing_step
+            return step('slide', 'slider_threading', 2, **CLOSES, gives: %i[slider tails]) if closure == :slider && slider
 
             ends = starts_with_loop? ? 1 : 2
-            step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', ends, after: after, adds: %i[button],
+            step('close', closure == :slider ? 'slider_knot' : 'overhand_knot', ends, **CLOSES, gives: %i[button tails],
               effort: Strung::SECOND_END_EFFORT,
               text: :"knotted_cord_close_#{starts_with_loop? ? :button : closure}")
           end

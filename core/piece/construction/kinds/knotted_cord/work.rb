@@ -12,14 +12,13 @@ module Core
             technique = knot == :barrel ? 'barrel_knot' : 'overhand_knot'
             knots = row_knots(repeats) + lane_knots(repeats).sum
             beads = items(repeats).size
-            [step('cut', 'cutting_line', cords - folded, preparable: true, text: cut_words),
-             step('gather', 'measuring', 1, after: %w[cut], text: gather_words, values: { count: folded }),
+            [step('cut', 'cutting_line', cords - folded, gives: %i[cut], text: cut_words),
+             step('gather', 'measuring', 1, needs: %i[cut], gives: %i[bare], text: gather_words, values: { count: folded }),
              *start_loop,
-             step('knot', technique, [knots, 1].max, adds: %i[line bead small], text: knot_words,
-               after: [starts_with_loop? ? 'start_loop' : 'gather'],
+             step('knot', technique, [knots, 1].max, gives: %i[line bead small knotted soft], shuts: %i[bare], text: knot_words,
                values: { beads: beads, knots: knots, small: smalls(repeats), **middle(repeats),
                  smalls: Making::FromBag.new(parts: [small_bead, other_small_bead].compact) }, order: items(repeats)),
-             step('check_length', 'measuring', 1, after: %w[knot], checkpoint: true, values: { beads: beads }),
+             step('check_length', 'measuring', 1, needs: %i[line], gives: %i[length], checkpoint: true, values: { beads: beads }),
              *snug_step(knots), *closing_steps]
           end
 
@@ -28,7 +27,7 @@ module Core
             return [] unless starts_with_loop?
 
             text = closure == :hook ? :knotted_cord_start_loop_hook : :knotted_cord_start_loop
-            [step('start_loop', 'overhand_knot', 1, after: %w[gather], text: text)]
+            [step('start_loop', 'overhand_knot', 1, needs: %i[bare], gives: %i[start_loop], text: text)]
           end
 
           # @return [Hash{Symbol=>Catalogue::Part}] what stands in the middle, where the work starts there
@@ -64,7 +63,8 @@ module Core
           def snug_step(knots)
             return [] if snug == :tight_at_once || knots.zero?
 
-            [step('snug', 'trying_on', 1, effort: Rational(knots, SNUG_A_MINUTE), after: %w[check_length], values: { knots: knots })]
+            needs = snug == :tight_once_tried_on ? %i[length soft] : %i[length]
+            [step('snug', 'trying_on', 1, effort: Rational(knots, SNUG_A_MINUTE), needs: needs, values: { knots: knots })]
           end
         end
       end

@@ -12,12 +12,13 @@ module Core
           private
 
           def steps(maker)
-            [(step('cut', 'cutting_wire', 1, preparable: true, cautions: %i[cutting]) unless last == :pin),
-             (eye_step('last_eye', :last, maker, after: %w[cut], adds: %i[line], pictured: pictured(:last)) unless last == :pin),
+            [(step('cut', 'cutting_wire', 1, gives: %i[cut], cautions: %i[cutting]) unless last == :pin),
+             (eye_step('last_eye', :last, maker, needs: %i[cut], gives: %i[line last_eye], pictured: pictured(:last)) unless last == :pin),
              (string_step if beads.any?),
-             eye_step('first_eye', :first, maker, after: [beads.any? ? 'string' : 'last_eye'], cautions: %i[cutting], adds: %i[line],
+             eye_step('first_eye', :first, maker, needs: last == :pin ? [] : %i[last_eye], gives: %i[line first_eye],
+               shuts: %i[loose], cautions: %i[cutting],
                pictured: pictured(:first, beads.first)),
-             step('check', 'measuring', 1, after: %w[first_eye], checkpoint: true, values: { also: eyes_stand },
+             step('check', 'measuring', 1, needs: %i[first_eye], checkpoint: true, values: { also: eyes_stand },
                text: :"wire_link_check#{'_bare' if beads.empty?}")].compact
           end
 
@@ -57,7 +58,7 @@ module Core
           def string_step
             threaded = beads.reverse
             few = threaded.chunk_while { |a, b| a == b }.count <= FEW
-            step('string', 'stringing', beads.size, after: [last == :pin ? nil : 'last_eye'].compact, adds: %i[bead pin],
+            step('string', 'stringing', beads.size, needs: last == :pin ? [] : %i[last_eye], gives: %i[bead pin loose],
               values: { bead: beads.first, threaded: Making::FromBag.new(parts: threaded), also: mouths(threaded) },
               order: few ? [] : threaded, text: :"wire_link_string#{'_pin' if last == :pin}#{'_many' unless few}")
           end
