@@ -17,6 +17,8 @@ module Formats
           mirrored: step.key.include?('/first') ^ left_handed).to_s)
       when Core::Making::WireEye
         Picture.new(svg: EyeSvg.new(step.pictured, title: title, hung: EndSvg.hung_in(step), mirrored: left_handed).to_s)
+      when Core::Making::CordEnd
+        Picture.new(svg: CordEndSvg.new(step.pictured, title: title, mirrored: step.key.include?('/start') ^ left_handed).to_s)
       when Core::Making::PegBoard
         board = PegBoardSvg.new(step.pictured, mirrored: left_handed)
         Picture.new(svg: board.to_s, true_mm: board.wide_mm)

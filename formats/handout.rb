@@ -8,8 +8,13 @@ module Formats
     # @param items texts, or StepList::Steps
     # @param svg a drawing
     # @param caption below it
+    # @param wide [Float, nil] millimetres that a drawing is wide on paper, nil where it takes all there is
     # @param from the number of its first step
-    Block = Core::Value.define(:kind, text: '', items: [].freeze, svg: nil, caption: '', from: 1)
+    Block = Core::Value.define(:kind, text: '', items: [].freeze, svg: nil, caption: '', from: 1, wide: nil)
+
+    # The ruler of a piece that is drawn at true size: as long as the paper allows.
+    TRUE_SPAN = TrueSize::Sheet::WIDEST - (2 * PieceSvg::MARGIN)
+
     # @param plan [Core::Planning::Plan] @param person [Core::Planning::PersonPlan] @param span [Float] the ruler all drawings share, in
     #   millimetres
     # @param lit [Boolean] whether the piece as it is worn is drawn with light on it
@@ -37,7 +42,7 @@ module Formats
     private
 
     def fitted
-      [block(:drawing, svg: drawing(@person.piece.layout, marks: FinishedSize.marks(@person.piece, @unit))), block(:text, sizes),
+      [drawn, block(:text, sizes),
        *care, *bag, *loading, *disc, *steps, *threads, *spared, block(:small, own('local_rules'))]
     end
 
@@ -123,8 +128,20 @@ module Formats
       by.positive? ? " (#{Wording.say('size_doubt', unit: @unit, by: by)})" : ''
     end
 
-    def drawing(layout, **options)
-      PieceSvg.new(layout, title: @person.attendee.name, span_mm: @span, unit: @unit, **options).to_s
+    # At true size where the paper allows, for all of one class alike.
+    def drawn
+      piece = @person.piece
+      svg = PieceSvg.new(piece.layout, title: @person.attendee.name, span_mm: true_size? ? TRUE_SPAN : @span, unit: @unit,
+        marks: FinishedSize.marks(piece, @unit), true_size: true_size?).to_s
+      Block.new(kind: :drawing, svg: svg, caption: own(true_size? ? 'true_size' : 'drawn_smaller'),
+        wide: (TrueSize::Sheet::WIDEST if true_size?))
+    end
+
+    def true_size?
+      return @true_size unless @true_size.nil?
+
+      shapes = @plan.people.select(&:fitted?).flat_map { |one| one.piece.layout }
+      @true_size = shapes.all? { |shape| shape.x.abs + (shape.along / 2) <= TRUE_SPAN + PieceSvg::MARGIN }
     end
 
     def bag

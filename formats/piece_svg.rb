@@ -34,9 +34,11 @@ module Formats
     # @param centre [Float, nil] where the middle lies, to be marked
     # @param lit [Boolean] with light on it, as it looks in the hand; the page or file then needs Light.definitions
     # @param handles [#call, nil] of a shape that can be chosen: whether it is; nil where none can
+    # @param true_size [Boolean] whether it is printed so that a millimetre of it is a millimetre on paper
     # @param shared [SharedShapes, nil] where outlines are drawn once for several drawings
     def initialize(layout, title:, span_mm:, unit: :mm, marks: [], labels: true, ruler: true, shared: nil, centre: nil, pins: [],
-                   lit: false, handles: nil)
+                   lit: false, handles: nil, true_size: false)
+      @true_size = true_size
       @layout = layout
       @title = title
       @span = span_mm
@@ -89,7 +91,7 @@ module Formats
     def to_s(standalone: false)
       top = -half_height - marks_height - pins_height
       height = half_height - top + (@ruler ? RULER * scale : 1)
-      root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece")
+      root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece#{' at-true-size' if @true_size}")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" ) +
              root.to_s if standalone
       %(<svg #{root}>#{Light.definitions if standalone && @lit}#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)

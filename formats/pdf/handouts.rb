@@ -53,7 +53,7 @@ module Formats
         when :worn then worn(block.svg)
         when :title then rich("<b>#{block.text}</b>", size: 20)
         when :heading then heading(block.text, size: 13 * @scale)
-        when :drawing then pdf.move_down(6) && drawing(block.svg)
+        when :drawing then head(block)
         when :ticks then ticks(block.items)
         when :steps then block.items.each_with_index { |step, index| step(step, block.from + index) }
         when :figure then figure(block)
@@ -62,6 +62,13 @@ module Formats
         when :small then @closing = block.text
         else rich(block.text, size: USUAL * @scale)
         end
+      end
+
+      # The piece itself, at true size where it is so.
+      def head(block)
+        pdf.move_down(6)
+        drawing(block.svg, share: block.wide ? block.wide * POINTS_PER_MM / pdf.bounds.width : 1.0)
+        rich(block.caption, size: SMALL)
       end
 
       # At the right of the name, beside the drawing's own place.

@@ -59,8 +59,8 @@ module Core
         end
 
         def on_line(solution)
-          beside = cap ? Making::ThreadedElement.of(cap) : Making::ThreadedElement.bare(bare_end, bundle)
-          [beside, Making::ThreadedElement.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), beside]
+          beside = cord_end.on_line(bundle, bundle)
+          [*beside, Making::ThreadedElement.new(along: solution.length - plain, height: across / 2, width: across, profile: :bare), *beside]
         end
 
         private
@@ -83,9 +83,15 @@ module Core
           measure(:rows_in_50, cord, widest.key, usual)
         end
 
-        # What is worn beside the braid itself: bare ends go into the caps where there are any.
+        # @return [Making::CordEnd] at both ends: bare ends go into the caps where there are any
+        def cord_end
+          items = [cap ? Making::CordEnd.with(cap, :socket) : Making::CordEnd::Item.new(kind: :band, length: bare_end)]
+          @cord_end ||= Making::CordEnd.new(line: cord, lines: number, items: items)
+        end
+
+        # What is worn beside the braid itself.
         def plain
-          (cap ? cap.along : bare_end) * 2
+          cord_end.length * 2
         end
 
         # Cords side by side in a round bundle (circle packing).
@@ -157,7 +163,7 @@ module Core
            step('check_length', 'measuring', 1, needs: %i[line], gives: %i[length], checkpoint: true, values: { length: solution.length }),
            step('tie_off', 'tying_off_braid', 2, needs: %i[length], gives: %i[tied], shuts: %i[on_disc]),
            step('trim', 'trimming', 2, needs: %i[tied], gives: %i[trimmed], cautions: %i[cutting]),
-           (step('cap', 'binding_capping', 2, needs: %i[trimmed], gives: %i[cap], waits: GLUE_MINUTES,
+           (step('cap', 'binding_capping', 2, needs: %i[trimmed], gives: %i[cap], pictured: cord_end, waits: GLUE_MINUTES,
              cautions: %i[cement]) if cap)].compact
         end
 

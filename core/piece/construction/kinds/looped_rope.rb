@@ -77,16 +77,26 @@ module Core
           cap ? [Making::Join.new(kind: :cord_in_end, inner: rope, outer: cap, at: 0.0, passes: 2)] : []
         end
 
+        # The fold, bound off into a loop, and the ends in the hook's cap.
+        # @return [Array(Making::CordEnd, Making::CordEnd)]
+        def cord_ends
+          bound = Making::CordEnd::Item.new(kind: :band, length: whip_width, number: turns)
+          loop_inside = [whip_at - whip_width, rope.thickness].max
+          [[bound, Making::CordEnd.loop(loop_inside)], [Making::CordEnd.with(cap || hook, :socket)]]
+            .map { |items| Making::CordEnd.new(line: rope, lines: 2, items: items) }
+        end
+
         def steps
           glued = '_glued' if whip_glued
           [step('cut', 'sealing_rope', 2, gives: %i[cut], cautions: %i[cutting flame]),
            step('try_on', 'trying_on', 1, needs: %i[cut], gives: %i[length], checkpoint: true, text: :"looped_rope_try_on#{'_cap' if cap}"),
            step('place', 'trying_on', 1, needs: %i[length], gives: %i[place], values: { at: whip_at }),
-           step('whip', 'whipping', 1, needs: %i[place], gives: %i[line], cautions: whip_glued ? %i[cement] : [],
+           step('whip', 'whipping', 1, needs: %i[place], gives: %i[line], pictured: cord_ends.first, cautions: whip_glued ? %i[cement] : [],
              values: { turns: turns, at: whip_at, under: whip_width + Measure::Length.mm(UNDER_MM) }, text: :"looped_rope_whip#{glued}"),
            step('hide', whip_glued ? 'gluing' : 'trimming', 1, needs: %i[line], gives: %i[hidden], waits: whip_glued ? WHIP_MINUTES : 0,
              text: :"looped_rope_hide#{glued}"),
-           step('cement', 'cementing', 1, needs: %i[hidden], gives: %i[hook cap], waits: CEMENT_MINUTES, cautions: %i[cement],
+           step('cement', 'cementing', 1, needs: %i[hidden], gives: %i[hook cap], pictured: cord_ends.last,
+             waits: CEMENT_MINUTES, cautions: %i[cement],
              text: :"looped_rope_cement#{'_cap' if cap}")]
         end
 

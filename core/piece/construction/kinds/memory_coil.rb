@@ -134,10 +134,15 @@ module Core
           across = row.filter_map { |part, role| part if role == :bar }
           said = { beads: beads, half: beads / 2, bar_count: across.size, bars_on: across.uniq, open: open_ends }
           [step('cut', 'memory_cutting', rows, gives: %i[cut round], cautions: %i[cutting]),
-           (step('first_loops', 'memory_loop', rows, needs: %i[cut], gives: %i[line first_loops held]) if start == :one_end),
+           (step('first_loops', 'memory_loop', rows, needs: %i[cut], gives: %i[line first_loops held],
+             pictured: wire_loop) if start == :one_end),
            strung(row, solution, said),
            step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: said),
            *ends(said), *rings, *shaped].compact
+        end
+
+        def wire_loop
+          Making::WireEye.new(thickness: wire.thickness, inside: LOOP_LENGTH - wire.thickness)
         end
 
         def strung(row, solution, said)
@@ -159,9 +164,8 @@ module Core
            step('bend', 'memory_bend', rows, needs: %i[length held], gives: %i[bent], text: bend_text, values: said),
            step('trim', 'memory_cutting', open_ends, needs: %i[bent], gives: %i[stub], values: said, cautions: %i[cutting]),
            (step('bend_in', 'memory_loop', open_ends, effort: BEND_EFFORT, needs: %i[stub]) if bent_ends),
-           step('last_loops', 'memory_loop', open_ends, effort: Strung::SECOND_END_EFFORT, gives: %i[line last_loops],
-             shuts: %i[stub loose],
-             values: said, cautions: %i[sharp_tails])]
+           step('last_loops', 'memory_loop', open_ends, effort: Strung::SECOND_END_EFFORT, gives: %i[line last_loops], pictured: wire_loop,
+             shuts: %i[stub loose], values: said, cautions: %i[sharp_tails])]
         end
 
         def bend_text

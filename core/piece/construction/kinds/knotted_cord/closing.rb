@@ -14,14 +14,33 @@ module Core
             [(problem('hook', :hook_missing) if hook.nil?), (problem('folded', :loop_needs_fold) if folded.zero?)].compact
           end
 
-          # Loop and button or hook with their knots, or the sliding knot.
-          def closing_length
+          # What stands at its ends: a loop that lies round a button or over a hook, a slider that both ends run through, or two sliding
+          # knots with a stop knot on each end beyond them, or caps that the ends are glued into.
+          # @return [Array(Making::CordEnd, Making::CordEnd)] the first end and the last
+          def cord_ends
+            @cord_ends ||= items_of_ends.map { |items| Making::CordEnd.new(line: cord, lines: cords, items: items) }
+          end
+
+          def items_of_ends
+            tied = Making::CordEnd.knot(knot_length)
             case closure
-            when :loop then button.along + (button.outer / 2) + (knot_length * 2)
-            when :hook then loop_inside + hook.along + (knot_length * 2)
-            when :slider then slider ? slider.along : knot_length * 2
-            else cord_end.along * 2
+            when :loop then [[tied, Making::CordEnd.with(button)], [tied, Making::CordEnd.loop(button.outer, button.outer / 2)]]
+            when :hook then [[tied, Making::CordEnd.loop(loop_inside)], [tied.with(number: cords + 1), Making::CordEnd.with(hook, :held)]]
+            when :slider then [[*(slider ? [Making::CordEnd.with(slider)] : [tied, tied]), *stops], []]
+            else [[Making::CordEnd.with(cord_end, :socket)]] * 2
             end
+          end
+
+          # On each of the two ends.
+          def stops
+            return [] unless free_tail
+
+            stop = Making::CordEnd.knot(cord.thickness * KNOT_ALONG, beyond: true)
+            stop_bead ? [stop, Making::CordEnd.with(stop_bead, beyond: true), stop] : [stop]
+          end
+
+          def closing_length
+            Measure::Length.sum(cord_ends.map(&:length))
           end
 
           # The loop goes round the button; the slider's two knots are tied round the other end; a stop knot on each end.
@@ -42,26 +61,26 @@ module Core
 
           # @return [(Array<Element>, Array<Element>)] before the first bare stretch and after the last
           def closing_row
-            tied = KnottedRow::Cell.new(kind: :knot, length: knot_length).element(bundle, knot_across)
-            case closure
-            when :loop then [[Making::ThreadedElement.of(button), tied], [tied, Making::ThreadedElement.bare(button.outer / 2, bundle)]]
-            when :hook then [[Making::ThreadedElement.bare(loop_inside, bundle), tied], [tied, Making::ThreadedElement.of(hook)]]
-            when :slider then [slider ? [Making::ThreadedElement.of(slider)] : [tied, tied], []]
-            else [[Making::ThreadedElement.of(cord_end)], [Making::ThreadedElement.of(cord_end)]]
-            end
+            first, last = cord_ends.map { |one| one.on_line(bundle, knot_across) }
+            [first.reverse, last]
           end
 
+          # A slider holds both ends; a bead between stop knots stands on each.
           def closing_parts
-            part, number = { loop: [button, 1], cord_ends: [cord_end, 2], slider: [slider, 1], hook: [hook, 1] }.fetch(closure)
-            stops = count(stop_bead, 2, :stop) if closure == :slider && free_tail && stop_bead
-            [(count(part, number, part.kind) if part), stops].compact
+            parts = cord_ends.flat_map(&:parts)
+            parts << stop_bead if parts.include?(stop_bead)
+            tally(parts.map { |part| [part, part == stop_bead ? :stop : ROLES.fetch(closure)] })
           end
+
+          # Of what a cord closes with, as it is drawn.
+          ROLES = { loop: :button, hook: :hook, slider: :slider, cord_ends: :cord_end }.freeze
 
           def closing_steps
             return glued_ends if closure == :cord_ends
             return hooked if closure == :hook
 
-            [closing_step, (stop_step if closure == :slider && free_tail),
+            [closing_step.with(pictured: (slider || closure == :loop ? cord_ends.first : nil)),
+             (stop_step if closure == :slider && free_tail),
              step('trim', 'trimming', cords, shuts: %i[tails], cautions: %i[cutting])].compact
           end
 
@@ -75,7 +94,7 @@ module Core
           # The last knot is pulled when the piece was tried on.
           def hooked
             [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, **CLOSES, gives: %i[hook], values: { all: cords + 1 },
-              text: :knotted_cord_close_hook),
+              text: :knotted_cord_close_hook, pictured: cord_ends.last),
              step('fit', 'trying_on', 1, needs: %i[hook], gives: %i[fitted], checkpoint: true),
              step('trim', 'trimming', cords, needs: %i[fitted], cautions: %i[cutting], values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
                text: :knotted_cord_trim_left)]
@@ -89,7 +108,8 @@ module Core
           # Bound and trimmed, they go into the ends together.
           def glued_ends
             [step('trim', 'trimming', cords, **CLOSES, gives: %i[trimmed], cautions: %i[cutting], text: :knotted_cord_trim_first),
-             step('glue', 'gluing', 2, needs: %i[trimmed], gives: %i[cord_end], waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
+             step('glue', 'gluing', 2, needs: %i[trimmed], gives: %i[cord_end], pictured: cord_ends.first,
+               waits: Stretch::GLUE_MINUTES, cautions: %i[cement])]
           end
 
           def closing_step

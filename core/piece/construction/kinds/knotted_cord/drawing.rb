@@ -66,12 +66,7 @@ module Core
 
           # @return [Float] millimetres before the first bare stretch
           def first_length
-            {
-              loop: (button ? button.along + knot_length : nil),
-              slider: slider ? slider.along : knot_length * 2,
-              hook: loop_inside + knot_length,
-              cord_ends: cord_end&.along
-            }.fetch(closure).to_mm
+            cord_ends.first.length.to_mm
           end
 
           def knot_shape(x_mm)

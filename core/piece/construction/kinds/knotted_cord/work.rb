@@ -27,7 +27,8 @@ module Core
             return [] unless starts_with_loop?
 
             text = closure == :hook ? :knotted_cord_start_loop_hook : :knotted_cord_start_loop
-            [step('start_loop', 'overhand_knot', 1, needs: %i[bare], gives: %i[start_loop], text: text)]
+            [step('start_loop', 'overhand_knot', 1, needs: %i[bare], gives: %i[start_loop], text: text,
+              pictured: cord_ends.find { |one| one.items.any? { |item| item.kind == :loop } })]
           end
 
           # @return [Hash{Symbol=>Catalogue::Part}] what stands in the middle, where the work starts there
