@@ -26,16 +26,12 @@ module Web
           shown.select { |parameter| parameter.says_something?(now) }.group_by(&:group)
         end
 
-        # @return [String, nil] the end of its lines, enlarged; nil where it has none or cannot be built
-        def end_picture(component)
-          step = end_step(component)
-          step && Formats::EndSvg.new(step.pictured, hung: Formats::EndSvg.hung_in(step), title: say('end_picture.title')).to_s
-        end
-
-        # @return [Hash{Symbol=>Object}] what the end comes to in numbers
-        def end_numbers(component)
-          made = end_step(component).pictured
-          { length: made.length, stays: made.stays, crimp: made.passes }
+        # @return [Array<(String, String)>] the ends of its lines, enlarged, each with what it comes to in numbers; none where it has none or
+        #   cannot be built
+        def end_pictures(component)
+          end_steps(component).map { |step|
+            [Formats::CloseUp.of(step, title: say('end_picture.title')).svg, end_numbers(step.pictured)]
+          }
         end
 
         # Whether it is written over several lines.
@@ -101,9 +97,19 @@ module Web
 
         private
 
-        # @return [Core::Making::StepUse, nil] the first that makes an end of its lines
-        def end_step(component)
-          piece.steps.find { |one| one.pictured.is_a?(Core::Making::LineEnd) && one.key.start_with?("#{component.key}/") } if drawn?
+        # @return [Array<Core::Making::StepUse>] those that make ends: of lines that end alike the first, of cords each end that differs
+        def end_steps(component)
+          return [] unless drawn?
+
+          own = piece.steps.select { |one| one.key.start_with?("#{component.key}/") }
+          lines = own.find { |one| one.pictured.is_a?(Core::Making::LineEnd) }
+          [*lines, *own.select { |one| one.pictured.is_a?(Core::Making::CordEnd) }.uniq(&:pictured)]
+        end
+
+        def end_numbers(made)
+          return say('end_picture.cord_numbers', length: made.length) if made.is_a?(Core::Making::CordEnd)
+
+          say('end_picture.numbers', length: made.length, stays: made.stays, crimp: made.passes)
         end
 
         def declared(component)

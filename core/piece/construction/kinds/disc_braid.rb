@@ -24,10 +24,10 @@ module Core
         # Bare without one.
         parameter :chart, :chart, required: false
         # Common practice, no source: 10 to 20.
-        parameter :bare_end, :length, default: '12 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60)
-        parameter :cap, :part, of: %i[cord_end], required: false
+        parameter :bare_end, :length, default: '12 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60), group: :cord_end
+        parameter :cap, :part, of: %i[cord_end], required: false, group: :cord_end
         # In hundredths of the tightest bundle: binding and glue take room (from memory).
-        parameter :bound_end, :integer, default: 160, range: 100..300
+        parameter :bound_end, :integer, default: 160, range: 100..300, group: :cord_end
         # A maker's own measure, in place of geometry: rows of beads in 50 mm; 0 where there is none.
         parameter :rows_in_50, :integer, default: 0, range: 0..200
 

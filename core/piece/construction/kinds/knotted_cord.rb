@@ -61,20 +61,22 @@ module Core
         parameter :borrowed, :choice, of: %i[one_kept in_turn], default: :one_kept
         parameter :work_from, :choice, of: %i[one_end middle], default: :one_end
         parameter :bare, :length, default: '10 mm', range: Measure::Length.mm(0)..Measure::Length.mm(200)
-        parameter :closure, :choice, of: %i[loop slider cord_ends hook], default: :loop
+        parameter :closure, :choice, of: %i[loop slider cord_ends hook], default: :loop, group: :cord_end
         # A bead or slider that both ends run through and that holds them by friction, in place of a sliding knot.
-        parameter :slider, :part, of: %i[slider bead], required: false
+        parameter :slider, :part, of: %i[slider bead], required: false, only_with: { closure: %i[slider] }, group: :cord_end
         # Beyond the slider to a stop knot on each end; without one the ends are cut there.
-        parameter :free_tail, :length, required: false, range: Measure::Length.mm(20)..Measure::Length.mm(300)
+        parameter :free_tail, :length, required: false, range: Measure::Length.mm(20)..Measure::Length.mm(300),
+          only_with: { closure: %i[slider] }, group: :cord_end
         # Between two stop knots on each end.
-        parameter :stop_bead, :part, of: %i[bead finishing], required: false
+        parameter :stop_bead, :part, of: %i[bead finishing], required: false, only_with: { closure: %i[slider] }, group: :cord_end
         # Folded into the longest cord; the fold at the other end goes over it.
-        parameter :hook, :part, of: %i[hook clasp], required: false
-        parameter :loop_inside, :length, default: '19 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60)
+        parameter :hook, :part, of: %i[hook clasp], required: false, only_with: { closure: %i[hook] }, group: :cord_end
+        parameter :loop_inside, :length, default: '19 mm', range: Measure::Length.mm(5)..Measure::Length.mm(60),
+          only_with: { closure: %i[hook] }, group: :cord_end
         # Glued on both ends of the cords, in place of a loop or a slider.
-        parameter :cord_end, :part, of: %i[cord_end], required: false
+        parameter :cord_end, :part, of: %i[cord_end], required: false, only_with: { closure: %i[cord_ends] }, group: :cord_end
         # The bead that the loop passes over.
-        parameter :button, :part, of: %i[bead pendant], required: false
+        parameter :button, :part, of: %i[bead pendant], required: false, only_with: { closure: %i[loop] }, group: :cord_end
 
         def problems
           [(problem('beads', :pattern_of_nothing) if beads.empty?),

@@ -18,16 +18,16 @@ module Core
         CEMENT_MINUTES = 20
 
         parameter :rope, :line
-        parameter :hook, :part, of: %i[hook clasp]
-        parameter :cap, :part, of: %i[cord_end], required: false
+        parameter :hook, :part, of: %i[hook clasp], group: :cord_end
+        parameter :cap, :part, of: %i[cord_end], required: false, group: :cord_end
         # Rope that lies over the hook when it is closed.
-        parameter :over_hook, :length, default: '0 mm', range: Measure::Length::ZERO..Measure::Length.mm(60)
-        parameter :whip, :line
+        parameter :over_hook, :length, default: '0 mm', range: Measure::Length::ZERO..Measure::Length.mm(60), group: :cord_end
+        parameter :whip, :line, group: :cord_end
         # From the fold: found with the hook in hand (common practice, no source: 44 to 51).
-        parameter :whip_at, :length, default: '44 mm', range: Measure::Length.mm(10)..Measure::Length.mm(120)
+        parameter :whip_at, :length, default: '44 mm', range: Measure::Length.mm(10)..Measure::Length.mm(120), group: :cord_end
         # Under the turns, on the back and the sides.
-        parameter :whip_glued, :boolean, default: true
-        parameter :whip_width, :length, default: '8 mm', range: Measure::Length.mm(2)..Measure::Length.mm(40)
+        parameter :whip_glued, :boolean, default: true, group: :cord_end
+        parameter :whip_width, :length, default: '8 mm', range: Measure::Length.mm(2)..Measure::Length.mm(40), group: :cord_end
 
         def fill
           @fill ||= Making::Fill.new(base: hook.along, step: Measure::Length.mm(1), height: rope.thickness / 2, fewest: 30, most: 2500)
