@@ -374,6 +374,20 @@ RSpec.describe Core::Fit do
     end
   end
 
+  # Core::Fit::Rules::CoilSuits. A coil of 60 mm in 0.65 mm wire turns in 190.5 mm; of 50 mm in 159 mm; of 70 mm in 222 mm.
+  { 60 => :coil_fits, 50 => :coil_gapes, 75 => :coil_overlaps, nil => nil }.each do |coil, code|
+    it "a closed line of about 190 mm on a coil of #{coil || 'unknown width'} is #{code || 'not judged'}" do
+      lines = { 'coil' => line(0.65, kind: :memory_wire).with(key: 'coil', coil: coil && mm(coil)),
+                'other' => line(0.65, kind: :memory_wire).with(key: 'other', coil: mm(58)) }
+      table = sample_table.with(lines: sample_table.lines.merge(lines))
+      made = design(component('rows', :memory_coil, wire: 'coil', pattern: [{ 'repeat' => [{ 'part' => 'round_6' }], 'fill' => true }]))
+      piece = Core::Sizing::Blueprint.new(made, table).fit(mm(165), Core::Making::Maker.new(measure: mm(165)))
+      expect(piece.on_line.to_mm).to be_between(180, 200)
+      found = Core::Fit::Check.new(table).piece(piece).select { |one| one.rule == :coil_suits }
+      expect(found.map { |one| [one.code, one.cures.size] }).to eq([[code, code == :coil_fits ? 0 : 1]].select(&:first))
+    end
+  end
+
   describe Core::Fit::CirclePacking do
     def gaps(packed, diameters)
       radii = diameters.map { |d| d / 2.0 }.sort.reverse

@@ -53,6 +53,7 @@ module Web
         give: Field.new(label: 'Thinner when pulled through a hole, in hundredths (empty: usual for its kind)', type: :integer,
           options: 0..60),
         temper: Field.new(label: 'Temper of a wire', type: :choice, options: Core::Catalogue::Line::TEMPERS),
+        coil: Field.new(label: 'Inside the coil of a memory wire', type: :length, options: SMALLEST_MM),
         scrap_price: Field.new(label: 'What a gram of its scrap brings, in cents (yen for JPY; empty: it is thrown away)', type: :integer,
           options: 1..100_000),
         material: Field.new(label: 'Material (latex, polyurethane, nylon, cotton, copper, brass, steel …)', type: :text, options: 40)

@@ -11,7 +11,7 @@ module Core
         tested: :integer, rejected: :integer, smallest_hole: :length, wall: :length, surface: :symbol)
       LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
         rated_load_grams: :integer,
-        reel_length: :length, material: :text, give: :integer, scrap_price: :integer, temper: :symbol)
+        reel_length: :length, material: :text, give: :integer, scrap_price: :integer, temper: :symbol, coil: :length)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
         cautions: :symbols)
       TECHNIQUE = Record.new(Catalogue::Technique, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,

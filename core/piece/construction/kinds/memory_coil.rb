@@ -13,7 +13,8 @@ module Core
         rank 40
         cut_to_body
 
-        # One turn is cut 1.25 to 1.33 times the wrist and trimmed at the end (common practice, no source). Further turns add a turn each.
+        # One turn is cut 1.25 to 1.33 times a turn of its coil, or the wrist where that is not known, and trimmed at the end (common
+        # practice, no source). Further turns add a turn each.
         CUT_FACTORS = { lean: Rational(125, 100), usual: Rational(129, 100), generous: Rational(133, 100) }.freeze
         # Wire of each end that is turned into a loop (common practice, no source). A circle of it is 10 / π across, through the wire's
         # middle.
@@ -112,7 +113,7 @@ module Core
           loops = Measure::Length.mm(LOOP_MM * 2)
           beaded = solution.length - end_length
           turn = solution.length / maker.wraps
-          whole = ((maker.measure || turn) * CUT_FACTORS.fetch(maker.tails_on(wire))) + (turn * (maker.wraps - 1))
+          whole = ((wire.turn || maker.measure || turn) * CUT_FACTORS.fetch(maker.tails_on(wire))) + (turn * (maker.wraps - 1))
           Making::Cut.new(line: wire, count: rows, role: :row, body: beaded, consumption: loops,
             tails: [whole - beaded - loops, LEAST_GRIP].max)
         end
