@@ -67,6 +67,7 @@ module Formats
       values[:on] = say('steps.led_on', count: values[:through]) if values[:through]
       values[:turned] = say("steps.turned.#{values.fetch(:turned_by, :full)}", count: values[:turned]) if values[:turned]
       values[:all_rows] = say("steps.all_rows.#{values[:rows] == 2 ? 'two' : 'more'}", rows: values[:rows]) if values[:rows]
+      values[:jaw] = values[:jaw] ? say("steps.jaw.#{values[:jaw]}") : ''
       values[:past] = values[:past] ? say('steps.led_past', past: values[:past]) : ''
       %i[circle which pushed direction tip foot worked].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
       values[:drawn] = say("steps.drawn.#{values[:drawn]}", unit: unit, loop: values[:loop]) if values[:drawn]

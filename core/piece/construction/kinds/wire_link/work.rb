@@ -31,7 +31,7 @@ module Core
             bare = place == :first && beads.empty? ? '_bare' : ''
             step(key, TECHNIQUES.fetch(kind), 1, text: :"wire_link_#{key}#{bare}_#{kind == :simple ? 'simple' : 'wrapped'}",
               values: { hung: [], inside: inner_at(place), grip: grip, neck: neck(kind), turned: kind == :simple ? nil : wraps,
-                        also: told_of(kind) }.compact, **rest)
+                        also: told_of(kind), jaw: jaw(place) }.compact, **rest)
           end
 
           # @return [Array<Symbol>] what is said of an eye beside its size and turns
@@ -42,6 +42,13 @@ module Core
           end
 
           # How the two eyes stand to each other.
+          # Both eyes come out alike at one place of the jaw.
+          def jaw(place)
+            return if last == :pin || inner_at(:first) != inner_at(:last)
+
+            place == :last ? :mark : :at_mark
+          end
+
           def eyes_stand
             return [] if last == :pin
 
