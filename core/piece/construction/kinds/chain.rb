@@ -40,14 +40,28 @@ module Core
           links = solution.repeats * sides
           Making::WorkUp.new(parts: [count(chain, links, :chain)], cuts: [], steps: steps(links), joins: [],
             drawing: Lazy.new { layout(links) }, lengths: lengths(solution),
-            ends: %i[first last].to_h { |place| [place, Making::Attachment.new(item: chain, opened_with: (:"hung_#{place}" if opens?))] },
-            anchors: Lazy.new { part_anchors([chain] * links, ['chain'] * links) })
+            ends: %i[first last].to_h { |place| [place, Making::Attachment.new(item: chain, opened_with: joint(place))] },
+            anchors: Lazy.new { anchors(links) })
         end
 
         def lengths(solution)
           Making::Lengths.new(beaded: solution.length, repeats: solution.repeats, unit: fill.step,
             shorter: takes_clasp ? solution.length - chain.along : Measure::Length::ZERO,
             working: [term(:links_of, solution.length, count: solution.repeats * sides, each: chain.along)])
+        end
+
+        # Its end links open; what hangs in any other is open itself.
+        def anchors(links)
+          all = part_anchors([chain] * links, ['chain'] * links)
+          all.each_with_index.map { |one, i|
+            place = { 0 => :first, links - 1 => :last }[i]
+            place ? one.with(opened_with: joint(place)) : one
+          }
+        end
+
+        # @param place [Symbol] :first or :last @return [Symbol, nil] the fact that something was hung in the end link there
+        def joint(place)
+          :"hung_#{place}" if opens?
         end
 
         # Halves are cut in one go.
