@@ -59,11 +59,12 @@ module Formats
       @plan.people.find { |one| one.fitted? && one.attendee.colourway == @person.attendee.colourway } || @person
     end
 
-    # The piece is tried on at the last look before it is closed.
+    # The piece is tried on where its length is looked at, else at the last look before it is closed.
     # @return [Array<Block>]
     def steps
       items = StepList.new(@person, @unit).steps
-      look = @person.tasks.rindex { |task| task.step.checkpoint }
+      checks = @person.tasks.each_index.select { |i| @person.tasks[i].step.checkpoint }
+      look = checks.reverse.find { |i| @person.tasks[i].step.gives.include?(:length) } || checks.last
       change = try_on
       early = change.any? && look && look + 1 < items.size ? look + 1 : items.size
       later = items.drop(early)

@@ -39,6 +39,8 @@ module Core
         rather = passed.find { |one| @rules.rather[index][one] == 1 }
         return reason(:rather_after, rather) if rather
 
+        return reason(:same_place, before) if @rules.places[before] == @rules.places[index]
+
         same_tools?(before, index) ? reason(:same_tools, before) : reason(:as_declared)
       end
 

@@ -3,10 +3,10 @@
 module Core
   module Steps
     # What an order of steps should keep to, and what it costs where it does not: easier before harder, the hardest not last, few changes
-    # of tools, nothing straight after glue, and what is better done first where schools allow both. Steps are told by index, sets of them
+    # of tools and of the component in hand, nothing straight after glue, and what is better done first where schools allow both. Steps are told by index, sets of them
     # by bits.
     class OrderRules
-      WEIGHTS = { harder_first: 10, misplaced: 10, late: 8, changes: 2, hurried: 6, against: 4 }.freeze
+      WEIGHTS = { harder_first: 10, misplaced: 10, late: 8, moved: 3, changes: 2, hurried: 6, against: 4 }.freeze
       # What a step gives that closes an end.
       ENDS = %i[first_end last_end cover cap].freeze
       LAST_PART = 0.8
@@ -17,8 +17,8 @@ module Core
       Progress = Struct.new(:done, :ready, :ahead, :seconds)
 
       # start: [Progress] · needs, rather: bits, by index, of what must and of what should come before · bits: of each step
-      # levels, held: of each step, and the tools that it takes · tools: by index, equal where they are the same
-      attr_reader :steps, :school, :start, :needs, :rather, :bits, :levels, :held, :tools
+      # levels, held: of each step, and the tools that it takes · tools, places: by index, equal where they and the component are the same
+      attr_reader :steps, :school, :start, :needs, :rather, :bits, :levels, :held, :tools, :places
 
       # @param minutes [#call, nil] see StepOrder.of @param school [Symbol] one of those of TeachingSettings
       def initialize(steps, table, minutes = nil, school: :gentle)
@@ -75,6 +75,7 @@ module Core
           sums[@counted] += misplaced(progress, index)
           sums[:late] += 1 if late?(progress, index)
           sums[:changes] += 1 if last && @tools[last] != @tools[index]
+          sums[:moved] += 1 if last && @places[last] != @places[index]
           sums[:hurried] += 1 if last && hurried?(last, index)
           sums[:against] += against(progress, index)
           progress, last = after(progress, index), index
@@ -97,6 +98,8 @@ module Core
         @levels = techniques.map(&:level)
         @held = techniques.map { |technique| technique.tools.sort }
         @tools = @held.map { |tools| @held.index(tools) }
+        components = @steps.map(&:component)
+        @places = components.map { |key| components.index(key) }
         @seconds = @steps.zip(techniques).map do |step, technique|
           minutes ? minutes.call(step) * 60 : (technique.seconds * step.effort * step.repeats).to_f
         end
@@ -117,8 +120,10 @@ module Core
       end
 
       def costs_after(last)
-        tools = @tools[last]
-        costs = @tools.map { |others| others == tools ? 0 : WEIGHTS[:changes] }
+        tools, place = @tools[last], @places[last]
+        costs = @tools.each_with_index.map { |others, i|
+          (others == tools ? 0 : WEIGHTS[:changes]) + (@places[i] == place ? 0 : WEIGHTS[:moved])
+        }
         @unlocks[last].each { |index| costs[index] += WEIGHTS[:hurried] if hurried?(last, index) }
         costs
       end

@@ -16,7 +16,7 @@ module Core
       MOST_FOLLOWED = 60
       BEAM = 24
       # Of two ways to have done the same steps, one that costs this much more can never become the better one.
-      BEYOND_HOPE = (OrderRules::WEIGHTS[:changes] + OrderRules::WEIGHTS[:hurried] + 1) * POINT
+      BEYOND_HOPE = (OrderRules::WEIGHTS.values_at(:changes, :moved, :hurried).sum + 1) * POINT
 
       # The cheapest way to have done a set of steps, one of them last. from: OrderRules::Progress before the last one
       # last: its index · before: the way up to there

@@ -41,10 +41,11 @@ module Core
       # @param harder_first harder before easier
       # @param late the hardest in the last fifth
       # @param changes of tools
+      # @param moved from one component to another
       # @param hurried right after glue that must dry
       # @param against better done the other way round
       # @param misplaced against the school that was chosen, where it is not gentle first
-      Cost = Value.define(:harder_first, :late, :changes, :hurried, :against, misplaced: 0) do
+      Cost = Value.define(:harder_first, :late, :changes, :hurried, :against, moved: 0, misplaced: 0) do
         # @return [Hash{Symbol=>Integer}] how much more each is than in another order; only what differs
         def beyond(other)
           to_h.to_h { |name, value| [name, value - other.public_send(name)] }.reject { |_, difference| difference.zero? }
