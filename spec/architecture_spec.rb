@@ -73,6 +73,15 @@ RSpec.describe 'The architecture' do
     expect(sums).to be_empty
   end
 
+  it 'keeps every line of a view within 140 characters' do
+    long = Dir[File.join(EagerBench::ROOT, 'web', 'views', '**', '*.erb')].flat_map do |path|
+      File.readlines(path, chomp: true, encoding: 'UTF-8').each_with_index.filter_map { |line, i|
+        "#{File.basename(path)}:#{i + 1}" if line.size > 140
+      }
+    end
+    expect(long).to eq([])
+  end
+
   it 'lets views ask presenters alone' do
     named = Dir[File.join(EagerBench::ROOT, 'web', 'views', '**', '*.erb')].flat_map { |path|
       File.read(path).scan(/\b(?:Core|Formats|Store|Application|Web)::\w+/) }
