@@ -98,8 +98,15 @@ RSpec.describe 'The documents' do
     end
   end
 
+  it 'shows the lever of docs/levers.md as it stands in the product' do
+    kinds = File.join(EagerBench::ROOT, 'core', 'class', 'levers', 'kinds')
+    expect(example('docs/levers.md', 'ruby')).to eq(File.read(File.join(kinds, 'short_break.rb')))
+    expect(example('docs/levers.md', 'yaml')).to eq(File.read(File.join(kinds, 'short_break.yml')))
+  end
+
   # Each name of a folder or file that a document mentions stands in the tree.
-  %w[README.md docs/architecture.md docs/constructions.md docs/fit.md docs/session.md docs/settings.md].each do |name|
+  %w[README.md docs/architecture.md docs/constructions.md docs/fit.md docs/levers.md docs/session.md
+     docs/settings.md].each do |name|
     it "names in #{name} only files that are there" do
       named = text(name).scan(%r{`((?:application|bench|bin|core|demo|docs|formats|spec|standins|store|web|wording)/[\w./-]*)`}).flatten
       missing = named.uniq.reject { |path| path.include?('garland') || Dir[File.join(EagerBench::ROOT, "#{path.split.first}*")].any? }

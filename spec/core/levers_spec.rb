@@ -66,6 +66,17 @@ RSpec.describe Core::Levers::Kinds do
     expect(codes & %i[more_tool drop_extra]).to eq([])
   end
 
+  it 'shortens a break that is longer than five minutes, and offers nothing where there is none' do
+    offers = [[0, 15], [60, 15], [60, 5]].map do |at, minutes|
+      session = plan.workshop.session.with(break_at: at, break_minutes: minutes)
+      with_break = plan.with(workshop: plan.workshop.with(session: session))
+      described_class.offers(with_break, result.library.calibration).select { |lever| lever.code == :short_break }.map { |lever|
+        [lever.apply(with_break.workshop).session.break_minutes, differences(with_break.workshop, lever.apply(with_break.workshop))]
+      }
+    end
+    expect(offers).to eq([[], [[5, %i[break_minutes]]], []])
+  end
+
   it 'asks the price of a seat for one person fewer' do
     fewer = of(:fewer)
     expect(fewer.map(&:cost)).to eq(fewer.map { |lever| lever.values[:count] * 1600 })
