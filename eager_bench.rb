@@ -28,17 +28,18 @@ module EagerBench
     teach if fresh.include?(:core)
   end
 
-  # Techniques that a construction brings along are data beside it.
+  # Techniques that a construction brings along stand beside it, with its words, pictures and samples.
   def self.teach
     Core::Construction::Kinds.teaching = lambda do |key|
-      path = File.join(ROOT, 'core', 'piece', 'construction', 'kinds', "#{key}.techniques.yaml")
-      File.exist?(path) ? File.read(path, encoding: 'UTF-8') : ''
+      path = File.join(ROOT, 'core', 'piece', 'construction', 'kinds', "#{key}.yml")
+      # Its words are read when they are said, its samples never.
+      File.exist?(path) ? File.read(path, encoding: 'UTF-8')[/^techniques:.*?(?=^\w|\z)/m].to_s : ''
     end
   end
 
   # @return [String] names the rules of the job as they are written: what was worked out by others may have come out differently
   def self.rules
-    @rules ||= Digest::MD5.hexdigest(Dir[File.join(ROOT, 'core', '**', '*.{rb,yaml}')].map { |file| File.binread(file) }.join)
+    @rules ||= Digest::MD5.hexdigest(Dir[File.join(ROOT, 'core', '**', '*.{rb,yml}')].map { |file| File.binread(file) }.join)
   end
 
   def self.mount(loader, part)

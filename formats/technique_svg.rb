@@ -6,7 +6,7 @@ require 'yaml'
 module Formats
   # Techniques in a few small pictures, told by their forms alone: how the line runs through a crimp and back, a knot in three stages, a
   # loop in four; where it can be seen, right beside wrong. Drawn for the right hand, mirrored for the left. The pictures are data:
-  # technique_pictures.yml and right_and_wrong.yml.
+  # those of a construction's own techniques stand beside it, all others in technique_pictures.yml and right_and_wrong.yml.
   class TechniqueSvg
     WIDE = 40
     HIGH = 28
@@ -64,8 +64,14 @@ module Formats
         @right_and_wrong ||= read('right_and_wrong')
       end
 
+      # @param name [String] of the file, and of what stands beside constructions
       def read(name)
-        YAML.safe_load_file(File.join(EagerBench::ROOT, 'formats', "#{name}.yml"))
+        beside = kinds.filter_map { |data| data[name.delete_prefix('technique_')] }
+        beside.reduce(YAML.safe_load_file(File.join(EagerBench::ROOT, 'formats', "#{name}.yml")), :merge)
+      end
+
+      def kinds
+        @kinds ||= Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].map { |file| YAML.safe_load_file(file) }
       end
 
       def frame(kind, shapes)

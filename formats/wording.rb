@@ -1,13 +1,17 @@
 # frozen_string_literal: true
 
 require 'i18n'
+require 'yaml'
 
 module Formats
   # The words for what the core says in codes: those of one construction, rule or lever beside it, all others in wording/.
   # No value may be called unit, which is how lengths among the values are printed.
   module Wording
     FILES = Dir[File.join(EagerBench::ROOT, '{wording,core}', '**', '*.yml')].freeze
-    BACKEND = I18n::Backend::Simple.new.tap { |backend| backend.load_translations(*FILES) }
+    # What stands beside words in a file, such as samples, is no language.
+    BACKEND = I18n::Backend::Simple.new.tap { |backend|
+      FILES.each { |file| backend.store_translations(:en, YAML.safe_load_file(file, symbolize_names: true)[:en] || {}) }
+    }
 
     # Names that the backend keeps for itself; no text may ask for them.
     RESERVED = I18n::RESERVED_KEYS

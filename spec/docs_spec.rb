@@ -21,15 +21,16 @@ RSpec.describe 'The documents' do
     # The product's own kinds are read first, so that this one stays out of their list.
     before(:all) do
       Core::Construction::Kinds.all && run('docs/constructions.md')
-      # On this page its techniques stand in a block of their own, not in a file beside it.
-      told = Core::Catalogue::Teaching.parse(example('docs/constructions.md', 'techniques'))
+      # Here its techniques stand on the page, not in a file beside it.
+      told = Core::Catalogue::Teaching.parse(example('docs/constructions.md', 'yaml'))
       Core::Construction::Kinds::Garland.techniques.concat(told)
     end
     after(:all) { Core::Construction::Kinds.send(:remove_const, :Garland) }
 
     let(:klass) { Core::Construction::Kinds::Garland }
     let(:table) { sample_table.with(techniques: sample_table.techniques.merge(klass.techniques.to_h { |one| [one.key, one] })) }
-    let(:parameters) { instance_eval(example('docs/constructions.md', 'ruby-sample')).transform_keys(&:to_s) }
+    let(:beside) { YAML.safe_load(example('docs/constructions.md', 'yaml')) }
+    let(:parameters) { beside['samples'].fetch('usual') }
     let(:work_up) { klass.build(parameters, table).call(target: mm(180), maker: Core::Making::Maker.new) }
 
     # 180 mm hold 22.5 beads of 8 mm: 22 or 23. Cord: the beads, two knots of 12 × 1.5 mm, two tails of 60 mm.
@@ -43,9 +44,10 @@ RSpec.describe 'The documents' do
     end
 
     it 'has the words that it needs, and no others' do
-      words = YAML.safe_load(example('docs/constructions.md', 'yaml'))['en']
+      words = beside['en']
       expect(words['steps'].keys).to match_array(work_up.steps.map { |step| step.text.to_s })
       expect(words['constructions'].keys).to eq([klass.key.to_s])
+      expect(beside['pictures'].keys).to eq(klass.techniques.map(&:key))
     end
 
     it 'says so of a pattern that cannot fill' do

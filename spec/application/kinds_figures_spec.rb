@@ -2,7 +2,7 @@
 
 require_relative '../studio_helper'
 require_relative '../support/figures'
-require_relative '../support/more_ways'
+require_relative '../support/kind_samples'
 
 # Work-ups of every component of the demo, and of ways that it has not, at two lengths and for two sorts of hands.
 RSpec.describe Core::Construction::Kinds do
@@ -23,7 +23,7 @@ RSpec.describe Core::Construction::Kinds do
   it 'comes to the same work-ups as when they were last looked at' do
     components = studio.projects.newest.sort_by { |saved| saved.design.key }.flat_map { |saved|
       saved.design.components.map { |one| ["#{saved.design.key}/#{one.key}", one.construction, one.parameters, table] } }
-    more = MoreWays::ALL.flat_map { |kind, all| all.each_with_index.map { |data, i| ["#{kind} #{i}", kind, data, MoreWays.table(self)] } }
+    more = KindSamples::ALL.flat_map { |kind, all| all.map { |name, data| ["#{kind} #{name}", kind, data, KindSamples.table(self)] } }
     found = (components + more).flat_map do |name, kind, data, parts|
       construction = described_class.fetch(kind).build(data, parts)
       lengths = construction.fill ? [mm(150), mm(237)] : [nil, nil]

@@ -1,92 +1,23 @@
 # frozen_string_literal: true
 
+require_relative '../support/kind_samples'
+
 RSpec.describe Core::Construction do
-  # The contract of every construction. One sample of parameters each.
   fill = ->(*parts) { [{ 'repeat' => parts.map { |part| { 'part' => part } }, 'fill' => true }] }
   list = ->(*parts) { parts.map { |part| { 'part' => part } } }
-  samples = {
-    strung: { line: 'cable', crimp: 'crimp', pattern: fill.('round_8', 'seed'), centre: list.('round_12') },
-    two_hole: {
-      line: 'cable',
-      bead: 'flat_2',
-      between: list.('seed'),
-      crimp: 'crimp',
-      connector: 'connector_2',
-      link: 'ring'
-    },
-    stretch: { elastic: 'elastic', pattern: fill.('round_8'), hider: 'round_12' },
-    memory_coil: { wire: 'coil', rows: 3, pattern: fill.('round_6', 'seed'), bar: 'bar_3', bars: 3 },
-    stations: {
-      line: 'cable',
-      layers: 2,
-      station: list.('seed', 'round_8', 'seed'),
-      holder: 'crimp',
-      gap: '40 mm',
-      crimp: 'crimp'
-    },
-    mixed: { line: 'cable', mix: list.('seed', 'seed', 'disc_2', 'round_6'), crimp: 'crimp' },
-    alternating: { line: 'cable', beads: list.('round_8', 'round_6'), spacer: 'seed', crimp: 'crimp' },
-    twisted_strands: { line: 'cable', pattern: fill.('seed'), crimp: 'crimp', ring: 'ring' },
-    knotted_cord: { cord: 'cord', cords: 3, folded: 1, beads: list.('round_12'), button: 'round_8' },
-    beaded_flower: { wire: 'wire', bead: 'seed', way: 'crossover', petals: 6, beads: 12 },
-    findings: { parts: list.('ring', 'open_ring', 'clasp') },
-    wire_link: { wire: 'wire_20', stack: list.('round_8', 'disc_2'), first: 'wrapped' },
-    linked: { unit: list.('connector_2'), ring: 'open_ring' },
-    chain: { chain: 'chain', halves: true },
-    coil: { wire: 'wire', mandrel: '2 mm', turns: 12 },
-    jig_form: { wire: 'wire_20', hammered: true },
-    framed: { wire: 'wire_18', binding: 'wire', beads: list.('round_6') },
-    bound_trim: { base: 'connector_2', wire: 'wire_20', large: '4 mm', smalls: 0, binding: 'wire' },
-    wire_bail: { wire: 'wire_20', button: 'drop' },
-    flower_chain: { thread: 'cord', colours: list.('seed'), middle: 'seed', separator: 'seed', crimp: 'crimp' },
-    disc_braid: { cord: 'cord', chart: { 'palette' => { 'A' => 'seed', 'B' => 'disc_2' }, 'rows' => %w[AAAABBBB ABABABAB] } },
-    twisted_vine: { wire: 'wire', left: list.('round_6'), right: list.('round_6', 'seed') },
-    leaf_vine: { wire: 'wire', leaf: list.('round_6', 'seed'), per_side: 5 },
-    wrapped_drop: { wire: 'wire', drop: 'drop' },
-    looped_rope: { rope: 'cord', hook: 'clasp', whip: 'cable' },
-    spray: { wire: 'wire', bead: 'seed', way: 'frame', petals: 5, beads: 8, middle: 'disc_2', calyx_bead: 'seed', leaf_bead: 'seed',
-      heads: 2,
-      stem_wire: 'wire_18', tape: 'tape' },
-    own_work: { parts: list.('round_8'), line: 'cord', work: "cutting_line: Cut it.\n? stringing x 2: Put them on." }
-  }
+  samples = KindSamples::ALL.transform_values { |all| all.fetch('usual').transform_keys(&:to_sym) }
 
   it 'names no parameter as something that every construction answers' do
     answers = Core::Construction::Base.instance_methods(false)
     expect(Core::Construction::Kinds.keys.flat_map { |key| Core::Construction::Kinds.fetch(key).parameters.keys } & answers).to eq([])
   end
 
-  it('has a sample for each') { expect(samples.keys).to match_array(Core::Construction::Kinds.keys) }
+  it('has a sample for each') { expect(KindSamples::ALL.keys).to match_array(Core::Construction::Kinds.keys) }
 
-  # Other ways of working the same.
-  ways = {
-    'knotted_cord, list between shared knots' => [:knotted_cord, { cord: 'cord', beads: list.('round_12', 'round_8'), mirrored: true,
-      rest: 'bare_cord', knots: 'neighbours_share', knot: 'barrel', closure: 'slider', slider: 'round_8', free_tail: '150 mm',
-      snug: 'tight_once_tried_on' }],
-    'stations, crossed with small gaps at gathered ends' => [:stations, { line: 'cable', lines: 2, layers: 2, crossed: true, gathered: true,
-      station: list.('seed', 'round_8', 'seed'), holder: 'seed', gap: '40 mm', last_gap: '10 mm', crimp: 'crimp' }],
-    'memory_coil, lips beside bars of more holes, rows in one ring' => [:memory_coil,
-      { wire: 'coil', rows: 2, pattern: fill.('round_6', 'seed'),
-      bar: 'bar_3', bars: 2, lip: 'seed', end_ring: 'open_ring', bent_ends: true }],
-    'memory_coil, mirrored from a middle bar, with bars in its pattern' => [:memory_coil,
-      { wire: 'coil', rows: 2, mirror: true, pattern: [*list.('seed', 'bar_3', 'seed'), *fill.('round_6', 'seed')], centre: list.('bar_3'),
-      start: 'middle', end_ring: 'open_ring', shape: 'oval' }],
-    'jig_form, a bead wound in above the eye of its foot' => [:jig_form, { wire: 'wire_20', path: '20 mm; 4 mm x -250; 9 mm; 6 mm x 175',
-      foot: 'eye', end_turns: 1, bead: 'round_6', bead_at: 'foot' }],
-    'linked by links' => [:linked, { unit: list.('connector_2'), ring: 'connector_2' }],
-    'knotted_cord, more beads between shared knots' => [:knotted_cord,
-      { cord: 'cord', beads: list.('round_12', 'round_8'), knots: 'neighbours_share',
-      closure: 'loop', button: 'round_12' }],
-    'knotted_cord, hook in a loop' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)),
-      small_bead: 'round_8', other_small_bead: 'round_6', borrowed: 'in_turn', rest: 'bare_cord', closure: 'hook', hook: 'clasp' }],
-    'knotted_cord, three lanes' => [:knotted_cord, { cord: 'cord', cords: 3, folded: 1, lanes: 3, beads: list.(*(['round_12'] * 7)),
-      small_bead: 'round_8',
-      rest: 'bare_cord', closure: 'loop', button: 'round_12' }]
-  }
-
-  [*samples.map { |key, parameters| [key, key, parameters] },
-      *ways.map { |name, (key, parameters)| [name, key, parameters] }].each do |name, key, parameters|
-    describe "#{name} keeps the contract" do
-      let(:construction) { Core::Construction::Kinds.fetch(key).build(parameters.transform_keys(&:to_s), sample_table) }
+  # The contract of every construction, in every way that stands beside it.
+  KindSamples::ALL.flat_map { |key, all| all.map { |name, data| [key, name, data] } }.each do |key, name, data|
+    describe "#{key}, #{name}, keeps the contract" do
+      let(:construction) { Core::Construction::Kinds.fetch(key).build(data, KindSamples.table(self)) }
       let(:work_up) { construction.call(target: mm(180), maker: Core::Making::Maker.new) }
 
       it 'draws each counted thing where it lies, within its own length' do
@@ -393,13 +324,13 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     # turns, 2 stops of two and free ends of 150; three wraps of 178 with 7 large beads and 4 + 3 small a folded 1778 and a single 889, with
     # 14 knots of one cord and 2 of the bundle.
     {
-      977 => ['knotted_cord, list between shared knots', [8, 2, nil], [1500], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
-      750 => ['knotted_cord, list between shared knots', [8, 2, nil], [1273], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
-      ((178 * 3) + 40) => ['knotted_cord, three lanes', [14, nil, 2], [889, 1778], {}],
-      ((178 * 3) + 39) => ['knotted_cord, hook in a loop', [14, nil, 2], [889, 1778], {}]
+      977 => ['list between shared knots', [8, 2, nil], [1500], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
+      750 => ['list between shared knots', [8, 2, nil], [1273], { beads: list.(*(['round_12'] * 7)), mirrored: false }],
+      ((178 * 3) + 40) => ['three lanes', [14, nil, 2], [889, 1778], {}],
+      ((178 * 3) + 39) => ['hook in a loop', [14, nil, 2], [889, 1778], {}]
     }.each do |target, (name, knots, lengths, changes)|
-      it "takes about #{lengths.join(' and ')} of cord for #{name}" do
-        work_up = built(:knotted_cord, ways.fetch(name).last, target: target, **changes)
+      it "takes about #{lengths.join(' and ')} of cord for a #{name}" do
+        work_up = built(:knotted_cord, KindSamples.way(:knotted_cord, name), target: target, **changes)
         repeats = work_up.steps.to_h { |step| [step.key, step.repeats] }
         expect([repeats['knot'], repeats['stop'], (repeats['close'] + repeats['start_loop'] if repeats['start_loop'])]).to eq(knots)
         expect(work_up.cuts.map { |cut| cut.length.to_mm }).to match(lengths.map { |length| be_within(length * 0.15).of(length) })
@@ -407,7 +338,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     it 'shares a knot between neighbours: one more than beads; bare cord takes the rest, evenly' do
-      work_up = built(:knotted_cord, ways.fetch('knotted_cord, list between shared knots').last)
+      work_up = built(:knotted_cord, KindSamples.way(:knotted_cord, 'list between shared knots'))
       drawn = work_up.layout.group_by(&:form).transform_values { |shapes| shapes.map(&:x).sort }
       expect([drawn[:knot].size, counts(work_up)]).to eq([4, { 'round_12' => 2, 'round_8' => 2 }])
       expect(drawn[:knot].each_cons(2).map { |a, b| b - a }).to all(be < 12 + (3 * 1.5) + 0.001)
@@ -431,7 +362,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     it 'gathers all lines of crossed layers in one crimp at each end, a small gap before it' do
-      work_up = built(:stations, ways.fetch('stations, crossed with small gaps at gathered ends').last)
+      work_up = built(:stations, KindSamples.way(:stations, 'crossed with small gaps at gathered ends'))
       grip = work_up.joins.find { |join| join.kind == :crimp_on_lines }
       beads = work_up.layout.select { |shape| shape.item.key == 'round_8' }
       expect([counts(work_up)['crimp'], grip.passes, beads.map { |shape| shape.y.round(3) }.uniq.size]).to eq([2, 8, 4])
@@ -440,12 +371,12 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     end
 
     it 'sets a lip on both sides of each bar on every row, uses the outer holes of a wider bar, hangs all loops of an end in one ring' do
-      work_up = built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last)
+      work_up = built(:memory_coil, KindSamples.way(:memory_coil, 'lips beside bars of more holes, rows in one ring'))
       lips = work_up.layout.count { |shape| shape.role == :lip }
       expect([lips, counts(work_up).slice('bar_3', 'open_ring'), work_up.steps.map(&:key).last(4)]).to eq(
         [2 * 2 * 2, { 'bar_3' => 2, 'open_ring' => 2 }, %w[bend_in last_loops first_ring last_ring]]
       )
-      expect { built(:memory_coil, ways.fetch('memory_coil, lips beside bars of more holes, rows in one ring').last, rows: 4) }
+      expect { built(:memory_coil, KindSamples.way(:memory_coil, 'lips beside bars of more holes, rows in one ring'), rows: 4) }
         .to raise_error(Core::Making::InvalidParameters)
     end
 
@@ -858,7 +789,7 @@ front(pattern: pattern({ fill: ['disc_2'] }), school: 'covered', cover: 'cover')
     it 'joins the holder of a station as well as its beads and ends, and adds up what lies on the line' do
       stations = work_of(:stations, **samples[:stations], layers: 1)
       expect(stations.joins.count { |join| join.kind == :crimp_on_lines && join.outer.key == 'crimp' }).to eq(2)
-      gathered = work_of(:stations, **ways.fetch('stations, crossed with small gaps at gathered ends').last, last_gap: '12 mm')
+      gathered = work_of(:stations, **KindSamples.way(:stations, 'crossed with small gaps at gathered ends'), last_gap: '12 mm')
       sums = [stations, gathered].map { |one| Core::Measure::Length.sum(one.lengths.working.map(&:length)) - one.lengths.beaded }
       expect(sums).to eq([mm(0), mm(0)])
       ends = gathered.lengths.working.find { |term| term.code == :end_gaps }

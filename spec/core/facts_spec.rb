@@ -2,7 +2,7 @@
 
 require_relative '../studio_helper'
 require_relative '../support/samples'
-require_relative '../support/more_ways'
+require_relative '../support/kind_samples'
 
 # For each fact: who gives it comes before who needs it, and both before who shuts it.
 RSpec.describe Core::Making::Facts do
@@ -61,7 +61,7 @@ RSpec.describe Core::Making::Facts do
     let(:work_ups) do
       demo = studio.projects.newest.flat_map { |saved| saved.design.components }.map { |one|
         [one.construction, one.parameters, studio.catalogue.table] }
-      more = MoreWays::ALL.flat_map { |kind, all| all.map { |data| [kind, data, MoreWays.table(self)] } }
+      more = KindSamples::ALL.flat_map { |kind, all| all.each_value.map { |data| [kind, data, KindSamples.table(self)] } }
       (demo + more).filter_map do |kind, data, table|
         built = Core::Construction::Kinds.fetch(kind).build(data, table)
         made = built.call(target: built.fill && mm(165), maker: Core::Making::Maker.new(measure: mm(165)))

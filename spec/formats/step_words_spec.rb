@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative '../studio_helper'
-require_relative '../support/more_ways'
+require_relative '../support/kind_samples'
 
 # Every sentence of every step: it names its parts, gives its numbers, and belongs to no other join.
 RSpec.describe Formats::Wording do
@@ -87,16 +87,16 @@ RSpec.describe Formats::Wording do
   end
 
   def made(kind, parameters)
-    full = MoreWays.table(self)
+    full = KindSamples.table(self)
     fixed = Core::Construction::Kinds.fetch(kind).build(parameters, full).fill.nil?
     one = Core::Project::Component.new(key: 'one', construction: kind, parameters: parameters)
     blueprint = Core::Sizing::Blueprint.new(design(one, **(fixed ? { body: :own } : {})), full)
     (fixed ? blueprint.fit_usual : blueprint.fit(mm(180), Core::Making::Maker.new)).steps
   end
 
-  MoreWays::ALL.each do |kind, all|
+  KindSamples::ALL.each do |kind, all|
     it "has words for each way of working a #{kind.to_s.tr('_', ' ')}" do
-      said = all.flat_map { |parameters| made(kind, parameters).map { |step| described_class.step(step) } }
+      said = all.each_value.flat_map { |parameters| made(kind, parameters).map { |step| described_class.step(step) } }
       expect(said.grep(broken)).to eq([])
     end
   end
@@ -118,7 +118,7 @@ RSpec.describe Formats::Wording do
   it 'keeps no words for a step that none of these makes' do
     linked = [[], %w[round_8]].product(%w[simple wrapped]).flat_map { |stack, eye| hung(stack, eye) }
     steps = linked + designs.flat_map { |one| pieces(one).flat_map(&:steps) } +
-            MoreWays::ALL.flat_map { |kind, all| all.flat_map { |parameters| made(kind, parameters) } }
+            KindSamples::ALL.flat_map { |kind, all| all.each_value.flat_map { |parameters| made(kind, parameters) } }
     read = steps.map { |step| described_class.send(:step_key, step).delete_prefix('steps.') }.uniq
     words = Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].flat_map { |path|
       YAML.load_file(path).dig('en', 'steps').to_h.keys }

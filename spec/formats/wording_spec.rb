@@ -17,7 +17,7 @@ RSpec.describe Formats::Wording do
 
     tree.flat_map { |key, below| texts.call(below, path + [key]) }
   end
-  wording = described_class::FILES.flat_map { |file| texts.call(YAML.load_file(file)) }
+  wording = described_class::FILES.flat_map { |file| texts.call(YAML.load_file(file).slice('en')) }
 
   it 'says each thing in one place' do
     expect(wording.map(&:first).tally.select { |_, times| times > 1 }.keys).to eq([])
