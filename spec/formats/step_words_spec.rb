@@ -26,7 +26,8 @@ RSpec.describe Formats::Wording do
   end
 
   it 'says what each cut is for' do
-    roles = designs.flat_map { |design| pieces(design).flat_map { |piece| piece.cuts.map(&:role) } }.uniq
+    own = KindSamples::ALL.flat_map { |kind, all| all.each_value.flat_map { |parameters| piece_of(kind, parameters).cuts.map(&:role) } }
+    roles = (own + designs.flat_map { |design| pieces(design).flat_map { |piece| piece.cuts.map(&:role) } }).uniq
     expect(roles.map { |role| described_class.say("cut_uses.#{role}") }.grep(broken)).to eq([])
     expect(described_class.branch('cut_uses').keys - roles).to eq([])
   end
@@ -86,12 +87,16 @@ RSpec.describe Formats::Wording do
     expect(Formats::ItemNames.on_piece([ring, disc], beside: ring)).to eq('the other 6 mm ring and the disc')
   end
 
-  def made(kind, parameters)
+  def piece_of(kind, parameters)
     full = KindSamples.table(self)
     fixed = Core::Construction::Kinds.fetch(kind).build(parameters, full).fill.nil?
     one = Core::Project::Component.new(key: 'one', construction: kind, parameters: parameters)
     blueprint = Core::Sizing::Blueprint.new(design(one, **(fixed ? { body: :own } : {})), full)
-    (fixed ? blueprint.fit_usual : blueprint.fit(mm(180), Core::Making::Maker.new)).steps
+    fixed ? blueprint.fit_usual : blueprint.fit(mm(180), Core::Making::Maker.new)
+  end
+
+  def made(kind, parameters)
+    piece_of(kind, parameters).steps
   end
 
   KindSamples::ALL.each do |kind, all|
@@ -122,7 +127,8 @@ RSpec.describe Formats::Wording do
     read = steps.map { |step| described_class.send(:step_key, step).delete_prefix('steps.') }.uniq
     words = Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].flat_map { |path|
       YAML.load_file(path).dig('en', 'steps').to_h.keys }
-    expect(words - read).to eq([])
+    # What hangs nothing here may hang something in a piece.
+    expect(words - read - read.map { |key| key.delete_suffix('_alone') }).to eq([])
   end
 
   it 'reads the order of beads by the letters of the bag list, and by names where two parts share one' do
