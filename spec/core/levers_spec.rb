@@ -77,6 +77,15 @@ RSpec.describe Core::Levers::Kinds do
     expect(offers).to eq([[], [[5, %i[break_minutes]]], []])
   end
 
+  it 'takes the piece of their own from an instructor who makes one' do
+    found = [true, false].map do |own|
+      asked = plan.with(workshop: plan.workshop.with(session: plan.workshop.session.with(own_piece: own)))
+      described_class.offers(asked, result.library.calibration).select { |lever| lever.code == :only_teach }
+        .map { |lever| [lever.apply(asked.workshop).session.own_piece, differences(asked.workshop, lever.apply(asked.workshop))] }
+    end
+    expect(found).to eq([[[false, %i[own_piece]]], []])
+  end
+
   it 'asks the price of a seat for one person fewer' do
     fewer = of(:fewer)
     expect(fewer.map(&:cost)).to eq(fewer.map { |lever| lever.values[:count] * 1600 })
