@@ -8,7 +8,13 @@ module Formats
     # Names that older files use, beside the field that has it now.
     FORMER = { target: 'wish' }.freeze
     # Where declared values stand in the files.
-    WRITTEN = { 'class.v1' => { 'class' => Core::Setup::Workshop, 'calibration' => Core::Setup::Calibration } }.freeze
+    WRITTEN = { 'class.v1' => {
+      %w[properties class] => Core::Setup::Workshop,
+      %w[properties calibration] => Core::Setup::Calibration,
+      %w[properties attendees items properties needs] => Core::People::Needs,
+      %w[properties catalogue properties lines items] => Core::Catalogue::Line
+    } }.freeze
+    COLOUR = '^#[0-9a-fA-F]{6}$'
     CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$'
 
     module_function
@@ -16,7 +22,7 @@ module Formats
     # @param name [String] of a published schema @return [String] its file with what is declared now
     def file(name)
       content = JSON.parse(File.read(path(name)))
-      WRITTEN.fetch(name).each { |place, type| content['properties'][place] = schema(type) }
+      WRITTEN.fetch(name).each { |(*above, place), type| content.dig(*above)[place] = schema(type) }
       "#{JSON.pretty_generate(content)}\n"
     end
 
@@ -52,7 +58,10 @@ module Formats
       when :number then number(field, 'number', 'a number')
       when :yes then { 'type' => 'boolean' }
       when :choice then { 'enum' => field.of.map(&:to_s), 'description' => one_of(field.of) }
-      when :text then { 'type' => 'string', 'maxLength' => field.most, 'description' => "text of at most #{field.most} characters" }
+      when :text then text(field)
+      when :choices
+        { 'type' => 'array', 'maxItems' => field.of.size, 'uniqueItems' => true, 'items' => { 'enum' => field.of.map(&:to_s) } }
+      when :colour then { 'type' => 'string', 'pattern' => COLOUR, 'description' => 'a colour as #rrggbb' }
       when :date then { 'type' => 'string', 'format' => 'date', 'description' => 'a date that exists, as YYYY-MM-DD' }
       when :clock then { 'type' => 'string', 'pattern' => CLOCK, 'description' => 'a time as HH:MM' }
       when :list then { 'type' => 'array', 'maxItems' => field.most, 'items' => of(field.each) }
@@ -60,6 +69,12 @@ module Formats
       when :by_level then { 'type' => 'object', 'required' => %w[1 2 3 4 5], 'additionalProperties' => of(field.each) }
       when :record then schema(field.of)
       end
+    end
+
+    # What is not known is left out, not empty.
+    def text(field)
+      { 'type' => 'string', **(field.may_be_empty? ? { 'minLength' => 1 } : {}), 'maxLength' => field.most,
+        'description' => "text of at most #{field.most} characters" }
     end
 
     def number(field, type, words)

@@ -17,6 +17,8 @@ RSpec.describe Formats::FieldSchema do
     [:amount, { within: 0..900 }] => [[0, 900], [-1, 901, 1.5]],
     [:yes, {}] => [[true, false], [1, 'yes']],
     [:choice, { of: %i[left right] }] => [%w[left right], ['up', 1]],
+    [:choices, { of: %i[left right] }] => [[[], %w[left], %w[left right]], [%w[up], %w[left left]]],
+    [:colour, {}] => [%w[#3f5F8f], %w[blue #3f5f8]],
     [:text, { most: 3 }] => [['', 'abc'], ['abcd', 1]],
     [:date, {}] => [%w[2028-02-29], %w[2027-02-29 today]],
     [:clock, {}] => [%w[00:00 23:59], %w[24:00 9:30]],

@@ -43,21 +43,22 @@ module Web
         rejected: Field.new(label: 'Of those, would not do', type: :integer, options: 0..10_000),
         smallest_hole: Field.new(label: 'Smallest hole among them', type: :length, options: SMALLEST_MM)
       }.freeze
-      LINE = {
-        name: Field.new(label: 'Name: what it is, by thickness, make-up and colour', type: :text, options: 120, required: true),
-        kind: Field.new(label: 'Kind', type: :choice, options: Core::Catalogue::Line::KINDS, required: true),
-        thickness: Field.new(label: 'Thickness (mm, inch or 24 AWG)', type: :thickness, options: nil, required: true),
-        colour: Field.new(label: 'Colour', type: :colour, options: nil, required: true),
-        rated_load_grams: Field.new(label: 'Rated load in grams', type: :integer, options: 1..1_000_000),
-        reel_length: Field.new(label: 'Length of a reel, hank or coil', type: :reel, options: nil),
-        give: Field.new(label: 'Thinner when pulled through a hole, in hundredths (empty: usual for its kind)', type: :integer,
-          options: 0..60),
-        temper: Field.new(label: 'Temper of a wire', type: :choice, options: Core::Catalogue::Line::TEMPERS),
-        coil: Field.new(label: 'Inside the coil of a memory wire', type: :length, options: SMALLEST_MM),
-        scrap_price: Field.new(label: 'What a gram of its scrap brings, in cents (yen for JPY; empty: it is thrown away)', type: :integer,
-          options: 1..100_000),
-        material: Field.new(label: 'Material (latex, polyurethane, nylon, cotton, copper, brass, steel …)', type: :text, options: 40)
-      }.freeze
+      # How the types of a declared field are typed here, and what each asks for.
+      TYPED = { name: [:text, 120], text: %i[text most], choice: %i[choice of], whole: %i[integer within], size: [:length, SMALLEST_MM],
+                colour: [:colour, nil] }.freeze
+
+      # @param type [Class] made by Core::Fields.define @param other [Hash{Symbol=>Symbol}] fields that are typed in a way of their own
+      # @return [Hash{Symbol=>Field}] but its key, with labels "stock_fields.TABLE.FIELD"
+      def self.declared(table, type, **other)
+        type.fields.except(:key).to_h do |name, field|
+          usual, asks = TYPED.fetch(field.type)
+          options = asks.is_a?(Symbol) ? field.public_send(asks) : asks
+          [name, Field.new(label: Formats::Wording.say("stock_fields.#{table}.#{name}"), type: other.fetch(name, usual),
+            options: other.key?(name) ? nil : options, required: field.required)]
+        end
+      end
+
+      LINE = declared(:lines, Core::Catalogue::Line, thickness: :thickness, reel_length: :reel).freeze
       TOOL = {
         name: Field.new(label: 'Name', type: :text, options: 120, required: true),
         people_per_tool: Field.new(label: 'People who share one (0: one for the class)', type: :integer, options: 0..60, required: true),

@@ -36,8 +36,9 @@ module Core
       }.freeze
 
       # The plain form of each type of a declared field.
-      KINDS = { whole: :integer, number: :number, amount: :integer, yes: :boolean, choice: :symbol, text: :text, key: :text, name: :text,
-                date: :date, clock: :clock, length: :length, size: :length, list: :texts, by_level: :paces }.freeze
+      KINDS = { whole: :integer, number: :number, amount: :integer, yes: :boolean, choice: :symbol, choices: :symbols, text: :text,
+                colour: :text, key: :text, name: :text, date: :date, clock: :clock, length: :length, size: :length, list: :texts,
+                by_level: :paces }.freeze
 
       attr_reader :fields
 

@@ -9,9 +9,7 @@ module Core
         soldered: :boolean, gap: :length, wire: :length, material: :text, mass_mg: :number, nickel_free: :boolean,
         malleable: :boolean, magnetic: :boolean, faces_with: :symbol, holds_grams: :integer,
         tested: :integer, rejected: :integer, smallest_hole: :length, wall: :length, surface: :symbol)
-      LINE = Record.new(Catalogue::Line, key: :text, name: :text, kind: :symbol, thickness: :length, colour: :text,
-        rated_load_grams: :integer,
-        reel_length: :length, material: :text, give: :integer, scrap_price: :integer, temper: :symbol, coil: :length)
+      LINE = Record.of(Catalogue::Line)
       TOOL = Record.new(Catalogue::Tool, key: :text, name: :text, people_per_tool: :integer, substitutable: :boolean, counted: :boolean,
         cautions: :symbols)
       TECHNIQUE = Record.new(Catalogue::Technique, key: :text, name: :text, level: :integer, seconds: :number, prerequisites: :texts,
@@ -27,9 +25,7 @@ module Core
       DESIGN = Record.new(Project::Design, key: :text, name: :text, version: :integer, body: :symbol, ease: :length, wraps: :integer,
         overlap: :length, made: :integer, tails: :symbol, note: :text, colourways: :data, test_piece: :boolean, components: COMPONENT,
         samples: SAMPLE, measured: MEASURED)
-      NEEDS = Record.new(People::Needs, minor: :boolean, age: :integer, guardian: :text, left_handed: :boolean, allergies: :symbols,
-        other_allergy: :text, low_vision: :boolean,
-        help: :symbols)
+      NEEDS = Record.of(People::Needs)
       SWATCH = Record.new(Catalogue::Swatch, construction: :symbol, measure: :symbol, line: :text, about: :text, value: :number)
       ATTENDEE = Record.new(People::Attendee, key: :text, name: :text, level: :integer, measures: :lengths, ease: :length,
         needs: Record::One.new(NEEDS), notes: :text,

@@ -9,7 +9,7 @@ module Core
   # @param default [Object] nil where it may be left empty and is then not known
   # @param required whether it has no default
   # @param within [Range] of a :whole, a :number or an :amount (minor units of money)
-  # @param of [Array<Symbol>, Class] what a :choice is one of; the value that a :record is
+  # @param of [Array<Symbol>, Class] what a :choice is one of, and :choices are some of; the value that a :record is
   # @param most [Integer] characters of a :text; entries of a :list or a :by_key
   # @param each [Field] every entry of a :list, a :by_key or a :by_level (1 to 5)
   # @param says [String] what it is, where its name does not say that
@@ -27,7 +27,7 @@ module Core
   end
 
   class Field
-    NOT_TYPED = %i[key list by_key by_level record].freeze
-    TYPES = (%i[whole number amount yes choice text name date clock length size] + NOT_TYPED).freeze
+    NOT_TYPED = %i[key choices list by_key by_level record].freeze
+    TYPES = (%i[whole number amount yes choice text name colour date clock length size] + NOT_TYPED).freeze
   end
 end

@@ -2,18 +2,31 @@
 
 module Core
   module Catalogue
-    # Thread, cord, cable, wire, elastic, rope or tape.
-    #
-    # @param thickness diameter
-    # @param rated_load_grams nil when the maker states none
-    # @param give how many hundredths thinner it is pulled through a hole; nil takes what is usual for its kind
-    # @param temper how hard a wire was drawn, :soft, :half_hard or :hard; nil when not known
-    # @param coil inside its coil, of memory wire as it was bought; nil when not known
-    # @param scrap_price minor units that a gram of its scrap brings, nil where it is thrown away
-    # @param reel_length what one reel, hank or coil holds, nil when not known
-    # @param material nil when not known
-    Line = Value.define(:key, :name, :kind, :thickness, colour: '#6b7280', rated_load_grams: nil, reel_length: nil, material: nil,
-      give: nil, scrap_price: nil, temper: nil, coil: nil) do
+    # Thread, cord, cable, wire, elastic, rope or tape. What is not known of one is nil.
+    Line = Fields.define do
+      field :key, :key, required: true
+      field :name, :name, required: true, says: 'what it is, by thickness, make-up and colour'
+      field :kind, :choice, of: %i[cable thread cord wire memory_wire elastic rope tape], required: true
+      field :thickness, :size, required: true, says: 'its diameter'
+      field :colour, :colour, default: '#6b7280'
+      field :rated_load_grams, :whole, within: 1..1_000_000, says: 'load that its maker states'
+      field :reel_length, :size, says: 'what one reel, hank or coil holds'
+      field :give, :whole, within: 0..60,
+        says: 'hundredths by which it is thinner where it is pulled through a hole; left out for the usual of its kind'
+      field :temper, :choice, of: %i[soft half_hard hard], says: 'how hard a wire was drawn'
+      field :coil, :size, says: 'inside the coil of a memory wire, as it was bought'
+      field :scrap_price, :whole, within: 1..100_000, says: 'minor units that a gram of its scrap brings; left out where it is thrown away'
+      field :material, :text, most: 40
+    end
+
+    class Line
+      prepend Keyed
+
+      # Elastic and soft cord are no rods (from memory).
+      GIVE = { elastic: 15, cord: 10, thread: 5, rope: 10 }.freeze
+      # Materials of lines that hold no metal.
+      NO_METAL = %w[cotton nylon latex polyurethane polyester silk leather linen rubber].freeze
+
       # @return [Measure::Length] how thick it is where it is pulled through a hole
       def pulled
         thickness * Rational(100 - (give || Line::GIVE.fetch(kind, 0)), 100)
@@ -23,18 +36,6 @@ module Core
       def turn
         coil && ((coil + thickness) * Math::PI)
       end
-    end
-
-    class Line
-      prepend Keyed
-
-      TEMPERS = %i[soft half_hard hard].freeze
-
-      # Elastic and soft cord are no rods (from memory).
-      GIVE = { elastic: 15, cord: 10, thread: 5, rope: 10 }.freeze
-      # Materials of lines that hold no metal.
-      NO_METAL = %w[cotton nylon latex polyurethane polyester silk leather linen rubber].freeze
-      KINDS = %i[cable thread cord wire memory_wire elastic rope tape].freeze
     end
   end
 end

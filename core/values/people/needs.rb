@@ -4,16 +4,24 @@ module Core
   module People
     # What a class must know of someone beside size and level. Nothing here is guessed from notes: see NeedsReader for what is only
     # suggested.
-    #
-    # minor
-    #
-    # @param age in years, nil when not known
-    # @param guardian who is responsible for a minor
-    # @param allergies some of ALLERGIES
-    # @param other_allergy anything else, in full
-    # @param help some of HELP
-    Needs = Value.define(minor: false, age: nil, guardian: '', left_handed: false, allergies: [].freeze, other_allergy: '',
-      low_vision: false, help: [].freeze) do
+    Needs = Fields.define do
+      field :minor, :yes, default: false, says: 'whether they are under age'
+      field :age, :whole, within: 1..120, says: 'in years, left out where it is not known'
+      field :guardian, :text, most: 120, default: '', says: 'who is responsible for a minor'
+      field :left_handed, :yes, default: false
+      field :allergies, :choices, of: %i[nickel latex brass copper], default: [].freeze
+      field :other_allergy, :text, most: 300, default: '', says: 'anything else, in full'
+      field :low_vision, :yes, default: false
+      field :help, :choices, of: %i[hands hearing wheelchair implant], default: [].freeze
+    end
+
+    class Needs
+      ADULT = 18
+      AGES = field(:age).within
+      ALLERGIES = field(:allergies).of
+      HELP = field(:help).of
+      FLAGS = [*ALLERGIES, :other_allergy, :left_handed, :minor, :low_vision, *HELP].freeze
+
       # @return [Boolean] a child whose age is not known counts as one
       def minor?
         minor || (!age.nil? && age < Needs::ADULT)
@@ -37,14 +45,6 @@ module Core
                         (:minor if minor?),
                         (:low_vision if low_vision)]
       end
-    end
-
-    class Needs
-      ADULT = 18
-      AGES = (1..120).freeze
-      ALLERGIES = %i[nickel latex brass copper].freeze
-      HELP = %i[hands hearing wheelchair implant].freeze
-      FLAGS = [*ALLERGIES, :other_allergy, :left_handed, :minor, :low_vision, *HELP].freeze
     end
   end
 end
