@@ -69,7 +69,7 @@ module Formats
       @scale ||= [PIXELS, WIDEST / (wide + (2 * MARGIN))].min
     end
 
-    # A line of words is as high on paper whatever the scale.
+    # Words have one size on paper, at every scale.
     def type
       @type ||= WORDS / scale
     end

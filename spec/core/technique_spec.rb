@@ -202,7 +202,7 @@ RSpec.describe Core::Steps do
       end
     end
 
-    # What is prepared far enough is prepared from the start; a step that cannot be prepared is not, whatever was chosen.
+    # To prepare a step is to prepare all before it. A step that cannot be prepared stays as it is, whatever was chosen.
     it 'prepares with a step all that must be done before it' do
       made = [step('cut', 'cutting_line', preparable: true), step('coil', 'stringing', after: %w[cut], preparable: true),
               step('rail', 'ring', preparable: true), step('check', 'measuring', after: %w[coil])]
