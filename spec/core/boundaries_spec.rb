@@ -97,6 +97,12 @@ RSpec.describe 'Boundaries' do
       check.judge(Core::Making::Join.new(kind: :cap_on_bead, inner: part('bead', 8), outer: cap, at: 0.0)).first.code
     end
     expect(codes).to eq(%i[cap_press cap_fits cap_fits cap_gapes cap_gapes cap_too_large])
+    # Pressed, it widens by a twentieth: 8 mm reach 8.4.
+    pressed = [8.4, 8.41].map do |bead|
+      cap = part('cap', 3, 8, kind: :cap, malleable: true)
+      check.judge(Core::Making::Join.new(kind: :cap_on_bead, inner: part('bead', bead), outer: cap, at: 0.0)).first.code
+    end
+    expect(pressed).to eq(%i[cap_press cap_too_small])
   end
 
   it 'calls a load tight beyond four fifths of what holds, and too much beyond all of it: Core::Fit::Load' do
@@ -148,6 +154,23 @@ RSpec.describe 'Boundaries' do
     expect([reach.(4, 600), reach.(4, 599), reach.(0, 300), reach.(11, 300)].map(&:possible?)).to eq([false, true, false, false])
     single = cut.with(worked: cut.worked.with(ends: 1))
     expect(Core::Making::Reach.new(cut: single, done: 5, left: mm(600)).used).to eq(mm(100))
+  end
+
+  # A ring of 5 mm over a hole of 3.2 mm is of wire 0.9 mm thick, and stands on half of it; a link without a hole on a quarter of 6 mm.
+  it 'lays what hangs in its neighbours flat on the skin: Core::Making::ThreadedElement' do
+    ring = part('ring', 5, 5, kind: :ring, hole: mm(3.2))
+    link = part('link', 6, 6, kind: :connector, hole: nil)
+    expect([ring, link].map { |one| Core::Making::ThreadedElement.of(one).height }).to eq([mm(0.45), mm(1.5)])
+  end
+
+  it 'makes a thing several times over: Core::Making::WorkUp' do
+    one = Core::Construction::Kinds.fetch(:wire_link).build({ 'wire' => 'wire_20', 'stack' => [{ 'part' => 'round_8' }], 'first' => 'wrapped' },
+      sample_table).make(nil, Core::Making::Maker.new)
+    three = one.times(3)
+    expect(three.parts.map(&:count)).to eq(one.parts.map { |use| use.count * 3 })
+    expect(three.cuts.sum(&:count)).to eq(one.cuts.sum(&:count) * 3)
+    expect(three.steps.map { |step| [step.repeats, step.alike] }).to eq(one.steps.map { |step| [step.repeats * 3, 3] })
+    expect([one.times(1), one.times(0).steps]).to eq([one, []])
   end
 
   # Each part weighs a gram: a line rated for a kilogram is asked for five times as many grams as it carries parts (statics by hand).

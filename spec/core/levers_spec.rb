@@ -112,9 +112,12 @@ RSpec.describe Core::Levers::Kinds do
     it 'adds one assistant to those there are, until there are six, for the hours of the class' do
       found = [0, 2, 5, 6].map do |number|
         described_class::Assistant.in_room(opportunity(session: plan.workshop.session.with(assistants: number, assistant_hour: 1501),
-          workshop: plan.workshop.with(minutes: 90))).map { |lever| [lever.values[:number], lever.cost] }
+          workshop: plan.workshop.with(minutes: 90))).map { |lever|
+            before = plan.workshop.with(session: plan.workshop.session.with(assistants: number))
+            [lever.values[:number], lever.cost, lever.apply(before).session.assistants]
+          }
       end
-      expect(found).to eq([[[1, 2252]], [[3, 2252]], [[6, 2252]], []])
+      expect(found).to eq([[[1, 2252, 1]], [[3, 2252, 3]], [[6, 2252, 6]], []])
     end
 
     it 'borrows a tool beside those borrowed already' do
@@ -152,6 +155,19 @@ RSpec.describe Core::Levers::Kinds do
       rooms = [120, most - 15, most].map { |minutes| opportunity(workshop: hourly.with(minutes: minutes)) }
       expect(rooms.map { |one| described_class::Longer.in_room(one).map { |lever| [lever.values[:minutes], lever.cost] } })
         .to eq([[[15, 626], [30, 1251]], [[15, 626]], []])
+    end
+
+    # Each of three levels present; what is prepared for a level already is not offered for it again.
+    it 'prepares for levels that have it not yet, once for each person' do
+      asked = lambda do |chosen|
+        workshop = plan.workshop.with(teaching: plan.workshop.teaching.with(prepared: chosen))
+        room = Core::Levers::Opportunity.new(plan.with(workshop: workshop), result.library.calibration, 0)
+        described_class::Prepare.in_room(room).select { |lever| lever.values[:step] == 'front/cut_line' }
+          .map { |lever| [lever.values[:level], lever.people, (lever.preparation / room.preparing(lever.values[:work], 5)).round(6)] }
+      end
+      sizes = [1, 2, 5].map { |level| plan.people.count { |person| person.attendee.level <= level } }
+      expect(asked.({})).to eq([1, 2, 5].zip(sizes, sizes))
+      expect(asked.({ 'front/cut_line' => 2 }).map(&:first)).to eq([5])
     end
 
     it 'prepares one step as often as a piece is made' do

@@ -404,4 +404,13 @@ RSpec.describe Core::Session do
       expect(time.groups.map(&:half)).to eq(time.groups.map(&:half).sort)
     end
   end
+
+  it 'counts tools out and in where there are any to count: Core::Session::Preparation' do
+    plan = plan_for(bracelet, [attendee(1, 165)])
+    codes = [true, false].map do |counted|
+      tools = plan.tools.map { |need| need.with(tool: need.tool.with(counted: counted)) }
+      Core::Session::Preparation.new(plan.with(tools: tools), Core::Setup::Calibration.new).tasks.map(&:code)
+    end
+    expect(codes.map { |found| found.count(:count_out) }).to eq([1, 0])
+  end
 end
