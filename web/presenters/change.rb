@@ -32,17 +32,24 @@ module Web
       end
 
       def named(path, step)
-        return field(path.last) unless path.first == 'attendees'
+        return field(path.first == 'class' ? setting(path.drop(1)) : path.last) unless path.first == 'attendees'
 
         person = [step.after, step.before].filter_map { |state| state.attendees.find { |attendee| attendee.key == path[1] } }.first
         path.size > 2 ? "#{field(path.last)} of #{person&.name}" : person&.name.to_s
+      end
+
+      # Below a declared setting stand keys of steps, tools or lines, which are no words.
+      # @param path [Array<String>] within a class @return [String] the setting that changed
+      def setting(path, type = Core::Setup::Workshop)
+        declared = type.fields[path.first.to_sym]
+        declared&.type == :record && path.size > 1 ? setting(path.drop(1), declared.of) : path.first
       end
 
       # @param key [String] of a field in plain data
       def field(key)
         Formats::Wording.words?("fields.#{key}") ? Formats::Wording.say("fields.#{key}") : key.tr('_', ' ')
       end
-      private_class_method :differences, :named
+      private_class_method :differences, :named, :setting
     end
   end
 end

@@ -10,7 +10,8 @@ module Core
       # @param taken minutes of the instructor levels: those it saves
       # @param chosen highest level it is prepared for, 0 for none
       # @param people how many it is prepared for, or would be
-      Candidate = Value.define(:step, :technique, :saved, :taken, :chosen, :people) do
+      # @param before steps that would be prepared with it, since they come before it
+      Candidate = Value.define(:step, :technique, :saved, :taken, :chosen, :people, before: 0) do
         # @return [Float] minutes saved for one minute of preparing
         def worth
           taken.zero? ? 0.0 : saved / taken
@@ -82,7 +83,8 @@ module Core
         work = chosen.zero? ? prepared.with(step).select { |one| prepared.level(one).zero? } : [step]
         each = work.sum { |one| minutes(one, INSTRUCTOR) }
         saved = doing.sum { |person| work.sum { |one| minutes(one, person.attendee) } }
-        Candidate.new(step: step, technique: technique, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size)
+        Candidate.new(step: step, technique: technique, saved: saved, taken: each * doing.size, chosen: chosen, people: doing.size,
+          before: work.size - 1)
       end
 
       def minutes(step, attendee)
