@@ -97,17 +97,23 @@ module Web
 
         private
 
-        # @return [Array<Core::Making::StepUse>] those that make ends: of lines that end alike the first, of cords each end that differs
+        # Ends that differ on one piece.
+        EACH = [Core::Making::CordEnd, Core::Making::WireEye].freeze
+
+        # @return [Array<Core::Making::StepUse>] those that make ends: of lines that end alike the first, of cords and wire each that differs
         def end_steps(component)
           return [] unless drawn?
 
           own = piece.steps.select { |one| one.key.start_with?("#{component.key}/") }
           lines = own.find { |one| one.pictured.is_a?(Core::Making::LineEnd) }
-          [*lines, *own.select { |one| one.pictured.is_a?(Core::Making::CordEnd) }.uniq(&:pictured)]
+          [*lines, *own.select { |one| EACH.any? { |kind| one.pictured.is_a?(kind) } }.uniq(&:pictured)]
         end
 
         def end_numbers(made)
-          return say('end_picture.cord_numbers', length: made.length) if made.is_a?(Core::Making::CordEnd)
+          case made
+          when Core::Making::CordEnd then return say('end_picture.cord_numbers', length: made.length)
+          when Core::Making::WireEye then return say('end_picture.eye_numbers', count: made.wraps, inside: made.inside)
+          end
 
           say('end_picture.numbers', length: made.length, stays: made.stays, crimp: made.passes)
         end

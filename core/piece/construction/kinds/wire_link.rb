@@ -18,19 +18,19 @@ module Core
         parameter :wire, :line, of: %i[wire]
         parameter :stack, :pattern, default: [].freeze
         # Away from the wearer's end: what closes the link below.
-        parameter :last, :choice, of: [*EYES, :pin], default: :simple
-        parameter :first, :choice, of: EYES, default: :simple
-        parameter :pin, :part, of: Catalogue::Part::PINS, required: false
-        parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
+        parameter :last, :choice, of: [*EYES, :pin], default: :simple, group: :wire_eye
+        parameter :first, :choice, of: EYES, default: :simple, group: :wire_eye
+        parameter :pin, :part, of: Catalogue::Part::PINS, required: false, group: :wire_eye
+        parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20), group: :wire_eye
         # Of the eye at the far end, where it has a size of its own.
-        parameter :inner_last, :length, required: false, range: Measure::Length.mm(1)..Measure::Length.mm(20)
-        parameter :wraps, :integer, default: 3, range: 1..12
+        parameter :inner_last, :length, required: false, range: Measure::Length.mm(1)..Measure::Length.mm(20), group: :wire_eye
+        parameter :wraps, :integer, default: 3, range: 1..12, group: :wire_eye
         # Exactly so many turns, for a pair; until the stem is full; or down and back over them, thick, so that a large hole does not slip
         # over.
-        parameter :wrapped_way, :choice, of: %i[exactly until_full down_and_back], default: :exactly
+        parameter :wrapped_way, :choice, of: %i[exactly until_full down_and_back], default: :exactly, group: :wire_eye
         # Off such a length link after link is worked, and each cut off when it is done.
         parameter :batch, :length, required: false, range: Measure::Length.mm(100)..Measure::Length.mm(1000)
-        parameter :quarter_turned, :boolean, default: false
+        parameter :quarter_turned, :boolean, default: false, group: :wire_eye
 
         def problems
           [(problem('stack', :pattern_of_nothing) if stack.empty? && last == :pin), (problem('stack', :nothing_may_fill) if stack.fills?),

@@ -14,10 +14,10 @@ module Core
 
         parameter :wire, :line, of: %i[wire]
         parameter :drop, :part, of: %i[pendant bead]
-        parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20)
-        parameter :neck_turns, :integer, default: 3, range: 1..12
+        parameter :inner, :length, default: '3 mm', range: Measure::Length.mm(1)..Measure::Length.mm(20), group: :wire_eye
+        parameter :neck_turns, :integer, default: 3, range: 1..12, group: :wire_eye
         # Loosely over the shoulders; none keeps the neck neat.
-        parameter :shoulder_turns, :integer, default: 4, range: 0..15
+        parameter :shoulder_turns, :integer, default: 4, range: 0..15, group: :wire_eye
 
         # From inside its loop to its tip.
         def fixed_length
