@@ -10,7 +10,7 @@ module Web
       # @param before [Core::Setup::Calibration] what stands where nothing was sent
       def initialize(params, before)
         @before = before
-        super({ **shown, **params.to_h }, CALIBRATION, Contracts::CalibrationContract.new)
+        super({ **shown, **params.to_h.select { |_, typed| typed.is_a?(String) } }, CALIBRATION, Contracts::CalibrationContract.new)
       end
 
       # @param calibration [Core::Setup::Calibration]

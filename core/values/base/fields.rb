@@ -47,7 +47,7 @@ module Core
       def field(name, type, each: nil, **rest)
         raise ArgumentError, "#{name}: no type is called #{type}" unless Field::TYPES.include?(type)
 
-        @table[name] = Field.new(name: name, type: type, each: each && Field.new(name: name, **each), **rest)
+        @table[name] = Field.new(name: name, type: type, each: each && Field.new(name: name, required: true, **each), **rest)
       end
     end
   end
