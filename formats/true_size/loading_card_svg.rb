@@ -26,7 +26,7 @@ module Formats
           rows = runs.flat_map { |part, count| [part] * count }.each_slice(on_a_line).to_a
           strand(strand, rows, top).tap { top += (rows.size * LINE) + 1.5 }
         }
-        page(top, Wording.say('loading_card.title', count: @loading.size), drawn.join)
+        page(top + CHECK, Wording.say('loading_card.title', count: @loading.size), drawn.join + check_bar(0.5, top + CHECK - 2))
       end
 
       private

@@ -21,7 +21,8 @@ module Formats
       def to_s
         rows = @card.runs.each_with_index.map { |beads, row| row(beads, row) }
         high = HEAD + (@card.runs.size * LINE) + 1
-        page(high, Wording.say('row_card.title', parts: parts, bead: @card.bead), numbers + rows.join)
+        page(high + CHECK, Wording.say('row_card.title', parts: parts, bead: @card.bead),
+          numbers + rows.join + check_bar(0.5, high + CHECK - 2))
       end
 
       private

@@ -12,6 +12,8 @@ module Formats
       # Fits A4 and Letter with their margins.
       WIDEST = 180.0
       MARGIN = 2.0
+      # Below a drawing, for the bar.
+      CHECK = 6.0
 
       private
 
