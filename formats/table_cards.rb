@@ -1,9 +1,9 @@
 # frozen_string_literal: true
 
 module Formats
-  # What lies on the table beside one person's work: rows to tick, strands to load with the disc they go on, places to mark a line by.
+  # What lies on the table beside one person's work: rows and flowers to tick, strands to load with the disc they go on, places to mark a line by.
   class TableCards
-    # @param kind :rows, :loading, :disc or :marks
+    # @param kind :rows, :weave, :loading, :disc or :marks
     # @param true_mm [Float, nil] the width at which it is printed; nil where its size does not matter
     Card = Core::Value.define(:kind, :title, :words, :svg, :true_mm)
 
@@ -51,6 +51,10 @@ module Formats
       when Core::Making::RowCard
         Card.new(kind: :rows, title: say("row_card.roles.#{made.role}", count: made.number),
           words: say('row_card.words', bead: made.bead, count: made.beads), svg: TrueSize::RowCardSvg.new(made).to_s, true_mm: WIDE)
+      when Core::Making::WeaveChart
+        Card.new(kind: :weave, title: say('weave_chart.heading', count: made.petals.size),
+          words: say('weave_chart.words', middle: Core::Making::FromBag.new(parts: [made.middle])),
+          svg: TrueSize::WeaveChartSvg.new(made).to_s, true_mm: WIDE)
       when Core::Making::MarkedLine
         Card.new(kind: :marks, title: say('marked_line.heading', line: made.line, layer: made.layer),
           words: say('marked_line.words', count: made.spans.size), svg: TrueSize::MarkedLineSvg.new(made).to_s, true_mm: WIDE)

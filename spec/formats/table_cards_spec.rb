@@ -56,6 +56,18 @@ RSpec.describe Formats::TableCards do
       expect(places[0]).to eq(places[1].map { |x, y, number| [Formats::PieceSvg::N.(-x.to_f), y, number] })
     end
 
+    it 'shows each flower of a woven band by the letter of its petals, with a box each' do
+      card = cards_of('wandering_stars', 171).find { |one| one.kind == :weave }
+      flowers = @plan.people.first.tasks.find { |task| task.step.key == 'band/weave' }.step.values[:flowers]
+      letters = card.svg.scan(/font-size="3"[^>]*>([^<]+)</).flatten
+      expect([letters.size, card.svg.scan('h4.4v4.4h-4.4z').size, letters.uniq.size]).to eq([flowers, flowers, 2])
+      # Two colours in turn, and as many petals of each as are in the bag.
+      expect(letters.each_cons(2)).to all(satisfy { |one, other| one != other })
+      petals = letters.tally.transform_values { |number| number * 6 }
+      bag = @plan.people.first.needs.to_h { |need| [need.part.mark, need.count] }
+      expect(petals.map { |letter, number| bag[letter] - number }).to all(be >= 0)
+    end
+
     it 'has a box for each run of each petal, as many beads as are used' do
       card = cards_of('frost_star', nil).first
       runs = card.svg.scan(/Run \d+: (\d+) bead/).flatten.map(&:to_i)

@@ -15,7 +15,7 @@ module Core
     # @param order {step key => Facts::Place}, found from the facts that its steps need, give and shut
     # @param yields pieces that come of making it once, where others use it like a part
     # @param loading Lazy of [(strand, [(part, count)])] in the order of moves, empty where nothing is loaded first
-    # @param cards Lazy of [RowCard, MarkedLine or DiscStart]: what lies beside the work
+    # @param cards Lazy of [RowCard, WeaveChart, MarkedLine or DiscStart]: what lies beside the work
     # @param ends {first: End, last: End} where the neighbours on the path attach
     # @param anchors Lazy of [Anchor] where things hang, in order
     WorkUp = Value.define(:parts, :cuts, :steps, :joins, :drawing, :lengths, ends: {}.freeze, anchors: Lazy::NOTHING, order: {}.freeze,
