@@ -90,6 +90,7 @@ RSpec.describe 'The composer', type: :feature do
     expect(page).to have_css('#compose-patterns .chip', text: '1 × E')
     # By the keyboard alone: the choice of what a press does, and the part.
     find('#compose-patterns .group-fill .chip', text: '1 × s').click
+    expect(page).to have_css('.chip[aria-current]', text: '1 × s')
     fill_in 'Find a part', with: '4 mm spacer'
     find(:radio_button, 'replaces it').send_keys(:arrow_down)
     find('.palette-part', text: '4 mm spacer').send_keys(:enter)
