@@ -137,7 +137,7 @@ module Formats
     # Names that older files use.
     def in_present_names(data)
       session = data.dig('class', 'session')
-      session['target'] = session.delete('wish') if session&.key?('wish')
+      FieldSchema::FORMER.each { |now, before| session[now.to_s] = session.delete(before) if session&.key?(before) }
       data['attendees'].each do |person|
         next unless person.key?('mind')
 

@@ -44,7 +44,8 @@ module Formats
 
     def drawn
       # What holds a loop lies over its feet.
-      strands(0.0, reach) + @placed.partition { |item, _, _| item.kind == :loop }.flatten(1).map { |item, from, to| shape(item, from, to) }.join
+      loops_first = @placed.partition { |item, _, _| item.kind == :loop }.flatten(1)
+      strands(0.0, reach) + loops_first.map { |item, from, to| shape(item, from, to) }.join
     end
 
     # Strands run on to the last thing that they go through: in a loop they turn, in a socket they end.
@@ -107,8 +108,9 @@ module Formats
 
     # A strand has an edge, so that strands beside each other can be counted.
     def cord(path)
-      %(<path d="#{path}" fill="none" stroke="#{INK}" stroke-width="#{n(@thick * 0.98)}" stroke-linejoin="round"/>) +
-        %(<path d="#{path}" fill="none" stroke="#{h(@made.line.colour)}" stroke-width="#{n([@thick * 0.7, @thick - 0.6].max)}" stroke-linejoin="round"/>)
+      [[INK, @thick * 0.98], [@made.line.colour, [@thick * 0.7, @thick - 0.6].max]].map { |colour, thick|
+        %(<path d="#{path}" fill="none" stroke="#{h(colour)}" stroke-width="#{n(thick)}" stroke-linejoin="round"/>)
+      }.join
     end
 
     def shape(item, from, to)
@@ -168,7 +170,9 @@ module Formats
       y = across / 2
       wall = [across * 0.08, 0.3].max
       inner = to - wall
-      glue = (0..4).map { |i| %(<circle cx="#{n(inner - 0.6)}" cy="#{n((i - 2) * across * 0.16)}" r="#{n(across * 0.05)}" fill="#{INK}"/>) }.join
+      glue = (-2..2).map { |i|
+        %(<circle cx="#{n(inner - 0.6)}" cy="#{n(i * across * 0.16)}" r="#{n(across * 0.05)}" fill="#{INK}"/>)
+      }.join
       %(<path d="M#{n(from)} #{n(-y)}H#{n(to)}V#{n(y)}H#{n(from)}" fill="none" stroke="#{INK}" stroke-width="#{n(wall)}"/>#{glue})
     end
 

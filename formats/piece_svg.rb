@@ -91,7 +91,8 @@ module Formats
     def to_s(standalone: false)
       top = -half_height - marks_height - pins_height
       height = half_height - top + (@ruler ? RULER * scale : 1)
-      root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" aria-label="#{h(@title)}" class="piece#{' at-true-size' if @true_size}")
+      root = %(viewBox="#{n(-MARGIN)} #{n(top)} #{n(@span + (2 * MARGIN))} #{n(height)}" role="img" ) +
+             %(aria-label="#{h(@title)}" class="piece#{' at-true-size' if @true_size}")
       root = %(xmlns="http://www.w3.org/2000/svg" width="#{n(@span + (2 * MARGIN))}mm" height="#{n(height)}mm" color="#1d2433" ) +
              root.to_s if standalone
       %(<svg #{root}>#{Light.definitions if standalone && @lit}#{shapes}#{ruler if @ruler}#{centre_line}#{marks}#{pins}</svg>)

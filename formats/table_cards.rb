@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module Formats
-  # What lies on the table beside one person's work: rows and flowers to tick, strands to load with the disc they go on, places to mark a line by.
+  # What lies on the table beside one person's work: rows and flowers to tick, strands to load
+  # with the disc they go on, places to mark a line by.
   class TableCards
     # @param kind :rows, :weave, :loading, :disc or :marks
     # @param true_mm [Float, nil] the width at which it is printed; nil where its size does not matter

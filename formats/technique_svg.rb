@@ -71,7 +71,8 @@ module Formats
       end
 
       def kinds
-        @kinds ||= Dir[File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds', '*.yml')].map { |file| YAML.safe_load_file(file) }
+        folder = File.join(EagerBench::ROOT, 'core', 'piece', 'construction', 'kinds')
+        @kinds ||= Dir[File.join(folder, '*.yml')].map { |file| YAML.safe_load_file(file) }
       end
 
       def frame(kind, shapes)

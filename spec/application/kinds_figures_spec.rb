@@ -16,7 +16,8 @@ RSpec.describe Core::Construction::Kinds do
     return { out: work_up } unless work_up.is_a?(Core::Making::WorkUp)
 
     solution = construction.fill && construction.solve(target)
-    { **work_up.to_h.except(:order), steps: work_up.steps_in_order, line: construction.on_line(solution), beyond: %i[first last].map { |place| construction.beyond(place) },
+    { **work_up.to_h.except(:order), steps: work_up.steps_in_order, line: construction.on_line(solution),
+      beyond: %i[first last].map { |place| construction.beyond(place) },
       part: construction.as_part(work_up, key: 'made', name: 'made', made: 'made')&.to_h, measurable: construction.measurable }
   end
 

@@ -164,7 +164,8 @@ RSpec.describe 'Boundaries' do
   end
 
   it 'makes a thing several times over: Core::Making::WorkUp' do
-    one = Core::Construction::Kinds.fetch(:wire_link).build({ 'wire' => 'wire_20', 'stack' => [{ 'part' => 'round_8' }], 'first' => 'wrapped' },
+    link = Core::Construction::Kinds.fetch(:wire_link)
+    one = link.build({ 'wire' => 'wire_20', 'stack' => [{ 'part' => 'round_8' }], 'first' => 'wrapped' },
       sample_table).make(nil, Core::Making::Maker.new)
     three = one.times(3)
     expect(three.parts.map(&:count)).to eq(one.parts.map { |use| use.count * 3 })

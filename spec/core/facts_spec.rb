@@ -29,8 +29,8 @@ RSpec.describe Core::Making::Facts do
   end
 
   it 'keeps a tool until what it holds is shut, and tells which step closes an end' do
-    steps = [step('stop', gives: %i[stopped], keeps: { 'bead_stopper' => :stopped, 'bead_mat' => :never }), step('close', gives: %i[last_end],
-      shuts: %i[stopped])]
+    steps = [step('stop', gives: %i[stopped], keeps: { 'bead_stopper' => :stopped, 'bead_mat' => :never }),
+             step('close', gives: %i[last_end], shuts: %i[stopped])]
     facts = described_class.new(steps)
     expect(found(*steps, &:keeps)['stop']).to eq('bead_stopper' => 'close')
     expect([:last_end, :other, nil].map { |fact| facts.giver(fact) }).to eq(['close', nil, nil])

@@ -17,7 +17,8 @@ RSpec.describe Core::Sampling do
     Core::Sampling::Expectation.new(what: what, expected: expected, shares: shares, noise: noise)
   end
 
-  # One reading of one assumption: mean v j r / (v j² + s²), variance v s² / (v j² + s²) (conjugate normal, Bishop 2006, section 2.3.6).
+  # One reading of one assumption: mean v j r / (v j² + s²), variance v s² / (v j² + s²) (conjugate normal, Bishop 2006,
+  # section 2.3.6).
   [[0.025, 100.0, 1.0, 102.0], [0.12, 40.0, 3.0, 36.0], [0.2, 10.0, 20.0, 12.0]].each do |spread, share, noise, read|
     it "takes a reading of #{read} for #{share} in as the closed form does" do
       known = Core::Sampling::Belief.before({ size: spread }).after([[expectation(:length, share, { size: share }, noise), read]])

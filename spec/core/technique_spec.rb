@@ -202,7 +202,7 @@ RSpec.describe Core::Steps do
       end
     end
 
-    # To prepare a step is to prepare all before it. A step that cannot be prepared stays as it is, whatever was chosen.
+    # Preparing a step prepares every step before it. A step that cannot be prepared stays for the class, even when chosen.
     it 'prepares with a step all that must be done before it' do
       made = [step('cut', 'cutting_line', preparable: true), step('coil', 'stringing', after: %w[cut], preparable: true),
               step('rail', 'ring', preparable: true), step('check', 'measuring', after: %w[coil])]

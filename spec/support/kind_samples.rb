@@ -16,7 +16,8 @@ module KindSamples
   # @param samples [#sample_table, #part] @return [Core::Catalogue::Table] with the parts that they take
   def self.table(samples)
     more = [['split', 5, 6, { kind: :split_ring }], ['ear_wire', 18, 4, { kind: :ear_wire }], ['guard', 4, 3, { kind: :wire_guard }],
-            ['shell', 4, 5, { kind: :clamshell }], ['cap', 3, 8, { kind: :cap }], ['flat_3', 6, 12, { lines: 3 }], ['connector_3', 6, 18, { kind: :connector, lines: 3 }]]
+            ['shell', 4, 5, { kind: :clamshell }], ['cap', 3, 8, { kind: :cap }], ['flat_3', 6, 12, { lines: 3 }],
+            ['connector_3', 6, 18, { kind: :connector, lines: 3 }]]
     parts = more.to_h { |key, along, outer, rest| [key, samples.part(key, along, outer, **rest)] }
     samples.sample_table.with(parts: samples.sample_table.parts.merge(parts))
   end

@@ -45,7 +45,9 @@ RSpec.describe Web::Contracts do
     },
     [described_class::EntryContract, entry.merge(mass: nil)] => { quantity: [%w[1 1000000], ['0', '-1', '1000001', '']] },
     [described_class::EntryContract, entry.merge(long: true)] => { length: [['10 m', '620 mm'], ['0 mm', '1001 m', 'long']] },
-    [described_class::CalibrationContract, {}] => { pace_1: [%w[0.1 20], ['0.09', '20.1', 'x', '']], quick: [%w[0.1 1], ['', '0']], learning: [%w[0.5 1,0], %w[0.4 1.1]] },
+    [described_class::CalibrationContract, {}] => {
+      pace_1: [%w[0.1 20], ['0.09', '20.1', 'x', '']], quick: [%w[0.1 1], ['', '0']], learning: [%w[0.5 1,0], %w[0.4 1.1]]
+    },
     [described_class::MonthsContract, { range: 1..120, empty: 'keep the names' }] => { months: [['', '1', '120'], %w[0 121 six]] }
   }.each do |(contract, options), fields|
     fields.each do |field, (good, bad)|

@@ -3,8 +3,8 @@
 module Core
   module Steps
     # What an order of steps should keep to, and what it costs where it does not: easier before harder, the hardest not last, few changes
-    # of tools and of the component in hand, nothing straight after glue, and what is better done first where schools allow both. Steps are told by index, sets of them
-    # by bits.
+    # of tools and of the component in hand, nothing straight after glue, and what is better done first where schools allow both.
+    # A step is its index, and a set of steps is a number with one bit for each.
     class OrderRules
       WEIGHTS = { harder_first: 10, misplaced: 10, late: 8, moved: 3, changes: 2, hurried: 6, against: 4 }.freeze
       # What a step gives that closes an end.

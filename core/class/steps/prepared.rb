@@ -26,7 +26,7 @@ module Core
         found.each { |one| found.concat(one.after.filter_map { |key| @steps[key] } - found) }
       end
 
-      # @return [Array<Making::StepUse>] those that can be prepared and begin or end what can: how far one can go is seldom worth a third way
+      # @return [Array<Making::StepUse>] the first and the last steps that can be prepared: a third choice between them is seldom worth it
       def outermost
         can = @steps.each_value.select(&:preparable)
         followed = can.flat_map(&:after)

@@ -145,7 +145,7 @@ module Core
         steps.map { |step| alike.include?(step) ? step.with(values: { **step.values, part_of: step.component }) : step }
       end
 
-      # A step that waits for one that cannot be prepared cannot be prepared either, whichever component it belongs to.
+      # A step can be prepared only if every step before it can, in this component and in the others.
       def prepared_alone(steps)
         by_key = steps.to_h { |step| [step.key, step] }
         able = Hash.new do |known, key|

@@ -26,8 +26,8 @@ module Web
           shown.select { |parameter| parameter.says_something?(now) }.group_by(&:group)
         end
 
-        # @return [Array<(String, String)>] the ends of its lines, enlarged, each with what it comes to in numbers; none where it has none or
-        #   cannot be built
+        # @return [Array<(String, String)>] an enlarged drawing of each end with its figures in words; empty where there are no ends or the
+        #   component cannot be built
         def end_pictures(component)
           end_steps(component).map { |step|
             [Formats::CloseUp.of(step, title: say('end_picture.title')).svg, end_numbers(step.pictured)]
@@ -100,7 +100,7 @@ module Web
         # Ends that differ on one piece.
         EACH = [Core::Making::CordEnd, Core::Making::WireEye].freeze
 
-        # @return [Array<Core::Making::StepUse>] those that make ends: of lines that end alike the first, of cords and wire each that differs
+        # @return [Array<Core::Making::StepUse>] steps that make an end: the first of those alike; of cords and wire, every one that differs
         def end_steps(component)
           return [] unless drawn?
 

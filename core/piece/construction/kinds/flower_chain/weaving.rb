@@ -6,9 +6,9 @@ module Core
       class FlowerChain
         # The way of both threads through flowers and separators.
         module Weaving
-          # Slots of one flower: the first petal, upper left, lower left, the middle, upper right, lower right, the last petal, the separators
-          # above and below. A thread that comes in below leaves above, and the other way round. With each: whether it comes from the far
-          # side.
+          # Slots of one flower: the first petal, upper left, lower left, the middle, upper right, lower right, the last petal,
+          # the separators above and below. A thread that comes in below leaves above, and the other way round. With each slot: whether the
+          # thread enters it from the far side.
           FROM_BELOW = [[0, false], [1, false], [3, false], [5, true], [6, true], [7, false]].freeze
           FROM_ABOVE = [[0, true], [2, true], [3, true], [4, false], [6, false], [8, false]].freeze
           # The same where both petals of a side are threaded at once; both ends come back through the centre towards the start.
