@@ -19,14 +19,16 @@ module Application
     end
 
     # Puts on the shelf what has come of an order, for the class it was ordered for.
-    # @param counts [Hash{Integer=>Integer}] id of what was ordered => units that came @return [Integer] how many things came
-    def receive(id, counts)
+    # @param counts [Hash{Integer=>Integer}] id of what was ordered => units that came
+    # @param paid [Hash{Integer=>Integer}] id => minor units paid for those, where that was written down
+    # @return [Integer] how many things came
+    def receive(id, counts, paid = {})
       @studio.write do
         arrived = @studio.orders.of(id).filter_map { |ordered|
           (count = [counts.fetch(ordered.id, 0), ordered.due].min).positive? && [ordered, count]
         }
-        arrived.each { |ordered, count| @studio.orders.arrive(ordered.id, count) }
-        @studio.ledger.post(arrived.map { |ordered, count| entry(ordered, count) })
+        arrived.each { |ordered, count| @studio.orders.arrive(ordered.id, count, paid[ordered.id]) }
+        @studio.shelve(arrived.map { |ordered, count| entry(ordered, count) })
         arrived.size
       end
     end

@@ -4,7 +4,7 @@ module Application
   # What the held classes teach, and using it. Nothing changes before it is used.
   class Lessons
     MOST = 4
-    SORTS = [Times, People, Losses].freeze
+    SORTS = [Times, People, Losses, Lots, Eases, Prices].freeze
 
     # @param studio [Store::Studio] @param runner [Work::Runner] @param results [Results] @param today [#call] @return [Date]
     def initialize(studio, runner, results, today: -> { Date.today })

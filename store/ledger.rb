@@ -55,6 +55,12 @@ module Store
         .transform_values { |rows| Core::Supply::Stock.of(rows.map { |row| entry(row) }) }
     end
 
+    # @return [Hash{String=>Date}] part key => the day its newest delivery came
+    def lots_began
+      newest = @database[:ledger].where(kind: 'part', reason: 'received').group(:item).select(:item, Sequel.function(:max, :id).as(:id))
+      @database[:ledger].where(id: newest.map { |row| row[:id] }).select_hash(:item, :made_at).transform_values(&:to_date)
+    end
+
     private
 
     def balance(entry)

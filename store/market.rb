@@ -73,7 +73,7 @@ module Store
         from = Core::Money::DIGITS.fetch(@database[:studio].get(:currency))
         shift = 10.0**(Core::Money::DIGITS.fetch(currency) - from)
         unless shift == 1
-          { suppliers: %i[delivery minimum], offers: %i[price] }.each do |table, columns|
+          { suppliers: %i[delivery minimum], offers: %i[price], ordered: %i[price paid] }.each do |table, columns|
             @database[table].update(columns.to_h { |column|
               [column, Sequel.cast(Sequel.function(:round, Sequel[column] * shift), Integer)]
             })

@@ -11,7 +11,8 @@ module Store
     # @param length of each reel, nil for parts
     # @param units pieces or reels
     # @param arrived see units
-    Ordered = Core::Value.define(:id, :class_id, :supplier, :kind, :item, :length, :units, :arrived, :at) do
+    # @param price minor units for all of it, nil for what comes in the pack of another thing
+    Ordered = Core::Value.define(:id, :class_id, :supplier, :kind, :item, :length, :units, :arrived, :at, price: nil) do
       # @return [Integer] still to come
       def due
         units - arrived
@@ -37,8 +38,19 @@ module Store
     end
 
     # @param id [Integer] of an Ordered @param units [Integer] that came now, at most what is due
-    def arrive(id, units)
-      write { @database[:ordered].where(id: id).update(arrived: Sequel[:arrived] + units) }
+    # @param paid [Integer, nil] minor units for those, where that was written down
+    def arrive(id, units, paid = nil)
+      change = { arrived: Sequel[:arrived] + units }
+      change.update(paid: added(:paid, paid), paid_units: added(:paid_units, units)) if paid
+      write { @database[:ordered].where(id: id).update(change) }
+    end
+
+    # @return [Array<Core::Logbook::PricePaid>] the oldest first
+    def paid
+      @database[:ordered].exclude(paid: nil).exclude(price: nil).order(:id).all.map do |row|
+        Core::Logbook::PricePaid.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:pack_unit].to_sym,
+          amount: row[:pack_amount], packs: Rational(row[:packs] * row[:paid_units], row[:units]), paid: row[:paid])
+      end
     end
 
     # What has not come will not: only what arrived is kept.
@@ -52,8 +64,18 @@ module Store
 
     private
 
+    def added(column, number)
+      Sequel.function(:coalesce, column, 0) + number
+    end
+
+    # The price stands with what the pack is listed for.
     def row(class_id, bought, item, units)
+      listed = item == bought.item.key
       {
+        pack_unit: bought.offer.unit.to_s,
+        pack_amount: bought.offer.amount,
+        packs: bought.number,
+        price: (bought.cost.minor if listed && bought.offer.item == item),
         class_id: class_id,
         supplier: bought.offer.supplier,
         kind: bought.offer.kind.to_s,
@@ -66,7 +88,7 @@ module Store
 
     def ordered(row)
       Ordered.new(id: row[:id], class_id: row[:class_id], supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item],
-        units: row[:units], arrived: row[:arrived],
+        units: row[:units], arrived: row[:arrived], price: row[:price],
         length: (Core::Measure::Length.new(row[:length_nm]) if row[:kind] == 'line'), at: row[:made_at])
     end
   end

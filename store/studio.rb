@@ -61,6 +61,20 @@ module Store
       write { @database[:studio].update(settings) }
     end
 
+    # Posts entries to the ledger. What classes learned of rejects holds for the lot on the shelf only: a delivery ends it.
+    # @param entries [Array<Core::Supply::Entry>] @raise [Shortfall]
+    def shelve(entries)
+      write do
+        ledger.post(entries)
+        came = entries.select { |entry| entry.kind == :part && entry.reason == :received && entry.quantity.positive? }.map(&:item)
+        known = settings.calibration.rejects.keys & came
+        next if known.empty?
+
+        calibrate(settings.calibration.without_rejects(known))
+        known.each { |key| lessons.forget("lot/#{key}") }
+      end
+    end
+
     # See Database.write: several changes that stand or fall together.
     def write(&block)
       Database.write(@database, &block)

@@ -42,6 +42,55 @@ RSpec.describe Web::Routes::Learning, type: :request do
     end
   end
 
+  it 'learns of parts that were no good until a new lot comes' do
+    id = studio.live_events.taught.keys.first
+    part = plan_of(id).needs.map(&:part).find(&:bead?)
+    start = studio.live_events.of(id).find { |event| event.kind == :start }.at
+    bad = (1..6).map { |i|
+      Core::Live::Event.new(key: "bad#{i}".ljust(12, '0'), kind: :reject, at: start + 60 + i, person: '1', detail: part.key)
+    }
+    studio.live_events.append_all(id, bad)
+    row = learnt.fetch(part.name)
+    expect(row[0]).to match(/\A6 of \d+ no good, in \d class/)
+    send_form('/techniques/learnt', about: "lot/#{part.key}")
+    rate = studio.settings.calibration.rejects.fetch(part.key)
+    expect([rate > part.reject_rate, row[2]]).to eq([true, "#{format('%.1f', rate * 100)} of 100"])
+    send_form("/stockroom/parts/#{part.key}/stock", reason: 'received', quantity: '50')
+    expect([studio.settings.calibration.rejects, studio.lessons.before.key?("lot/#{part.key}")]).to eq([{}, false])
+    expect(learnt.keys).not_to include(part.name)
+  end
+
+  # Pieces that come out longer by x need x less ease, however often it is asked.
+  it 'offers the ease with which pieces come out as they were wanted' do
+    id = studio.live_events.taught.keys.first
+    key = plan_of(id).design.key
+    design = -> { studio.projects.find(key).design }
+    first = design.().ease
+    row = learnt.fetch(design.().name)
+    send_form('/techniques/learnt', about: "length/#{key}")
+    expect([design.().ease == first, Formats::LengthPrint.call(design.().ease, :mm)]).to eq([false, row[2]])
+    expect(learnt.fetch(design.().name)[2]).to eq(row[2])
+    send_form('/techniques/learnt/back', about: "length/#{key}")
+    expect(design.().ease).to eq(first)
+  end
+
+  it 'learns prices from what was paid' do
+    send_form('/classes/1/order', supplier: 'stall')
+    ordered = studio.orders.of(1).find(&:price)
+    send_form('/classes/1/receive', supplier: 'stall', "paid[#{ordered.id}]": 'a lot', "came[#{ordered.id}]": '1', place: 'kits')
+    expect([last_response.status, page]).to match([422, include('an amount such as 12.50', 'value="a lot"')])
+    send_form('/classes/1/receive', supplier: 'stall', "paid[#{ordered.id}]": '99.00', place: 'kits')
+    offer = -> { studio.market.all.offers.find { |one| [one.supplier, one.item] == ['stall', ordered.item] } }
+    before = offer.().price
+    expect([learnt.values.map(&:first), page]).to match([include(match(/packs? in 1 delivery/)), include('Prices paid')])
+    about = page[%r{value="(price/stall/\w+/#{ordered.item}/[^"]+)"}, 1]
+    send_form('/techniques/learnt', about: about)
+    packs = before.minor.zero? ? 1 : ordered.price / before.minor
+    expect(offer.().price.minor).to eq((9900.0 / packs).round)
+    send_form('/techniques/learnt/back', about: about)
+    expect(offer.().price).to eq(before)
+  end
+
   it 'says what changed in words, and leaves what is to stay as it is' do
     learnt
     send_form('/techniques/learnt/fix', about: 'time/measuring', fixed: '1')

@@ -6,15 +6,8 @@ module Web
     class Lessons
       include Printing
 
-      # What each sort of value is about, in the order of the page.
-      SORTS = {
-        'time' => ['How long it takes', 'Seconds each, for who knows the technique well, at the pace of level 4. Waiting for tools, for ' \
-                                        'help and for the group is taken out; steps that were not finished are not counted.'],
-        'people' => ['How people are', 'How much people of one level differ in pace, and how likely someone to whom all is new is to ' \
-                                       'call. A class without any tapped call says nothing of calls.'],
-        'loss' => ['What is lost', 'From the spares that were tapped in Live, at level 3; beginners lose about twice as many. A class ' \
-                                   'without any says nothing: nobody may have looked. Spares follow what is planned with.']
-      }.freeze
+      # The sorts of values, in the order of the page; their words stand under learned.
+      SORTS = %w[time people loss lot length price].freeze
       # Classes shown in the list.
       MOST_CLASSES = 25
 
@@ -30,6 +23,7 @@ module Web
         @studio = studio
         @unit = unit
         @fade = fade
+        @supplier_names = studio.market.all.suppliers.transform_values(&:name)
       end
 
       def running?
@@ -44,13 +38,13 @@ module Web
         @state.percent
       end
 
-      # @return [Array<(String, String, Array<Application::Lessons::Row>)>] heading, explanation, rows of each sort that has any
+      # @return [Array<(String, Array<Application::Lessons::Row>)>] sort and its rows, of each sort that has any
       def sorts
-        SORTS.filter_map { |sort, (heading, words)| [heading, words, rows[sort]] if rows.fetch(sort, []).any? }
+        SORTS.filter_map { |sort| [sort, rows[sort]] if rows.fetch(sort, []).any? }
       end
 
       def any?
-        !@state.found.nil? && @state.found.classes.any?
+        !@state.found.nil? && (@state.found.classes.any? || sorts.any?)
       end
 
       # @return [Boolean] whether anything would change
@@ -61,25 +55,34 @@ module Web
       # @param row [Application::Lessons::Row]
       def name(row)
         case sort(row)
-        when 'time' then row.subject.name
+        when 'time', 'lot', 'length' then row.subject.name
         when 'people' then say("lessons.#{row.subject}")
+        when 'price' then offer_name(*row.subject)
         else say("kinds.#{row.subject}")
         end
       end
 
       # @return [String, nil] where the value itself is kept
       def address(row)
-        sort(row) == 'time' ? "/stockroom/techniques/#{row.subject.key}" : nil
+        case sort(row)
+        when 'time' then "/stockroom/techniques/#{row.subject.key}"
+        when 'lot' then "/stockroom/parts/#{row.subject.key}"
+        when 'length' then "/projects/#{row.subject.key}"
+        end
       end
 
       # @return [String] "14 tries in 3 classes"
       def from(row)
         lesson = row.lesson
+        return "#{count_of(round(lesson.number), 'pack')} in #{count_of(lesson.classes, 'delivery', 'deliveries')}" if sort(row) == 'price'
+
         what = case row.about
                when %r{\Atime/} then count_of(lesson.number, 'try', 'tries')
                when 'people/help' then "#{count_of(lesson.seen, 'call')}, #{format('%.1f', lesson.number)} expected,"
                when 'people/between' then count_of(lesson.number, 'person', 'people')
                when 'people/help_minutes' then count_of(lesson.number, 'visit')
+               when %r{\Alength/} then count_of(lesson.number, 'piece')
+               when %r{\Alot/} then "#{lesson.seen} of #{lesson.number.round} no good,"
                else "#{lesson.seen} of #{lesson.number.round} uses"
                end
         "#{what} in #{count_of(lesson.classes, 'class', 'classes')}"
@@ -89,6 +92,8 @@ module Web
       def value(row, number)
         case row.about
         when %r{\Atime/} then "#{format('%g', number)} s"
+        when %r{\Alength/} then length(Core::Measure::Length.mm(number))
+        when %r{\Aprice/} then row.subject.first.price.with(minor: number.to_i).to_s
         when 'people/between' then "#{(number * 100).round} %"
         when 'people/help_minutes' then "#{format('%.1f', number)} min"
         when 'people/help' then "#{(number * 100).round} of 100"
@@ -106,19 +111,6 @@ module Web
       # @return [String] what is told once it is used: "Flat crimp: 92 s (was 110 s), from 14 tries in 3 classes."
       def told(row)
         "#{name(row)}: #{value(row, row.learnt)} (was #{value(row, row.now)}), from #{from(row)}."
-      end
-
-      # @return [Array<(String, String, String, String)>] project, pieces, how much longer they came out, and the range
-      def lengths
-        return [] if @state.found.nil?
-
-        names = @studio.projects.newest.to_h { |saved| [saved.design.key, saved.design.name] }
-        @state.found.learnt.lengths.filter_map do |lesson|
-          next unless names[lesson.about]
-
-          [names[lesson.about], "#{count_of(lesson.number, 'piece')} in #{count_of(lesson.classes, 'class', 'classes')}", off(lesson.value),
-           "#{off(lesson.low)} and #{off(lesson.high)}"]
-        end
       end
 
       # @return [Array<String>] who did not come, and how late classes began
@@ -187,10 +179,14 @@ module Web
         "#{(share * 100).round} of 100"
       end
 
-      def off(millimetres)
-        return 'as planned' if millimetres.abs < 0.05
+      # @return [Integer, Float] packs that came in part are told to a tenth
+      def round(number)
+        number == number.to_i ? number.to_i : number.to_f.round(1)
+      end
 
-        "#{format('%.1f', millimetres.abs)} mm #{millimetres.positive? ? 'longer' : 'shorter'}"
+      # @return [String] "Round bead, 6 mm: 50 pieces, Bead supplier"
+      def offer_name(offer, item)
+        "#{item&.name || offer.item}: #{Formats::OfferText.content(offer, unit)}, #{@supplier_names[offer.supplier]}"
       end
     end
   end

@@ -36,14 +36,15 @@ module Web
           redirect to(kits_address(id, 'materials')), 303
         end
         app.post('/classes/:id/receive') do
-          form = Presenters::ArrivalForm.new(studio.orders.of(id).select { |ordered| ordered.supplier == text(:supplier) }, params)
+          form = Presenters::ArrivalForm.new(studio.orders.of(id).select { |ordered| ordered.supplier == text(:supplier) }, params,
+            library.market.currency)
           unless form.valid?
-            flash(form.problem, kind: :wrong)
-            redirect to(kits_address(id, 'materials')), 303
+            status 422
+            next show_class(id, drafts: { arrival: form.draft })
           end
           came = 0
           address = once do
-            came = settings.kits.receive(id, form.counts)
+            came = settings.kits.receive(id, form.counts, form.paid)
             kits_address(id, 'materials')
           end
           tell_arrival(came) if came.positive?

@@ -25,7 +25,7 @@ module Web
           entry = nil
           address = once do
             entry = form.entry(stock_item)
-            studio.ledger.post([entry])
+            studio.shelve([entry])
             text(:back).match?(/\A[\w-]+\z/) ? "/stockroom##{text(:back)}" : "#{stock_item.path}/stock"
           end
           entered = "#{stock_item.item.name}: entered. A wrong entry is corrected with “Adjust”."

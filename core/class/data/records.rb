@@ -45,11 +45,13 @@ module Core
       TIME = Record.new(Logbook::TimeSaid, technique: :text, session: :text, tries: :integer, factor: :number, variance: :number,
         people: :number)
       LOST = Record.new(Logbook::Lost, kind: :symbol, uses: :number, lost: :integer, session: :text)
+      LOT_USE = Record.new(Logbook::LotUse, part: :text, date: :date, used: :number, rejected: :integer, session: :text)
       CALLS = Record.new(Logbook::Calls, expected: :number, called: :integer, session: :text)
       VISITS = Record.new(Logbook::Visits, number: :integer, minutes: :number, session: :text)
       CAME_OUT = Record.new(Logbook::LengthObservation, project: :text, by: :number, session: :text)
       HELD_CLASS = Record.new(Logbook::HeldClass, session: :text, date: :date, people: :integer, tries: TRY, times: TIME, lost: LOST,
-        calls: CALLS, visits: VISITS, came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean, irregular: :number)
+        lots: LOT_USE, calls: CALLS, visits: VISITS, came_out: CAME_OUT, told: :number, came_true: :boolean, teaches: :boolean,
+        irregular: :number, signed_up: :integer, late: :number)
 
       # @param data [Object] plain data @return [Set<String>] every text in it, keys too
       def self.texts_of(data)

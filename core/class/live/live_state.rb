@@ -12,13 +12,14 @@ module Core
       # @param hand seconds at which they called, nil when they do not
       # @param times {place => [seconds spent]}, of what is done
       # @param measured Measure::Length inside at a checkpoint, nil before
-      # @param spares [part key]
+      # @param spares [part key] used for what was lost or spoiled
+      # @param rejects [part key] of parts that were no good
       # @param left_out [step key] of what is left out
       # @param kit whether they have theirs
       # @param problem [String, nil] mark of the fault that was seen at their step
       # @param helped {place => seconds from calls to when they were helped}, of tasks at which they called
       Person = Value.define(:key, :tasks, place: 0, since: nil, hand: nil, here: true, times: {}.freeze, measured: nil, spares: [].freeze,
-        left_out: [].freeze, kit: false, helped: {}.freeze, problem: nil) do
+        rejects: [].freeze, left_out: [].freeze, kit: false, helped: {}.freeze, problem: nil) do
         # @return [Steps::Task, nil] nil when all is done
         def task
           tasks[place]
@@ -174,6 +175,7 @@ module Core
         when :measured_flat then measured_flat(person, event.detail)
         when :kit then person.with(kit: true) if person.here && !person.kit
         when :spare then person.with(spares: person.spares + [event.detail]) if person.here
+        when :reject then person.with(rejects: person.rejects + [event.detail]) if person.here
         when :problem then person.with(problem: event.detail) if person.here && !person.done?
         when :next then step(person, 1, event.at) if person.here && !person.done?
         when :back then step(person, -1, event.at) if person.here && person.place.positive?

@@ -11,6 +11,7 @@ module Core
     # @param tries [TimeObservation]
     # @param times [TimeSaid] by the tries
     # @param lost [Lost]
+    # @param lots [LotUse]
     # @param calls [Calls]
     # @param visits [Visits]
     # @param came_out [LengthObservation]
@@ -18,7 +19,7 @@ module Core
     # @param came_true whether they did, nil where that is not known
     # @param teaches whether plans may learn from it
     # @param irregular share of the steps that were tapped late, or with the next
-    HeldClass = Value.define(:session, :date, :people, tries: [].freeze, times: [].freeze, lost: [].freeze,
+    HeldClass = Value.define(:session, :date, :people, tries: [].freeze, times: [].freeze, lost: [].freeze, lots: [].freeze,
       calls: [].freeze, visits: [].freeze, came_out: [].freeze, told: nil, came_true: nil, teaches: true, irregular: 0.0,
       signed_up: 0, late: nil)
 
@@ -48,7 +49,7 @@ module Core
         tries = TimeObservation.of(work, evening, beside, session)
         times = TimesOfClass.new(tries, model.between**2)
         blank.with(tries: tries, times: times.said, irregular: irregular(work, times),
-          lost: Lost.of(plan, evening, session),
+          lost: Lost.of(plan, evening, session), lots: LotUse.of(plan, evening, session),
           calls: [Calls.of(model, evening, session)].compact, visits: [Visits.of(model, evening, beside, session)].compact,
           came_out: LengthObservation.of(plan, evening, session),
           told: told(simulation), came_true: came_true(model, evening).then { |tapped| tapped.nil? ? blank.came_true : tapped })

@@ -6,13 +6,14 @@ module Core
     #
     # @param times [LearnedValue]
     # @param losses see times
+    # @param lots [LotUse] of all classes
     # @param lengths see times
     # @param between Lesson or nil
     # @param help see between
     # @param help_minutes see between
     # @param record TrackRecord
     # @param attendance Attendance
-    Learnt = Value.define(:times, :losses, :lengths, :between, :help, :help_minutes, :record, :attendance)
+    Learnt = Value.define(:times, :losses, :lots, :lengths, :between, :help, :help_minutes, :record, :attendance)
 
     class Learnt
       # @param held [Array<HeldClass>] @param calibration [Setup::Calibration] @param fading [Decay]
@@ -23,7 +24,7 @@ module Core
         between = SpreadLearning.new(calibration).lesson(tries)
         new(times: TimeLearning.new(calibration, between&.value || calibration.between).lessons(teaching.flat_map(&:times)),
           losses: LossLearning.new.lessons(teaching.flat_map(&:lost)),
-          lengths: LengthLearning.new.lessons(teaching.flat_map(&:came_out)), between: between,
+          lots: chosen.flat_map(&:lots), lengths: LengthLearning.new.lessons(teaching.flat_map(&:came_out)), between: between,
           help: HelpLearning.new(calibration).lesson(teaching.flat_map(&:calls)),
           help_minutes: VisitLearning.new(calibration).lesson(teaching.flat_map(&:visits)), record: TrackRecord.of(chosen),
           attendance: Attendance.of(held))

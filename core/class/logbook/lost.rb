@@ -12,11 +12,11 @@ module Core
 
     class Lost
       # @param plan [Plan] of a class that was held @param evening [Live::LiveState]
-      # @return [Array<Lost>] one for each kind; none where no spare was written down, since then nobody may have looked
+      # @return [Array<Lost>] one for each kind; none where no spare was written down at all, since then nobody may have looked
       def self.of(plan, evening, session)
         there = evening.people.values.select { |person| person.here && person.place.positive? }
         spares = there.flat_map(&:spares).filter_map { |key| plan.table.parts[key]&.kind }.tally
-        return [] if spares.empty?
+        return [] if there.all? { |person| person.spares.empty? && person.rejects.empty? }
 
         uses(plan, there).map do |kind, number|
           new(kind: kind, uses: number, lost: spares.fetch(kind, 0), session: session)

@@ -18,12 +18,17 @@ module Core
         BY_KIND.fetch(kind, OTHERS)
       end
 
-      # @param part [Catalogue::Part] @param level [Integer] 1..5
-      # @param learnt [Hash{String=>Float}] by kind, what takes the place of the usual one
-      # @return [Float] probability that one is lost, or would not do to begin with, 0...1
-      def probability(part, level, learnt = {})
-        lost = learnt.fetch(part.kind.to_s) { usual(part.kind) } * BY_LEVEL.fetch(level)
-        [1 - ((1 - [lost, MOST].min) * (1 - part.reject_rate)), MOST].min
+      # What classes showed in place of the usual shares.
+      #
+      # @param by_kind {kind of part => share of uses that is lost at level 3}
+      # @param rejected {part key => share of its lot that is no good}
+      Learnt = Value.define(by_kind: {}.freeze, rejected: {}.freeze)
+
+      # @param part [Catalogue::Part] @param level [Integer] 1..5 @param learnt [Learnt]
+      # @return [Float] probability that one is lost, or is no good to begin with, 0...1
+      def probability(part, level, learnt = Learnt.new)
+        lost = learnt.by_kind.fetch(part.kind.to_s) { usual(part.kind) } * BY_LEVEL.fetch(level)
+        [1 - ((1 - [lost, MOST].min) * (1 - learnt.rejected.fetch(part.key, part.reject_rate))), MOST].min
       end
     end
   end

@@ -19,9 +19,9 @@ module Core
       # The fewest parts with which nothing runs out in this share of classes, all parts taken together; in bags, no bag of any part.
       # @param people [Array<PersonPlan>]
       # @param confidence [Float] between 0 and 1, both exclusive
-      # @param learnt [Hash{String=>Float}] see Loss.probability
+      # @param learnt [Loss::Learnt]
       # @return [Hash{Catalogue::Part=>Spares}]
-      def self.of(people, confidence: CONFIDENCE, learnt: {})
+      def self.of(people, confidence: CONFIDENCE, learnt: Loss::Learnt.new)
         by_part = bags(people, learnt)
         together = by_part.transform_values { |bags| bags.transform_values { |counts| counts.sum { |count, times| count * times } } }
         shared = enough(together.transform_values { |uses| [[uses, 1]] }, confidence)

@@ -27,7 +27,7 @@ module Core
         kits = people + extras
         Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, usual: Lazy.new { sample }, steps: planned_steps,
           needs: Materials::Need.sum(kits.flat_map(&:needs)), spares: Materials::Spares.of(kits.select(&:fitted?),
-            confidence: supply.confidence.fdiv(100), learnt: @calibration.losses),
+            confidence: supply.confidence.fdiv(100), learnt: @calibration.learnt_losses),
           tools: tool_needs, timetable: timetable, order: common_order, table: @table)
       end
 

@@ -33,11 +33,23 @@ module Core
         says: 'minutes of work without a break after which people tire'
       field :losses, :by_key, each: { type: :number, within: 0..0.9 }, default: {}.freeze,
         says: 'by kind of part, the share of uses that is lost at level 3, where classes showed it'
+      field :rejects, :by_key, each: { type: :number, within: 0..0.9 }, default: {}.freeze,
+        says: 'by part, the share of the lot on the shelf that is no good, where classes showed it'
     end
 
     class Calibration
       # What is known of people before any class counts as if so many had shown it (from memory).
       PEOPLE_BEFORE = 12.0
+
+      # @return [Materials::Loss::Learnt]
+      def learnt_losses
+        Materials::Loss::Learnt.new(by_kind: losses, rejected: rejects)
+      end
+
+      # @param keys [Array<String>] of parts of which a new lot came @return [Calibration]
+      def without_rejects(keys)
+        with(rejects: rejects.except(*keys))
+      end
     end
   end
 end

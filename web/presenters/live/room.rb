@@ -38,7 +38,9 @@ module Web
         # @return [Array<String>] spares that were used
         def spares_used
           @evening.people.values.flat_map do |person|
-            person.spares.map { |key| "#{@plan.table.parts[key]&.name || key} for #{name(person.key)}" }
+            [*person.spares.map { |key| [key, ''] }, *person.rejects.map { |key| [key, ' (no good)'] }].map do |key, why|
+              "#{@plan.table.parts[key]&.name || key}#{why} for #{name(person.key)}"
+            end
           end
         end
 

@@ -42,8 +42,12 @@ module Web
 
         # @return [Array<String>] spares that were used, by part
         def spares_used
-          used = evening.people.values.flat_map(&:spares).tally
-          used.map { |key, number| "#{number} × #{plan.table.parts[key]&.name || key}" }
+          used = evening.people.values.flat_map { |person| person.spares + person.rejects }.tally
+          no_good = evening.people.values.flat_map(&:rejects).tally
+          used.map do |key, number|
+            rejected = no_good.key?(key) ? " (#{no_good[key]} of them for parts that were no good)" : ''
+            "#{number} × #{plan.table.parts[key]&.name || key}#{rejected}"
+          end
         end
 
         # @return [Array<String>] what of this class's orders has not come

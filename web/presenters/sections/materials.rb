@@ -68,6 +68,11 @@ module Web
           ordered.length ? "#{name}, reel of #{reel(ordered.length)}" : name
         end
 
+        # @return [Core::Money] what is still to come was to cost
+        def expected_price(ordered)
+          market.money(Rational(ordered.price * ordered.due, ordered.units).round)
+        end
+
         # @return [Array<String>] what would not be short but for classes that take first
         def short_for_others
           (supply.parts.select(&:short_for_others?).map(&:part) + supply.lines.select(&:short_for_others?).map(&:line)).map(&:name)

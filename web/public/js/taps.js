@@ -105,6 +105,7 @@ const taps = (root) => {
     if (!form) return;
     event.preventDefault();
     const fields = Object.fromEntries(new FormData(form));
+    if (event.submitter?.name) fields[event.submitter.name] = event.submitter.value;
     delete fields.authenticity_token;
     fields.at = Math.floor(Date.now() / 1000).toString();
     keep([...waiting(), { address: form.getAttribute('action'), fields }]);
@@ -113,7 +114,7 @@ const taps = (root) => {
       move(fields);
       nameAgain(form);
     } else {
-      form.querySelector('button').disabled = true;
+      form.querySelectorAll('button').forEach((button) => { button.disabled = true; });
     }
     send();
   });
