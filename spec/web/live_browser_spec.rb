@@ -77,13 +77,13 @@ RSpec.describe 'Live', type: :feature do
       fill_in 'Measured', with: '150'
       select 'inside, closed'
       click_on 'Check: Ilse Marrow'
-      expect(page).to have_css('.live-advice', text: '150 mm inside: make it')
+      expect(page).to have_css('.live-advice', text: '150 mm inside. What to do: ')
       fill_in 'Measured', with: '171'
       select 'inside, closed'
       click_on 'Check: Ilse Marrow'
       expect(page).to have_css('.live-advice', text: 'fits, goes on')
       find('.trouble summary').click
-      click_on 'Replaced by Ilse Marrow'
+      click_on 'Lost or spoiled: Ilse Marrow'
     end
     expect(page).to have_text('Spares used:')
     unfold('levers-fold')

@@ -5,6 +5,9 @@ module Web
     class Live
       # Everyone at their tables, each with their step, and what helps them there.
       module Cards
+        # Taps that a page names.
+        NEWEST = 20
+
         # @return [Array<Table>] as people sit in the room
         def tables
           by_key = @plan.people.select(&:fitted?).to_h { |one| [one.attendee.key, one] }
@@ -19,6 +22,11 @@ module Web
         # @return [Array<String>] what all their steps are called, once each
         def step_names
           @step_names ||= @evening.people.values.flat_map { |person| person.tasks.map { |task| short_name(task) } }.uniq
+        end
+
+        # @return [Array<String>] keys of taps that the cards already show: a device may not have had its answer yet
+        def newest_taps
+          @evening.taken.last(NEWEST).map(&:key)
         end
 
         # @return [Array<Need>]

@@ -65,9 +65,10 @@ const ask = async (address, options = {}, sentForm = null) => {
       place(html, sentForm);
       return { ok: response.ok };
     }
+    if (response.status >= 500 && options.keeps) return { ok: false, unreachable: true };
     say('That could not be saved. Reload the page and try again; what you typed is still in the field.');
   } catch {
-    if (!looking) say('The studio does not answer. What you typed is still here; try again when it runs.');
+    if (!looking && !options.keeps) say('The studio does not answer. What you typed is still here; try again when it runs.');
     return { ok: false, unreachable: true };
   } finally {
     if (!looking) answering -= 1;

@@ -1,4 +1,4 @@
-// A form is sent once: its buttons rest while it is under way. What cannot be undone is asked about first.
+// A form is sent once: its buttons rest while it is under way. Taps of Live have names of their own and wait for nothing. What cannot be undone is asked about first.
 // Ticks of lists that are only for oneself are kept in this browser.
 const SENDING_MS = 8000;
 
@@ -29,7 +29,7 @@ const submitOnce = (root) => {
       event.stopImmediatePropagation();
       return;
     }
-    if (form.method === 'post' && !('live' in form.dataset)) rest(form);
+    if (form.method === 'post' && !('live' in form.dataset) && !('tap' in form.dataset)) rest(form);
   }, true);
   ticks(root);
 };

@@ -2,12 +2,19 @@
 // order. What a tap moves is moved at once, by the names of the steps that came with the page.
 import { ask } from './redraw.js';
 
-const STORE = 'eager-bench-taps';
-const AGAIN_MS = 3000;
+const PREFIX = 'eager-bench-tap:';
+const AGAIN_MS = 1000;
 const LONG_PRESS_MS = 600;
+const REST_MS = 1500;
 
-const waiting = () => JSON.parse(window.localStorage.getItem(STORE) || '[]');
-const keep = (taps) => window.localStorage.setItem(STORE, JSON.stringify(taps));
+// Each tap is kept by itself, the oldest first by name: two windows of one device never overwrite each other's.
+const waiting = () => Object.keys(window.localStorage).filter((name) => name.startsWith(PREFIX)).sort()
+  .map((name) => ({ name, tap: JSON.parse(window.localStorage.getItem(name)) })).filter(({ tap }) => tap);
+const keep = (tap) => {
+  const name = `${PREFIX}${Date.now().toString().padStart(15, '0')}-${tap.fields.key}`;
+  window.localStorage.setItem(name, JSON.stringify(tap));
+};
+const forget = (name) => window.localStorage.removeItem(name);
 
 let sending = false;
 
@@ -26,6 +33,10 @@ const move = (fields) => {
   const card = document.querySelector(`[data-person="${CSS.escape(fields.person || '')}"]`);
   const by = MOVES[fields.kind];
   if (!card || !by) return;
+  // A card that was not drawn anew has moved already.
+  const moved = (card.dataset.moved || '').split(' ');
+  if (moved.includes(fields.key)) return;
+  card.dataset.moved = [...moved, fields.key].join(' ');
   const steps = card.dataset.steps.split(',');
   const place = Math.min(steps.length, Math.max(0, Number(card.dataset.place) + by));
   const names = JSON.parse(card.closest('[data-names]').dataset.names);
@@ -42,25 +53,29 @@ const move = (fields) => {
   });
 };
 
-// What came from the server does not know of taps that still wait.
-const moveAgain = () => waiting().forEach((tap) => move(tap.fields));
+// What came from the server does not know of taps that still wait, unless it says so.
+const moveAgain = () => {
+  const taken = (document.querySelector('[data-taken]')?.dataset.taken || '').split(' ');
+  waiting().filter(({ tap }) => !taken.includes(tap.fields.key)).forEach(({ tap }) => move(tap.fields));
+};
 
 const send = async () => {
   if (sending) return;
   sending = true;
   try {
     for (let taps = waiting(); taps.length > 0; taps = waiting()) {
-      const [tap] = taps;
+      const [{ name, tap }] = taps;
       const body = new URLSearchParams(tap.fields);
       const token = document.querySelector('input[name="authenticity_token"]');
       if (token) body.set('authenticity_token', token.value);
-      const answer = await ask(tap.address, { method: 'POST', body });
+      // A server that is just starting, or fails, gets the tap again.
+      const answer = await ask(tap.address, { method: 'POST', body, keeps: true });
       if (answer.unreachable) {
         offline(true);
         setTimeout(send, AGAIN_MS);
         return;
       }
-      keep(waiting().slice(1));
+      forget(name);
       offline(false);
       moveAgain();
       document.dispatchEvent(new CustomEvent('redrawn'));
@@ -98,6 +113,13 @@ const nameAgain = (form) => {
   if (key) key.value = [...crypto.getRandomValues(new Uint8Array(12))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 };
 
+// What moves no card shows by its button that it was tapped.
+const rest = (form) => {
+  const buttons = [...form.querySelectorAll('button')];
+  buttons.forEach((button) => { button.disabled = true; });
+  setTimeout(() => buttons.forEach((button) => { button.disabled = false; }), REST_MS);
+};
+
 const taps = (root) => {
   longPress(root);
   root.addEventListener('submit', (event) => {
@@ -108,17 +130,15 @@ const taps = (root) => {
     if (event.submitter?.name) fields[event.submitter.name] = event.submitter.value;
     delete fields.authenticity_token;
     fields.at = Math.floor(Date.now() / 1000).toString();
-    keep([...waiting(), { address: form.getAttribute('action'), fields }]);
+    keep({ address: form.getAttribute('action'), fields });
     form.reset();
-    if (MOVES[fields.kind]) {
-      move(fields);
-      nameAgain(form);
-    } else {
-      form.querySelectorAll('button').forEach((button) => { button.disabled = true; });
-    }
+    nameAgain(form);
+    if (MOVES[fields.kind]) move(fields);
+    else rest(form);
     send();
   });
   document.addEventListener('redrawn', moveAgain);
+  window.addEventListener('online', send);
   moveAgain();
   send();
 };
