@@ -54,9 +54,13 @@ module Formats
       [block(:worn, svg: WornSvg.new(shown.piece, title: @plan.design.name, lit: @lit).to_s)]
     end
 
-    # One size stands for all in these colours, so that it is drawn once.
+    # One size stands for all who work it the same way in these colours, so that it is drawn once.
     def shown
-      @plan.people.find { |one| one.fitted? && one.attendee.colourway == @person.attendee.colourway } || @person
+      @plan.people.find { |one| one.fitted? && looks(one) == looks(@person) } || @person
+    end
+
+    def looks(person)
+      [person.attendee.colourway, (@own_ways ||= @plan.own_ways).for(person.attendee).map(&:key)]
     end
 
     # The piece is tried on where its length is looked at, else at the last look before it is closed.

@@ -136,11 +136,11 @@ module Web
         POST /classes/:id/invitation/:answer/accept
         POST /classes/:id/invitation/:answer/decline
         POST /classes/:id/swatch
-        POST /classes/:id/variant
         POST /classes/:id/take
         POST /classes/:id/teaching
         POST /classes/:id/undo
         POST /classes/:id/way
+        POST /classes/:id/way/back
         POST /drafts/:id
         POST /drafts/:id/back
         POST /drafts/:id/discard

@@ -27,6 +27,25 @@ RSpec.describe Web::Routes::Variants, type: :request do
     expect(table.fetch('Techniques')[1]).to eq('Gone: crimp cover.')
   end
 
+  it 'takes one for some of the class, says so, prints it on their sheets alone, and takes it back' do
+    get '/classes/1/variants'
+    way = Nokogiri::HTML(page).css('#variant-a1 option').find { |option| option.text == 'pressed flat' }['value']
+    revision = -> { studio.classes.find(1).revision.to_s }
+    send_form('/classes/1/way', ways: [way], who: 'person-2', revision: revision.())
+    expect(studio.projects.find('comet_tail').design.version).to eq(1)
+    get '/classes/1'
+    expect(page).to include('Another way for Tomasz Okonjo. How the crimp is closed: pressed flat.')
+    covers = app_settings.results.of(1).plan.people.to_h { |one| [one.attendee.key, one.needs.count { |need| need.part.kind == :cover }] }
+    expect(covers.slice('1', '2')).to eq('1' => 1, '2' => 0)
+    get '/classes/1/handouts'
+    sheets = Nokogiri::HTML(page).css('.handout').to_h { |sheet| [sheet.text[/Ilse Marrow|Tomasz Okonjo/], sheet.text] }
+    expect(sheets.slice('Ilse Marrow', 'Tomasz Okonjo').values.map { |text| text.include?('crimp cover') }).to eq([true, false])
+    send_form('/classes/1/way/back', way: 'person-2 front/school/flat', revision: revision.())
+    expect(studio.classes.find(1).state.workshop.teaching.ways).to eq([])
+    send_form('/classes/1/way', ways: [way], who: 'person-99', revision: revision.())
+    expect(page).to include('cannot be chosen any more')
+  end
+
   it 'says what to do first where nobody has a size' do
     id = studio.classes.create(studio.classes.find(1).state.with(attendees: []))
     get "/classes/#{id}/variants"
@@ -37,10 +56,10 @@ RSpec.describe Web::Routes::Variants, type: :request do
     get '/classes/1/variants'
     ways = Nokogiri::HTML(page).css('#variant-a1 optgroup').first(2).map { |group| group.css('option').first['value'] }
     revision = studio.classes.find(1).revision
-    send_form('/classes/1/variant', ways: ways, revision: revision.to_s)
+    send_form('/classes/1/way', ways: ways, revision: revision.to_s)
     expect(studio.projects.find('comet_tail').design.version).to eq(2)
     expect(app_settings.results.of(1).plan.design.version).to eq(2)
-    send_form('/classes/1/variant', ways: ['nothing'], revision: '9')
+    send_form('/classes/1/way', ways: ['nothing'], revision: '9')
     expect(page).to include('cannot be chosen any more')
     get '/classes/1/variants?a1=nonsense&b1=&zz=1'
     expect([last_response.status, table.fetch('Steps').size]).to eq([200, 1])

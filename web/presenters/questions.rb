@@ -40,7 +40,7 @@ module Web
 
       # @return [Array<Core::Catalogue::Technique>] of the project, easier ones first
       def asked
-        @asked ||= result.plan.order.steps.map { |step| result.plan.technique_of(step) }.uniq
+        @asked ||= result.plan.techniques
           .sort_by { |one| [one.level, one.name] }.then { |all| spread(all) }
       end
 

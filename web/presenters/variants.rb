@@ -40,6 +40,11 @@ module Web
         person.nil?
       end
 
+      # @return [Hash{String=>String}] whom one can be taken for
+      def people
+        WayForm.people(@result.plan)
+      end
+
       # @return [Boolean] whether there is anything to compare
       def any?
         ways.any?
@@ -80,8 +85,11 @@ module Web
           .for(person.attendee) { |_, parameter| Formats::Wording.words?("choice_reasons.#{parameter}.label") }
       end
 
+      # Who works it as it is planned for most shows what can be changed.
       def person
-        @result.plan.people.find(&:fitted?)
+        fitted = @result.plan.people.select(&:fitted?)
+        ways = @result.plan.own_ways
+        fitted.find { |one| ways.for(one.attendee).empty? } || fitted.first
       end
 
       # @return [Hash{String=>(Choice, Way)}] by key

@@ -94,6 +94,12 @@ module Web
 
           change(id, 'way') { |state| way.apply(state) }
         end
+        app.post('/classes/:id/way/back') do
+          change(id, 'way') do |state|
+            teaching = state.workshop.teaching
+            state.with(workshop: state.workshop.with(teaching: teaching.with(ways: teaching.ways - [text(:way)])))
+          end
+        end
         app.post('/classes/:id/undo') { step_back(id) { studio.classes.undo(id) } }
         app.post('/classes/:id/redo') { step_back(id) { studio.classes.redo(id) } }
         app.helpers Built

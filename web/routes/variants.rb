@@ -11,12 +11,6 @@ module Web
           page(:variants, title: 'Variants side by side',
             page: Presenters::Variants.new(result(id), settings.comparisons.free_stock(id), given, unit))
         end
-        app.post('/classes/:id/variant') do
-          form = Presenters::VariantForm.new(result(id), studio, params)
-          next show_class(id, notice: 'That version cannot be chosen any more.') unless form.found?
-
-          change(id, 'way') { |state| form.apply(state) }
-        end
       end
     end
   end

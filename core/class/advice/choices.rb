@@ -37,7 +37,8 @@ module Core
       # @yieldparam construction [Symbol] @yieldparam parameter [Symbol] @yieldreturn [Boolean] whether there are reasons to tell
       # @return [Array<Choice>] those with at least two ways that can be made
       def for(attendee)
-        @plan.design.components.flat_map do |component|
+        design = @plan.own_ways.for(attendee).reduce(@plan.design) { |made, way| way.apply(made) }
+        design.components.flat_map do |component|
           kind = Construction::Kinds.fetch(component.construction)
           now = kind.parameters.to_h { |name, one| [name, component.parameters.fetch(name.to_s, one.default)] }
           declared = kind.parameters.values.select { |one|

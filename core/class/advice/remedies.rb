@@ -36,7 +36,15 @@ module Core
 
       def fitter(fittings, attendee, cure)
         others = attendees.map { |other| other.key == attendee.key ? cure.apply_to_person(other) : other }
-        Planning::Fitter.new(@plan.workshop, fittings.design, others, @table, open_rings: @open_rings, fittings: fittings)
+        Planning::Fitter.new(without_own_way(cure), fittings.design, others, @table, open_rings: @open_rings, fittings: fittings)
+      end
+
+      # A way that is tried is tried in place of the person's own.
+      def without_own_way(cure)
+        teaching = @plan.workshop.teaching
+        return @plan.workshop unless cure.is_a?(Fit::Cures::SetWay) && teaching.ways.any?
+
+        @plan.workshop.with(teaching: teaching.with(ways: Planning::OwnWays.without(teaching.ways, cure)))
       end
 
       def attendees

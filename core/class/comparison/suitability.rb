@@ -117,7 +117,7 @@ module Core
       end
 
       def self.work(plan)
-        techniques = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+        techniques = plan.techniques
         {
           level: techniques.map(&:level).max.to_i, techniques: techniques.map(&:name),
           lacking: plan.readiness.people.to_h { |one| [one.attendee.name, one.lacking.map { |lack| lack.technique.name }] },

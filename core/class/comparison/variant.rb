@@ -74,7 +74,7 @@ module Core
 
       # @return [(Array<Making::StepUse>, Array<Making::StepUse>)] steps that come, and steps that go
       def steps
-        was, now = [base, plan].map { |one| one.order.steps }
+        was, now = [base, plan].map(&:all_steps)
         [beyond(now, was), beyond(was, now)]
       end
 
@@ -90,7 +90,7 @@ module Core
       end
 
       def techniques(one)
-        one.order.steps.map { |step| one.technique_of(step) }.uniq(&:key)
+        one.techniques
       end
 
       def differences(was, now)

@@ -35,7 +35,7 @@ module Core
 
       # @return [Array<Catalogue::Technique>] of the class's steps
       def techniques
-        plan.order.steps.map { |step| plan.technique_of(step) }.uniq
+        plan.techniques
       end
 
       # @return [Steps::Prepared]

@@ -16,6 +16,7 @@ module Core
         @table = table
         @open_rings = open_rings
         @fittings = fittings
+        @ways = OwnWays.new(workshop.teaching.ways, design, table)
         @check = Lazy.new { Fit::Check.new(table, open_rings: open_rings) }
         # What pieces share that are made alike.
         @shared = {}.compare_by_identity
@@ -95,7 +96,14 @@ module Core
       def fit(attendee, measure, ease)
         maker = Making::Maker.at(attendee.level, design.tails, own: attendee.tails, by_line: supply.tails_by_line)
           .with(swatches: attendee.swatches)
-        @fittings.fit(attendee.colourway, measure, ease, maker)
+        worked_by(attendee).fit(attendee.colourway, measure, ease, maker)
+      end
+
+      # @return [Fittings] of the design as the attendee works it
+      def worked_by(attendee)
+        @ways.for(attendee).reduce(@fittings) { |fittings, way| fittings.with_cure(way) }
+      rescue Error
+        @fittings
       end
     end
   end

@@ -10,11 +10,12 @@ module Core
     # @param spares {part => Materials::Spares}
     # @param order Steps::StepOrder, of the common steps
     # @param steps [PlannedStep]
+    # @param own_steps [(Making::StepUse, [People::Attendee])] steps of those who work the piece another way, beyond the common ones
     # @param tools [Steps::ToolNeed]
     # @param timetable Steps::Timetable
     # @param usual Lazy of the PersonPlan at a usual size, for a class without sized people
     Plan = Value.define(:workshop, :design, :people, :usual, :needs, :spares, :steps, :tools, :timetable, extras: [].freeze, order: nil,
-      table: nil) do
+      own_steps: [].freeze, table: nil) do
       # @return [PersonPlan] what someone of a usual size makes
       def sample
         usual.value
@@ -25,10 +26,26 @@ module Core
         table.technique(step.technique)
       end
 
+      # @return [Array<Making::StepUse>] the common steps, then those that only some work
+      def all_steps
+        own_steps.empty? ? order.steps : order.steps + own_steps.map(&:first)
+      end
+
+      # @return [Array<Catalogue::Technique>] that anyone works
+      def techniques
+        all_steps.map { |step| technique_of(step) }.uniq
+      end
+
+      # @return [Planning::OwnWays]
+      def own_ways
+        OwnWays.new(workshop.teaching.ways, design, table)
+      end
+
       # @return [Steps::Readiness] who lacks what
       def readiness
         spared = people.to_h { |person| [person.attendee, person.spared.map { |step, _| step.key }] }
-        Steps::Readiness.new(people.map(&:attendee), order.steps, table, workshop.date, spared: spared)
+        worked = own_steps.empty? ? {} : people.select(&:fitted?).to_h { |one| [one.attendee, one.piece.steps.map(&:technique).uniq] }
+        Steps::Readiness.new(people.map(&:attendee), all_steps, table, workshop.date, spared: spared, worked: worked)
       end
 
       # @return [Planning::Seating::SeatingChart]

@@ -27,8 +27,8 @@ module Core
         kits = people + extras
         Plan.new(workshop: @workshop, design: @design, people: people, extras: extras, usual: Lazy.new { sample }, steps: planned_steps,
           needs: Materials::Need.sum(kits.flat_map(&:needs)), spares: Materials::Spares.of(kits.select(&:fitted?),
-            confidence: supply.confidence.fdiv(100), learnt: @calibration.learnt_losses),
-          tools: tool_needs, timetable: timetable, order: common_order, table: @table)
+            confidence: supply.confidence.fdiv(100), learnt: learnt_losses),
+          tools: tool_needs, timetable: timetable, order: common.order, own_steps: teaching.ways.empty? ? [] : common.beyond, table: @table)
       end
 
       # @return [PersonPlan] one attendee's part
@@ -52,7 +52,7 @@ module Core
         @table = worked_with(workshop)
         @attendees = attendees
         @fitter = @fitter.among(attendees)
-        @people = @extras = @alike = @fitted_people = @timetable = @leader = @minutes = @sample = @own_steps = nil
+        @people = @extras = @alike = @fitted_people = @timetable = @common = @minutes = @sample = nil
         begin_lists
         self
       end
@@ -75,6 +75,10 @@ module Core
 
       def supply
         @workshop.supply
+      end
+
+      def learnt_losses
+        Materials::Loss::Learnt.new(by_kind: @calibration.losses, rejected: @calibration.rejects)
       end
 
       # Kits for people who may still come, as beginners of a usual or the largest size there is.
@@ -143,13 +147,17 @@ module Core
       end
 
       # Pieces of one design mostly differ in numbers, not in their steps: then the order found once serves all.
-      def ordered(steps)
-        keys = steps.map(&:key)
-        found = @orders[keys] ||= begin
+      # @return [Hash{Symbol=>Object}] order: StepOrder, places: of its steps among these
+      def order_of(steps)
+        @orders[steps.flat_map { |step| [step.key, step.technique] }] ||= begin
           order = Steps::StepOrder.of(steps, @table, by_hand: teaching.order, minutes: method(:mean_minutes), school: teaching.school)
+          keys = steps.map(&:key)
           { order: order, places: order.steps.map { |step| keys.index(step.key) } }
         end
-        steps.values_at(*found[:places])
+      end
+
+      def ordered(steps)
+        steps.values_at(*order_of(steps)[:places])
       end
 
       # @return [Float] what a step takes the people of the class on average, each by level and experience
@@ -164,42 +172,15 @@ module Core
         @alike ||= @attendees.group_by { |attendee| [attendee.level, attendee.experience, attendee.left_handed?] }.values
       end
 
-      # The class's common order, told with everyone's numbers, or with those of the sample.
-      def common_order
-        steps = leader.fitted? ? leader.piece.steps : []
-        ordered(steps)
-        order = @orders[steps.map(&:key)][:order]
-        order.with(steps: order.steps.map { |step| common(steps.find { |own| own.key == step.key }) })
+      # @return [CommonSteps]
+      def common
+        @common ||= CommonSteps.new(leader, fitted_people, method(:order_of))
       end
 
-      # @param step [Making::StepUse] of the leader
-      # @return [Making::StepUse] with ranges where others have other numbers
-      def common(step)
-        others = own_steps.filter_map { |_, steps| steps[step.key] }
-        return step if others.all? { |other| other.values == step.values && other.repeats == step.repeats }
-
-        values = step.values.to_h { |name, value| [name, FromTo.of(others.map { |other| other.values.fetch(name, value) })] }
-        counts = FromTo.of(others.map { |other| other.repeats / other.alike })
-        step.with(values: counts.is_a?(FromTo) ? values.merge(count: counts) : values)
-      end
-
-      # @return [Array<(PersonPlan, Hash{String=>Making::StepUse})>] one person of all who make the same
-      def own_steps
-        @own_steps ||= fitted_people.uniq { |person| person.piece.steps.object_id }
-          .map { |person| [person, person.piece.steps.to_h { |step| [step.key, step] }] }
-      end
-
-      # @return [Hash{People::Attendee=>Hash{Symbol=>Object}}]
-      def numbers(step)
-        names = step.values.select { |_, value| value.is_a?(FromTo) }.keys - [:count]
-        return {} if names.empty?
-
-        by_steps = own_steps.to_h { |person, steps| [person.piece.steps.object_id, steps[step.key]&.values.to_h.slice(*names)] }
-        fitted_people.to_h { |person| [person.attendee, by_steps.fetch(person.piece.steps.object_id)] }.reject { |_, own| own.empty? }
-      end
-
+      # Who works it as the design says leads.
       def leader
-        @leader ||= fitted_people.first || sample
+        ways = OwnWays.new(teaching.ways, @design, @whole_table)
+        fitted_people.find { |person| ways.for(person.attendee).empty? } || fitted_people.first || sample
       end
 
       def teaching
@@ -224,7 +205,7 @@ module Core
 
       def planned_steps
         levels = people.map { |person| person.attendee.level }.uniq.sort
-        order = common_order
+        order = common.order
         order.steps.zip(order.reasons).each_with_index.map { |(step, reason), index| planned_step(step, reason, index + 1, levels) }
       end
 
@@ -233,7 +214,7 @@ module Core
         PlannedStep.new(number: number, step: step, technique: technique, reason: reason,
           tools: technique.tools.uniq.map { |key| @table.tool(key) },
           minutes_by_level: levels.to_h { |level| [level, minutes_at(step.key, level)] },
-          cautions: (technique.cautions + step.cautions).uniq, numbers: numbers(step))
+          cautions: (technique.cautions + step.cautions).uniq, numbers: common.numbers(step))
       end
 
       # @return [Float] the mean of those at this level who are fitted

@@ -55,8 +55,7 @@ module Core
 
       def at_start
         minute = @calibration.welcome_minutes.to_f
-        shown = @plan.order.steps.map { |step|
- @plan.technique_of(step) }.uniq.select { |technique| technique.demonstration_minutes.positive? }
+        shown = @plan.techniques.select { |technique| technique.demonstration_minutes.positive? }
         shown.map do |technique|
           line = Line.new(minute: minute, code: :demonstration, technique: technique, minutes: technique.demonstration_minutes.to_f)
           minute += technique.demonstration_minutes
@@ -65,7 +64,7 @@ module Core
       end
 
       def steps
-        @plan.order.steps.filter_map do |step|
+        @plan.all_steps.uniq(&:key).filter_map do |step|
           begun = starts(step.key)
           next if begun.empty?
 

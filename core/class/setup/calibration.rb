@@ -41,11 +41,6 @@ module Core
       # What is known of people before any class counts as if so many had shown it (from memory).
       PEOPLE_BEFORE = 12.0
 
-      # @return [Materials::Loss::Learnt]
-      def learnt_losses
-        Materials::Loss::Learnt.new(by_kind: losses, rejected: rejects)
-      end
-
       # @param keys [Array<String>] of parts of which a new lot came @return [Calibration]
       def without_rejects(keys)
         with(rejects: rejects.except(*keys))

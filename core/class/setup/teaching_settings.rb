@@ -19,6 +19,8 @@ module Core
         says: 'which order is better: easier before harder, the hardest while all are fresh, ends as early or as late as can be'
       field :stand_ins, :list, most: 100, each: { type: :text, most: 130 }, default: [].freeze,
         says: 'tools that stand in for others in this class, each as "technique/tool"'
+      field :ways, :list, most: 200, each: { type: :text, most: 200 }, default: [].freeze,
+        says: 'other ways to work the piece, each as "to-2 component/parameter/way" for levels up to 2, or with "person-" and a key'
     end
   end
 end

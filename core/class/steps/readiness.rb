@@ -22,8 +22,10 @@ module Core
       # @param attendees [Array<People::Attendee>] in seating order
       # @param steps [Array<Making::StepUse>] @param table [Catalogue::Table] @param on [Date]
       # @param spared [Hash{People::Attendee=>Array<String>}] keys of steps that someone does not do
-      def initialize(attendees, steps, table, on, spared: {})
+      # @param worked [Hash{People::Attendee=>Array<String>}] techniques of those whose ways differ; others take all
+      def initialize(attendees, steps, table, on, spared: {}, worked: {})
         @spared = spared
+        @worked = worked
         @attendees = attendees
         @steps = steps
         @table = table
@@ -81,11 +83,18 @@ module Core
 
       # @return [Boolean] whether any step that takes the technique is theirs; techniques of other designs are everyone's
       def does?(attendee, technique)
+        return false unless takes?(attendee, technique)
+
         spared = @spared.fetch(attendee, [])
         return true if spared.empty?
 
         own = @steps.select { |step| step.technique == technique.key }
         own.empty? || own.any? { |step| !spared.include?(step.key) }
+      end
+
+      def takes?(attendee, technique)
+        worked = @worked[attendee]
+        worked.nil? || worked.include?(technique.key) || @steps.none? { |step| step.technique == technique.key }
       end
 
       def familiarity(attendee, technique)

@@ -20,6 +20,11 @@ module Web
             Formats::Wording.words?("choice_reasons.#{parameter}.label") }
         end
 
+        # @return [Hash{String=>String}] whom a way can be chosen for
+        def whom
+          WayForm.people(plan)
+        end
+
         # @return [String] with the component where the design has more than one like it
         def label(choice)
           alike = plan.design.components.count { |one| one.construction == choice.construction }

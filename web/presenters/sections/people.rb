@@ -78,7 +78,7 @@ module Web
         # @return [Array<Done>]
         def done_before
           found = draft(more_form)
-          plan.order.steps.map { |step| plan.technique_of(step) }.uniq.map do |technique|
+          plan.techniques.map do |technique|
             done = chosen.attendee.experience[technique.key]
             Done.new(technique: technique, times: found ? found.value("times_#{technique.key}") : done&.times.to_s,
               last: found ? found.value("last_#{technique.key}") : done&.last&.iso8601.to_s,

@@ -40,6 +40,19 @@ module Web
           end.uniq(&:address)
         end
 
+        # A way that only some take. text: as it is kept
+        OwnWay = Core::Value.define(:text, :words)
+
+        # @return [Array<OwnWay>]
+        def own_ways
+          whom = WayForm.people(plan)
+          plan.own_ways.entries.map do |entry|
+            way = say("choice_reasons.#{entry.parameter}.#{entry.way}.name")
+            label = say("choice_reasons.#{entry.parameter}.label")
+            OwnWay.new(text: entry.to_s, words: say('own_way', whom: whom.fetch(entry.who, own_whom(entry)), label: label, way: way))
+          end
+        end
+
         # @return [Array<(String, String)>] key and name
         def makers
           [[Contracts::SwatchContract::STUDIO, 'everyone, as the studio’s'], *people.map { |one| [one.attendee.key, one.attendee.name] }]
@@ -53,6 +66,11 @@ module Web
         end
 
         private
+
+        # Of levels of whom nobody is here now, and of people without a size.
+        def own_whom(entry)
+          entry.up_to ? Section.up_to(none: '')[entry.up_to] : plan.person(entry.who.delete_prefix('person-'))&.attendee&.name.to_s
+        end
 
         def measure_name(use)
           "#{say("own_measures.#{use.measure.name}")}, #{use.line.name}"

@@ -70,9 +70,7 @@ module Web
 
         # @return [Array<Core::Catalogue::Technique>] of the class's steps that have an easier way
         def with_easier
-          order.steps.map { |step|
-            plan.technique_of(step)
-          }.uniq.select { |technique| technique.easier && plan.table.techniques.key?(technique.easier) }
+          plan.techniques.select { |technique| technique.easier && plan.table.techniques.key?(technique.easier) }
         end
 
         def technique_name(key)
@@ -87,7 +85,8 @@ module Web
 
         # @return [Array<Difference>] a row a list of steps, lowest level first; people of one level whose experience differs are told apart
         def differences
-          fitted.group_by { |person| [person.attendee.level, person.tasks.map { |task| [task.kind, task.step.key, task.technique.key] }] }
+          listed = ->(person) { person.tasks.map { |task| [task.kind, task.step.key, task.step.text, task.technique.key] } }
+          fitted.group_by { |person| [person.attendee.level, listed.(person)] }
             .map { |(level, _), same| difference(level, same) }.sort_by(&:level)
         end
 
@@ -159,10 +158,16 @@ module Web
           end
         end
 
+        # @return [Array<String>] steps that others do not work
+        def own_steps(person)
+          plan.own_steps.select { |_, who| who.include?(person.attendee) }.map { |step, _| "#{step_in_short(step)} (#{say('own_way_of')})" }
+        end
+
         def difference(level, same)
           tasks = same.first.tasks
           Difference.new(level: level, names: same.map { |person| person.attendee.name }, minutes: tasks.sum(&:minutes),
-            added: tasks.select(&:reason).map { |task| "#{step_in_short(task.step)} (#{say("list_reasons.#{task.reason}")})" },
+            added: [*own_steps(same.first), *tasks.select(&:reason).map { |task|
+              "#{step_in_short(task.step)} (#{say("list_reasons.#{task.reason}")})" }],
             spared: same.first.spared.map { |step, reason| "#{step_in_short(step)} (#{say("list_reasons.#{reason}")})" })
         end
       end

@@ -7,8 +7,7 @@ module Web
       class Tools < Section
         # @return [Array<String>] what helps where some are missing
         def ways(need)
-          techniques = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
-          need.ways(techniques, plan.table).map { |code, values| say("tool_ways.#{code}", **values) }
+          need.ways(plan.techniques, plan.table).map { |code, values| say("tool_ways.#{code}", **values) }
         end
 
         # One tool that may stand in, or does. key: for the form · words
@@ -18,8 +17,7 @@ module Web
         def stand_ins(need)
           return [] unless need.missing.positive?
 
-          techniques = plan.order.steps.map { |step| plan.technique_of(step) }.uniq
-          need.standing_in(techniques, plan.table).map { |technique, one| stand_in(technique, one.by) }
+          need.standing_in(plan.techniques, plan.table).map { |technique, one| stand_in(technique, one.by) }
         end
 
         # @return [Array<StandIn>] chosen for this class
