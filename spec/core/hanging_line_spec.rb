@@ -111,3 +111,41 @@ RSpec.describe Core::Sizing::Hang do
     expect([left[0].turn, right[0].turn]).to match([be_between(30, 90), be_between(-90, -30)])
   end
 end
+
+RSpec.describe Core::Sizing::WristHang do
+  def bracelet_of(target, pattern, heavy: {})
+    row = component('front', :strung, line: 'cable', crimp: 'crimp', mirror: false, pattern: pattern)
+    table = sample_table.with(parts: sample_table.parts.to_h { |key, one| [key, one.with(mass_mg: heavy.fetch(key, 1.0))] })
+    Core::Sizing::Blueprint.new(design(row), table).fit(mm(target), Core::Making::Maker.new)
+  end
+
+  # A belt round a circle and through one point d from its middle: 2√(d² − r²) + r(2π − 2 acos(r / d)) (plane geometry). Where one bead
+  # outweighs all others the line hangs as that belt.
+  it 'hangs from one heavy bead as a belt does' do
+    piece = bracelet_of(190, pattern({ fill: ['round_6'] }, 'round_12'), heavy: { 'round_12' => 1e7 })
+    hang = described_class.of(piece, mm(165))
+    radius = (165 / (2 * Math::PI)) + 3.2
+    far = radius + hang.gap
+    belt = (2 * Math.sqrt((far**2) - (radius**2))) + (radius * ((2 * Math::PI) - (2 * Math.acos(radius / far))))
+    expect(belt).to be_within(1.5).of(piece.laid_flat.to_mm)
+    expect(hang.lies_below.key).to eq('round_12')
+    expect(hang.layout.max_by(&:y).item.key).to eq('round_12')
+    expect(hang.layout.max_by(&:y).x).to be_within(0.5).of(hang.span / 2)
+  end
+
+  it 'keeps the line as long as it is, off the arm, and says that even weights stay as they are' do
+    piece = bracelet_of(185, pattern({ fill: ['round_8'] }))
+    hang = described_class.of(piece, mm(165))
+    off = hang.way.each_cons(2).sum { |a, b| Math.hypot(b[0] - a[0], b[1] - a[1]) }
+    radius = (165 / (2 * Math::PI)) + 4
+    middle = hang.span / 2
+    angle = Math.asin(hang.way.first[1] / radius)
+    expect(off + (radius * (Math::PI + (2 * angle)))).to be_within(0.5).of(piece.laid_flat.to_mm)
+    expect(hang.way.map { |x, y| Math.hypot(x - middle, y) }.min).to be_within(0.05).of(radius)
+    # The line leaves the arm in the arm's direction.
+    first, second = hang.way.first(2)
+    expect(Math.atan2(second[0] - first[0], second[1] - first[1])).to be_within(0.05).of(angle)
+    expect([hang.balanced?, hang.lies_below]).to eq([true, nil])
+    expect(described_class.of(bracelet_of(168, pattern({ fill: ['round_8'] })), mm(165))).to be_nil
+  end
+end

@@ -47,11 +47,16 @@ RSpec.describe Web::Routes::Invitations, type: :request do
     answer(name: people.first, measure: '6.5')
     answer(name: 'Perrin Vale', measure: '', mail: 'perrin@example.org')
     get '/classes/1/invitation?more=1'
-    rows = Nokogiri::HTML(page).css('tbody tr').map { |row| row.text.gsub(/\s+/, ' ') }
+    rows = Nokogiri::HTML(page).css('.table:not(.how-many) tbody tr').map { |row| row.text.gsub(/\s+/, ' ') }
     expect(rows).to match([a_string_including('260 mm is unusual for an adult', 'new'),
                            a_string_including('without a unit, read as 165', 'someone of this name', 'waiting list'),
                            a_string_including('no size given', 'waiting list')])
     expect(page).to match(/With Odalys Reed as person 13, all finish in \d+ of 100 such classes; without, in \d+/)
+    # 12 are in the class, three answered; the tools of this class are short with 12 already.
+    places = Nokogiri::HTML(page).css('.how-many tbody tr').map { |row| row.css('th, td').map { |cell| cell.text[/\d+/].to_i } }
+    expect(places.map(&:first)).to eq([12, 13, 14, 15])
+    expect(places.map { |place| place[1] }).to eq(places.map { |place| place[1] }.sort)
+    expect(page).to include('Tools are short already')
     send_form('/classes/1/invitation/reminders')
     letters = Dir[File.join(app_settings.settings.folder, 'outgoing mail', '*.eml')].map { |file| File.read(file) }
     expect(letters.grep(/To: (odalys|perrin)@example.org/).size).to eq(2)

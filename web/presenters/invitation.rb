@@ -10,6 +10,8 @@ module Web
       # One answer. size: as read · doubts: what to ask again, in words · more: what else they said
       Row = Core::Value.define(:id, :state, :name, :size, :level, :doubts, :more)
       RUNS = 200
+      # People beyond those in the class that are tried.
+      MOST_MORE = 6
 
       attr_reader :unit, :questions, :invitation
 
@@ -72,11 +74,35 @@ module Web
 
       # @return [String, nil] what the first who is not in yet would change
       def one_more
-        next_one = @given.find { |one| %i[new waiting].include?(one.state) } or return
-        before, after = [[], [attendee(next_one, 'next')]].map { |more| chance_with(more) }
+        next_one = waiting.first or return
+        before, after = places.first(2).map { |row| row.chance && (row.chance * 100).round }
         return if before.nil? || after.nil?
 
         say('invitation.one_more', name: next_one.answer.name, number: taken + 1, before: before, after: after)
+      end
+
+      # @return [Array<Core::Comparison::Places::Row>] from those in the class to a few more than there are places
+      def places
+        @places ||= begin
+          attendees = waiting.each_with_index.map { |one, i| attendee(one, "next-#{i}") }
+          most = [[invitation.seats, taken + waiting.size].max, taken + MOST_MORE].min
+          Core::Comparison::Places.new(@result.inputs, attendees, runs: RUNS).rows([most, taken + 1].max)
+        end
+      end
+
+      def chance_words(row)
+        row.chance ? "#{(row.chance * 100).round} in 100" : say('variants.unknown')
+      end
+
+      def enough?(row)
+        row.enough?(@result.workshop.session.target)
+      end
+
+      # @return [String] how many people the tools and the time are enough for
+      def limit_words
+        limit = Core::Comparison::Places.limit(places, @result.workshop.session.target)
+        key = limit ? 'limit' : (places.first.missing.positive? ? 'no_tools' : 'no_time')
+        say("invitation.#{key}", count: limit.to_i, target: @result.workshop.session.target)
       end
 
       # @param given [Store::Invitations::Given] @return [Core::People::Attendee]
@@ -99,6 +125,10 @@ module Web
       end
 
       private
+
+      def waiting
+        @given.select { |one| %i[new waiting].include?(one.state) }
+      end
 
       def first_values
         { 'closes_on' => closes_on.iso8601, 'seats' => (invitation&.seats || [@result.workshop.tool_sets, taken, 1].max).to_s,
@@ -142,14 +172,6 @@ module Web
          ("age #{needs.age}" if needs.age), answer.colourway,
          *@result.plan.table.tools.values_at(*answer.brings).compact.map { |tool| "brings #{tool.name.downcase}" },
          (answer.note unless answer.note.empty?)].compact
-      end
-
-      # @return [Integer, nil] of 100 classes in which everyone finishes
-      def chance_with(more)
-        inputs = @result.inputs
-        plan = inputs.with(attendees: [*inputs.attendees, *more]).plan
-        forecast = Core::Session::Forecast.for(plan, inputs.calibration, runs: RUNS)
-        (forecast.chance * 100).round if forecast.is_a?(Core::Session::Forecast)
       end
     end
   end

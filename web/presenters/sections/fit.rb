@@ -6,6 +6,7 @@ module Web
       # What will not go together, and what would put it right.
       class Fit < Section
         include Supplied
+        include Drawn
 
         def open_rings
           @reading.settings.open_rings
@@ -74,22 +75,50 @@ module Web
           @carrying ||= Core::Fit::Carrying.new(chosen.piece, judged) if judged.any?
         end
 
-        # @return [Core::Sizing::Hang, nil] how the chosen person's necklace hangs; nil where it lies round the neck, or weights are missing
-        def hang
-          return unless plan.design.body == :neck && chosen&.fitted? && chosen.measure
+        # @return [String] SVG of the chosen person's piece, each link numbered where it lies, the weakest first
+        def carrying_drawing
+          pins = carrying.links.each_with_index.filter_map { |link, i|
+            Formats::PieceSvg::Pin.new(at: link.at, status: link.finding.status, text: (i + 1).to_s) if link.at
+          }
+          drawing_of(chosen, pins: pins, labels: false)
+        end
 
-          @hang ||= Core::Sizing::Hang.of(chosen.piece, chosen.measure)
+        # @return [String] what would make a link stronger, and what that costs; empty where it holds
+        def stronger(link)
+          return '' unless link.finding.worth_a_look?
+
+          effect = @reading.remedies.offered(link.finding, chosen.attendee).first
+          effect ? "#{cure_words(effect)}: #{effect_words(effect, chosen)}" : say('carrying.no_cure')
+        end
+
+        # @return [Core::Sizing::Hang, Core::Sizing::WristHang, nil] how the chosen person's piece hangs; nil where it lies close, or weights
+        #   are missing
+        def hang
+          return unless HANGS.key?(plan.design.body) && chosen&.fitted? && chosen.measure
+
+          @hang ||= HANGS.fetch(plan.design.body).of(chosen.piece, chosen.measure)
         end
 
         def hang_words
+          plan.design.body == :neck ? neck_words : wrist_words
+        end
+
+        # @return [String] SVG
+        def hang_drawing
+          svg = plan.design.body == :neck ? Formats::HangSvg : Formats::WristHangSvg
+          svg.new(hang, title: hang_words).to_s
+        end
+
+        def neck_words
           aside = hang.aside.abs < ASIDE_MM || in_no_order? ? 'middle' : (hang.aside.positive? ? 'right' : 'left')
           say("hang.#{aside}", fall: length(Core::Measure::Length.mm(hang.fall.round)), pull: hang.pull.round,
             aside: length(Core::Measure::Length.mm(hang.aside.abs.round)))
         end
 
-        # @return [String] SVG
-        def hang_drawing
-          Formats::HangSvg.new(hang, title: hang_words).to_s
+        def wrist_words
+          air = say('hang.air', gap: length(Core::Measure::Length.mm(hang.gap.round)))
+          below = in_no_order? ? nil : hang.lies_below
+          "#{air} #{below ? say('hang.turns', part: below.name) : say('hang.stays')}"
         end
 
         # @return [Boolean] whether where each bead lies is not known before it is strung
@@ -97,6 +126,7 @@ module Web
           plan.design.components.any? { |one| one.construction == :mixed }
         end
 
+        HANGS = { neck: Core::Sizing::Hang, wrist: Core::Sizing::WristHang, ankle: Core::Sizing::WristHang }.freeze
         # Nobody sees that it hangs less far from the middle (from memory).
         ASIDE_MM = 4
 
