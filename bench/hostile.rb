@@ -227,6 +227,7 @@ module Hostile
     'GET /projects/new' => [],
     'POST /projects/:key/compose' => %w[once],
     'GET /projects/:key/sample' => %w[component],
+    'GET /projects/:key/sample/sheet' => %w[component],
     'POST /projects/:key/sample' => %w[component what units worn length cut left grams minutes level note],
     'POST /projects/:key/sample/remove' => %w[component number],
     'GET /drafts/:id' => %w[at size],

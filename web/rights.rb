@@ -35,6 +35,7 @@ module Web
         GET /classes/:id/reach
         GET /classes/:id/variants
         GET /projects/:key/sample
+        GET /projects/:key/sample/sheet
         GET /classes/:id/handouts
         GET /classes/:id/true-size
         GET /classes/:id/cards

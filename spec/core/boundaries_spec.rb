@@ -146,14 +146,14 @@ RSpec.describe 'Boundaries' do
   it 'tells by what was used so far whether a line reaches: Core::Making::Reach' do
     cut = Core::Making::Cut.new(line: sample_table.lines.fetch('cord'), count: 1, role: :thread, body: mm(1000), consumption: mm(0),
       tails: mm(200), worked: Core::Making::Worked.new(step: 'weave', unit: :flower, number: 10, ends: 2))
-    reach = ->(done, left) { Core::Making::Reach.new(cut: cut, done: done, left: mm(left)) }
+    reach = ->(done, left) { Core::Making::Reach.of(cut, done, mm(left)) }
     short = reach.(4, 360)
     expect([short.reaches?, short.used, short.planned, short.needed, short.more, short.difference, short.to_do])
       .to eq([false, mm(60), mm(50), mm(460), 4, mm(100), 6])
     expect([reach.(4, 400).reaches?, reach.(4, 400).difference, reach.(9, 90).more]).to eq([true, mm(0), 0])
     expect([reach.(4, 600), reach.(4, 599), reach.(0, 300), reach.(11, 300)].map(&:possible?)).to eq([false, true, false, false])
     single = cut.with(worked: cut.worked.with(ends: 1))
-    expect(Core::Making::Reach.new(cut: single, done: 5, left: mm(600)).used).to eq(mm(100))
+    expect(Core::Making::Reach.of(single, 5, mm(600)).used).to eq(mm(100))
   end
 
   # A ring of 5 mm over a hole of 3.2 mm is of wire 0.9 mm thick, and stands on half of it; a link without a hole on a quarter of 6 mm.

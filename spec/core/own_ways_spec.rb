@@ -49,6 +49,7 @@ RSpec.describe Core::Planning::OwnWays do
     cure = Core::Fit::Cures::SetWay.new('front', :school, :flat)
     texts = ['to-2 front/school/folded', 'to-3 front/school/folded', 'to-2 front/start/middle']
     expect(described_class.choosing(texts, 'to-2', [cure])).to eq(
-      ['to-3 front/school/folded', 'to-2 front/start/middle', 'to-2 front/school/flat'])
+      ['to-3 front/school/folded', 'to-2 front/start/middle', 'to-2 front/school/flat']
+)
   end
 end

@@ -126,16 +126,16 @@ RSpec.describe Web::Routes::FitCheck, type: :request do
       get "/classes/#{id}/choices"
       expect(page).to include('How the crimp is closed', 'planned now', 'Changes: ')
       form = Nokogiri::HTML(page).css('form[action$="/way"]').find { |one| one['id'].end_with?('-folded') }
-      key = form.css('[name=way]').first['value']
+      key = form.css('[name="ways[]"]').first['value']
       component = key.split('~')[1]
       school = -> { plan_of(id).design.component(component).parameters['school'] || 'flat' }
       before = school.call
-      send_form("/classes/#{id}/way", person: plan_of(id).people.find(&:fitted?).attendee.key, way: key,
+      send_form("/classes/#{id}/way", person: plan_of(id).people.find(&:fitted?).attendee.key, ways: [key],
         revision: studio.classes.find(id).revision)
       expect(school.call).to eq('folded')
       send_form("/classes/#{id}/undo")
       expect(school.call).to eq(before)
-      [{}, { person: '1', way: 'set_way~front~school~magic' }, { person: '99', way: key }].each do |fields|
+      [{}, { person: '1', ways: ['set_way~front~school~magic'] }, { person: '99', ways: [key] }].each do |fields|
         send_form("/classes/#{id}/way", **fields)
         expect([last_response.status, school.call]).to eq([200, before])
       end
@@ -164,6 +164,20 @@ RSpec.describe Web::Routes::FitCheck, type: :request do
         follow_redirect!
         expect(page).to include(message)
       end
+    end
+  end
+
+  # By hand: 240 mm went on 4, 60 each; 6 more and 100 held need 460, and 360 last for 4.
+  {
+    { start: '600', left: '360', done: '4', number: '10', held: '100' } => 'the line lasts for 4. 100 mm is missing',
+    { start: '60 cm', left: '500', done: '4', number: '10', held: '' } => '350 mm is left over',
+    { start: '300', left: '360', done: '4', number: '10', held: '' } => 'That is more than there was at the start (300 mm)',
+    { start: '600', left: '360', done: '11', number: '10', held: '' } => 'That is more than there are in all.',
+    { start: 'long', left: '', done: '', number: '', held: '' } => 'Give a length, such as 640 mm.'
+  }.each do |typed, words|
+    it "answers whether a line reaches: #{typed.values.join(', ')}" do
+      get('/fit-check', typed.transform_keys { |name| "reach_#{name}" })
+      expect([last_response.status, page]).to match([200, include(words, %(value="#{typed[:start]}"))])
     end
   end
 end

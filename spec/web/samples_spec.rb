@@ -68,4 +68,14 @@ RSpec.describe Web::Routes::Samples, type: :request do
       expect([saved.design.key, last_response.status, page[/no words for [^)]*/]]).to eq([saved.design.key, 200, nil])
     end
   end
+
+  it 'prints a sheet to write the next sample down, with what samples showed' do
+    get '/projects/aurora/sample/sheet'
+    sheet = Nokogiri::HTML(page)
+    expect(sheet.css('.write-in tbody tr').map { |row| row.at('th').text }).to include('Swatch: repeats made', 'Grams')
+    expect(page).not_to include('What it shows')
+    send_form('/projects/aurora/sample', component: 'braid', what: 'swatch', units: '10', length: '44', level: '3')
+    get '/projects/aurora/sample/sheet'
+    expect(page).to include('What it shows', 'worked tighter', 'Measure next')
+  end
 end

@@ -137,6 +137,11 @@ module Web
           "10 g hold about #{Core::Measure::SeedBeads.count(size, 10)}."
       end
 
+      # @return [ReachCheck]
+      def reach
+        @reach ||= ReachCheck.new(@params, unit)
+      end
+
       private
 
       def text(name, usual)

@@ -4,6 +4,8 @@ module Web
   module Presenters
     # What those take home who have not finished: what is left to do, on paper and as a code that holds the text itself.
     class Home < Print
+      include Paper
+
       # name · steps: words of what is left · code: SVG, nil where too many would have to be worked out at once
       Sheet = Core::Value.define(:key, :name, :steps, :care, :code)
 

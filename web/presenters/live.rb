@@ -19,7 +19,7 @@ module Web
       # short: the step in a few words · signs: what goes wrong at the step, by its tap · problem: the one that was seen
       # steps: places of all their steps among the names of steps, before they are tapped
       Card = Core::Value.define(:key, :name, :level, :number, :all, :step, :short, :minutes, :usual, :share, :chance, :hand, :here, :done,
-        :first, :look, :flat, :advice, :signs, :problem, :notes, :steps)
+        :first, :look, :used_up, :flat, :advice, :signs, :problem, :notes, :steps)
       # How something shows that went wrong. detail: of its tap · words: what to do about it
       Sign = Core::Value.define(:detail, :sign, :words)
       # Those at one table, in order.

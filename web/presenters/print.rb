@@ -4,6 +4,7 @@ module Web
   module Presenters
     # What the prints of a class show: the sections of its pages, and each person's own sheet.
     class Print < Sections::Section
+      include Paper
       include Sections::Drawn
 
       # @param result [Application::ClassResult]

@@ -61,8 +61,8 @@ module Web
 
       # @return [Core::Making::Reach, nil] nil until both are typed well
       def found
-        @found ||= Core::Making::Reach.new(cut: @line.cut, done: value(:done).to_i,
-          left: Core::Measure::Length.parse(value(:left), default_unit: :mm)) if @asked && valid?
+        @found ||= Core::Making::Reach.of(@line.cut, value(:done).to_i,
+          Core::Measure::Length.parse(value(:left), default_unit: :mm)) if @asked && valid?
       end
 
       # @return [Symbol] :fits, :will_not, or :unknown where more is left than was cut

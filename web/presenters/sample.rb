@@ -35,6 +35,21 @@ module Web
         saved.design
       end
 
+      # See Paper.
+      def paper_about
+        design.name
+      end
+
+      def paper_back
+        "/projects/#{design.key}/sample?component=#{component}"
+      end
+
+      # @return [Array<String>] what to write down of the next sample, as labels
+      def blanks
+        names = [:what, (:units if repeats?), (:worn if sized?), :length, :cut, :left, :grams, :minutes, :level, :note].compact
+        names.map { |name| say("sample.fields.#{name}") }
+      end
+
       # @return [Boolean] whether its whole piece is made to a size
       def sized?
         design.body != :own

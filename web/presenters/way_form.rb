@@ -47,8 +47,8 @@ module Web
       end
 
       def worker(key)
-        asked = @plan&.person(key)
-        asked&.fitted? ? asked : @plan&.people&.find(&:fitted?)
+        fitted = @plan ? @plan.people.select(&:fitted?) : []
+        key.empty? ? fitted.first : fitted.find { |one| one.attendee.key == key }
       end
 
       def ways(result, person)

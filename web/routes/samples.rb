@@ -6,6 +6,10 @@ module Web
     module Samples
       def self.registered(app)
         app.get('/projects/:key/sample') { show_sample(sample_page) }
+        app.get('/projects/:key/sample/sheet') do
+          form = sample_page
+          erb(:'pages/sample_sheet', layout: :print_layout, locals: { title: say('sample.sheet'), print: form, page: form })
+        end
         app.post('/projects/:key/sample') do
           form = sample_page(asked: true)
           next status(422) && show_sample(form) unless form.valid?

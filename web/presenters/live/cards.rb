@@ -53,8 +53,14 @@ module Web
             minutes: minutes.floor, usual: task && task.minutes.ceil,
             share: task ? [(minutes / task.minutes * 100).round, 100].min : 100,
             chance: chance_of(person), hand: !person.hand.nil?, here: person.here, done: person.done?, first: person.place.zero?,
-            look: task ? task.step.checkpoint && measured? : false, advice: advice(one, person), flat: flat(one, task),
+            look: task ? task.step.checkpoint && measured? : false, used_up: used_up?(one), advice: advice(one, person),
+            flat: flat(one, task),
             signs: task ? signs(task, person.key) : [], problem: problem(person), notes: notes(one.attendee))
+        end
+
+        # @return [Boolean] whether a line of theirs is used up little by little
+        def used_up?(one)
+          one.piece.work_ups.each_value.any? { |made| made.cuts.any?(&:worked) }
         end
 
         # A step in as few words as its technique has.
