@@ -75,9 +75,15 @@ module Formats
       values[:past] = values[:past] ? say('steps.led_past', past: values[:past]) : ''
       %i[circle which pushed direction tip foot worked].each { |name| values[name] = say("steps.#{name}.#{values[name]}") if values[name] }
       values[:drawn] = say("steps.drawn.#{values[:drawn]}", unit: unit, loop: values[:loop]) if values[:drawn]
+      values[:finished] = finished(values[:finished]) if values[:finished]
       lines, parts = hung(step)
       values.merge!(hung: ItemNames.on_piece(parts, beside: values[:ring]), around: lines.first) if values[:hung]
       [step_key(step), *step.values[:also].to_a.map { |more| "steps.also.#{more}" }].map { |key| say(key, unit: unit, **values) }.join(' ')
+    end
+
+    # @param hung [Array<(String, Symbol)>] names of components and where they hang @return [String] "pendant in the middle"
+    def finished(hung)
+      hung.map { |name, which| "#{name.tr('_', ' ')} #{say("steps.threaded_at.#{which}")}" }.join(', ')
     end
 
     # @return [String] of its first sentence

@@ -46,7 +46,7 @@ RSpec.describe 'Pieces as their makers make them' do
       .to eq([2 * (found['flat_12_slate'] + 1), 4, 2])
     near, far = %w[last_eye first_eye].map { |eye| step(one, "clasp_link/#{eye}") }
     expect([near.values[:inside], far.values[:inner]].map(&:to_mm)).to eq([2.5, 4.0])
-    expect(far.values[:hung].map(&:key)).to eq(['clasp_12_silver'])
+    expect(far.values[:hung].map(&:key)).to eq(['clasp_13_swivel'])
     # Links are closed before lines end in their connectors.
     expect(in_turn?(one, 'clasp_link/check', 'front/first_ends') && in_turn?(one, 'ring_link/check', 'front/second_ends')).to be(true)
     buried = step(one, 'front/second_ends').pictured.shared

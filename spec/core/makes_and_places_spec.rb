@@ -98,6 +98,21 @@ RSpec.describe 'Pieces made of pieces' do
   end
 
   # By hand: a bail of two turns in 0.81 wire takes 1.6 mm of the line, however long the pendant is; it is drawn hanging.
+  # A wrapped eye cannot be opened: it goes on the line as the beads do, when it is finished.
+  it 'strings what is finished where it hangs, says so, and strings nothing that opens' do
+    row = component('front', :strung, line: 'cable', crimp: 'crimp', pattern: pattern({ fill: ['round_6'] }))
+    words = ->(part) do
+      hung = part.with(hung_at: 'front@middle')
+      piece = Core::Sizing::Blueprint.new(design(row, hung), sample_table).fit_usual
+      steps = Core::Steps::StepOrder.of(piece.steps, sample_table).steps
+      string = steps.index { |step| step.key == 'front/string' }
+      [steps[string].values[:finished], steps[string].after.any? { |key| key.start_with?("#{hung.key}/") }]
+    end
+    drop = component('drop', :wire_link, wire: 'wire', stack: pattern('round_6'), last: 'wrapped', first: 'wrapped')
+    ring = component('charm', :findings, parts: %w[open_ring drop].map { |key| { 'part' => key } })
+    expect([words.(drop), words.(ring)]).to eq([[[['drop', :middle]], true], [nil, false]])
+  end
+
   it 'threads a pendant by its bail, and turns it by every ring between it and the line' do
     bail = component('moon', :wire_bail, apart: true, wire: 'wire_20', button: 'drop')
     piece = fit(design(bail, strung(mirror: false, centre: pattern('made:moon'))), 170)

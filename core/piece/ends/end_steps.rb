@@ -10,6 +10,9 @@ module Core
       # Until a glued knot can be handled; it cures overnight (from memory).
       GLUE_MINUTES = 10
 
+      # Of a tail that hands push into a hole (from memory).
+      TIP = Measure::Length.mm(3)
+
       private
 
       # @param ends [Integer] of lines @param needs [Symbol] what must be so before tails are snipped
@@ -48,8 +51,22 @@ module Core
         told = { hung: [], **step.values, press: PRESSES.fetch(school, :flatten), also: looks, past: outside,
           threaded: Making::FromBag.new(parts: [crimp, *outside].compact), drawn: guard ? :guard : :loop,
           through: (through if through.positive?), which: which_end(step), pushed: bare ? :line_ends : :beads }
+        told = told.merge(tail: tail_left(made), also: looks + [:leave_tail]) if bare && made.sharing.positive?
         step.with(pictured: made, values: told.compact, text: shell_words || step.text,
           gives: step.gives | [:crimp, *closed_by(step)], shuts: bare ? step.shuts : step.shuts | [Making::Facts::LOOSE])
+      end
+
+      # @param step [Making::StepUse] that strings the row onto lines whose first end is closed
+      # @return [Making::StepUse] where the tail goes into the beads that it shares as they come
+      def over_tail(step, made)
+        return step unless made.sharing.positive?
+
+        step.with(values: step.values.merge(tail_beads: made.sharing, also: [:over_tail]))
+      end
+
+      # @return [Measure::Length] of a tail that goes into the beads that it shares
+      def tail_left(made)
+        Measure::Length.sum(made.shared.map(&:threaded)) + TIP
       end
 
       # @return [Symbol] what the step is called by: one end, the other, or each alike

@@ -129,10 +129,23 @@ module Core
       def steps
         placed = @work_ups.flat_map { |key, work_up| @blueprint.member(key).placed(work_up) }
         pairs = @meetings.pairs
-        waits = @blueprint.waits(Precedence.new(@design, @standing, @work_ups, pairs, closure, placed))
+        precedence = Precedence.new(@design, @standing, @work_ups, pairs, closure, placed)
+        waits = @blueprint.waits(precedence)
+        placed = threading(placed, precedence.threaded)
         joints = Joints.new(pairs + @meetings.closed_round).by_step
         steps = placed.map { |step| joined(on_piece(step, waits[step.key], about(step, waits[step.key])), joints[step.key]) }
         named_apart(prepared_alone(possible(needed(steps))))
+      end
+
+      # @param threaded [Hash{String=>Array<Project::Component>}] see Precedence @return [Array<Making::StepUse>] which say so
+      def threading(steps, threaded)
+        return steps if threaded.empty?
+
+        steps.map do |step|
+          finished = threaded[step.key] or next step
+          hung = finished.map { |component| [component.key, Project::Hanging.parse(component.hung_at).which] }
+          step.with(preparable: false, values: { **step.values, also: [*step.values[:also], :thread_finished], finished: hung })
+        end
       end
 
       # Two components alike say the same of different things: then each names its component.

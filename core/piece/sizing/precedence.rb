@@ -28,6 +28,7 @@ module Core
       # @return [Hash{String=>Array<String>}] step to those it waits for; nil for one that waits for none
       def across
         hold_open
+        thread_finished
         hang_on_finished
         use_what_is_made
         cut_to_what_is_made
@@ -38,7 +39,24 @@ module Core
         @waits
       end
 
+      # What cannot be opened is threaded as it is, on the line that it hangs on.
+      # @return [Hash{String=>Array<Project::Component>}] step that strings such a line => what is threaded in it
+      def threaded
+        @threaded ||= @design.hung.each_with_object({}) do |component, found|
+          place, anchors = @standing.hanging(component)
+          next if @work_ups.fetch(component.key).ends[:first]&.opening_step
+          next unless anchors.any? { |anchor| anchor.item.is_a?(Catalogue::Line) && anchor.closing_step }
+
+          string = steps_of(place).find { |step| step.gives.include?(:bead) }
+          (found[string.key] ||= []) << component if string
+        end
+      end
+
       private
+
+      def thread_finished
+        threaded.each { |step, components| components.each { |one| @waits[step].concat(all_steps(one.key)) } }
+      end
 
       # Hard parts come before soft lines: a wire eye is closed in a part before lines end in the same part, where it does not itself wait
       # for them.

@@ -100,9 +100,9 @@ module Core
           spun = strung_by == :spinner
           [step('cut', 'cutting_line', 1, gives: %i[cut], cautions: %i[cutting]),
            closing(step('first_end', way.technique, 1, needs: %i[cut], text: :strung_first_end), made, through: 0, bare: true),
-           step('string', spun ? 'spinning' : 'stringing', number, needs: %i[first_end], gives: %i[line bead loose],
+           over_tail(step('string', spun ? 'spinning' : 'stringing', number, needs: %i[first_end], gives: %i[line bead loose],
              effort: spun ? 1 : Strung::SMALL_EFFORT, values: { beads: number, strung: strung(solution) },
-             text: :"mixed_string#{'_spun' if spun}"),
+             text: :"mixed_string#{'_spun' if spun}"), made),
            step('check_length', 'measuring', 1, needs: %i[bead], gives: %i[length], checkpoint: true, values: { strung: strung(solution) }),
            closing(step('second_end', way.technique, 1, effort: Strung::SECOND_END_EFFORT, needs: %i[length],
              values: { circle: :row }, text: :strung_second_end), made),

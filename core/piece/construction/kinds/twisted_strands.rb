@@ -104,8 +104,8 @@ module Core
           done = end_steps(made.last, 2 * strands)
           [step('cut', 'cutting_line', strands, gives: %i[cut], cautions: %i[cutting]),
            closing(step('first_loops', way.technique, strands, needs: %i[cut]), made.first, through: 0, bare: true),
-           step('string', 'stringing', beads.size * strands, needs: %i[first_end], gives: %i[line bead loose],
-             values: { beads: beads.size }, order: beads),
+           over_tail(step('string', 'stringing', beads.size * strands, needs: %i[first_end], gives: %i[line bead loose],
+             values: { beads: beads.size }, order: beads), made.first),
            closing(step('second_loops', way.technique, strands, effort: Strung::SECOND_END_EFFORT, needs: %i[bead]), made.last),
            step('compare', 'measuring', 1, needs: %i[last_end], gives: %i[length], checkpoint: true, values: { length: solution.length }),
            *done,
