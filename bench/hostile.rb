@@ -82,6 +82,7 @@ module Hostile
     'GET /classes/:id/file' => [],
     'GET /classes/:id.ics' => [],
     'GET /classes/:id/choices' => %w[seat],
+    'GET /classes/:id/checks' => %w[seat],
     'GET /classes/:id/missing-prices' => [],
     'POST /classes/:id/missing-prices' => %w[supplier amount price],
     'GET /classes/:id/pieces' => %w[seat],

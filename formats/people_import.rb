@@ -10,7 +10,7 @@ module Formats
       wrist: /wrist/i,
       neck: /neck|collar/i,
       ankle: /ankle/i,
-      level: /level|experience|skill|ability/i,
+      level: /level|\blvl\b|\bstage\b|experience|skill|ability/i,
       notes: /mind|note|allerg|remark|comment|care|need/i
     }.freeze
     # Columns that go into the notes, and what a bare entry of theirs means.

@@ -46,6 +46,7 @@ module Web
         GET /classes/:id/order.csv
         GET /classes/:id/packing
         GET /classes/:id/choices
+        GET /classes/:id/checks
         GET /classes/:id/pieces
         GET /classes/:id/print
         GET /classes/:id/projects

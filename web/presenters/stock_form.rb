@@ -129,12 +129,28 @@ module Web
         when :techniques then ladder_problem
         when :parts, :lines
           return contradiction if contradiction.any?
+          return { mark: "“#{same_mark.name}” has that mark already. Take another, such as “#{free_mark}”." } if same_mark
           return { soldered: 'Say whether the ring is soldered, or opens.' } if ring? && value(:soldered).empty?
 
           broken = key && broken_design
           broken ? { kind: broken } : {}
         else {}
         end
+      end
+
+      # A mark that the part has kept from before stays.
+      # @return [Core::Catalogue::Part, nil] another part with this mark
+      def same_mark
+        return unless table_name == :parts && value(:mark) != @studio.catalogue.table.parts[key]&.mark
+
+        @studio.catalogue.table.parts.each_value.find { |part| part.mark == value(:mark) && part.key != key }
+      end
+
+      # @return [String] one or two letters that no part has, of the name where that can be
+      def free_mark
+        taken = @studio.catalogue.table.parts.each_value.map(&:mark)
+        letters = value(:name).scan(/[[:alpha:]]/) + ('a'..'z').to_a
+        letters.product(letters).map(&:join).find { |mark| !taken.include?(mark) } || value(:mark)
       end
 
       def ring?

@@ -16,7 +16,7 @@ module Web
         number = { id: /\d+/ }
         places = { **number, place: Presenters::ClassPage::PLACES.keys }
         app.get('/classes/:id', mustermann_opts: { capture: number }) { open_class(id) }
-        { 'pieces' => 'Pieces', 'choices' => 'Ways to work' }.each do |section, title|
+        { 'pieces' => 'Pieces', 'choices' => 'Ways to work', 'checks' => 'All checks' }.each do |section, title|
           app.get("/classes/:id/#{section}") { show_alone(section, title) }
         end
         app.get('/classes/:id/:place', mustermann_opts: { capture: places }) { open_class(id) }

@@ -8,11 +8,13 @@ module Web
         # Room on the ruler for the words beside the last mark.
         LABEL_MM = 34
         RULER_STEP_MM = 20
+        # Shorter pieces are drawn on a ruler as long as this, or their words would be as large as posters.
+        LEAST_MM = 140
 
         # @param longest [Float] millimetres @return [Float] a ruler in whole steps with room for the words beside its last mark
         def self.ruler(longest)
           scale = [longest / Formats::PieceSvg::USUAL_SPAN, 1.0].max
-          ((longest + (LABEL_MM * scale)) / RULER_STEP_MM).ceil * RULER_STEP_MM.to_f
+          [((longest + (LABEL_MM * scale)) / RULER_STEP_MM).ceil * RULER_STEP_MM, LEAST_MM].max.to_f
         end
 
         # @return [String] SVG
