@@ -3,7 +3,7 @@
 module Formats
   # What goes wrong at the steps of one piece: the step's own faults, then those of its technique that name nothing which the piece lacks.
   # Own faults stand beside the step's words, as one line each in the form of Core::Catalogue::Fault; until when one is cheap can be
-  # "step:KEY", another step of the component.
+  # "fact:NAME", which a later step of the component gives.
   class StepFaults
     # Words that name a part, a line or a knot, with the kinds of which the piece must have one.
     NOUNS = {
@@ -12,7 +12,7 @@ module Formats
       'elastic' => %i[elastic], 'cable' => %i[cable], 'thread' => %i[cable thread cord], 'needle' => %i[cable thread cord],
       'wire' => %i[wire memory_wire head_pin eye_pin ear_wire ear_post ring], 'strand' => %i[cable thread cord elastic]
     }.freeze
-    LATER_STEP = /\Astep:(\w+)\z/
+    FACT = /\Afact:(\w+)\z/
 
     # @return [Hash{String=>Array<String>}] by the step's wording key
     def self.lines
@@ -24,7 +24,7 @@ module Formats
     def initialize(piece, steps = [])
       kinds = piece.parts.map { |use| use.part.kind } + piece.cuts.map { |cut| cut.line.kind }
       @lacking = NOUNS.reject { |_, any| kinds.intersect?(any) }.keys
-      @numbers = steps.each_with_index.to_h { |step, i| [step.key, i + 1] }
+      @steps = steps
     end
 
     # @param technique [Core::Catalogue::Technique, nil] nil for the step's own faults alone
@@ -44,10 +44,10 @@ module Formats
 
     # @return [String] "before step 8", nothing where steps are not numbered
     def told(later, step)
-      key = later[LATER_STEP, 1] or return later
+      fact = later[FACT, 1] or return later
 
-      number = @numbers["#{step.component}/#{key}"]
-      number ? Wording.say('faults.before_step', number: number) : ''
+      number = @steps.index { |other| other.component == step.component && other.gives.include?(fact.to_sym) }
+      number ? Wording.say('faults.before_step', number: number + 1) : ''
     end
 
     def names_what_lacks?(fault)

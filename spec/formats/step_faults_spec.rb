@@ -13,15 +13,16 @@ RSpec.describe Formats::StepFaults do
     described_class.new(piece, piece.steps).at(step, table.technique(step.technique))
   end
 
-  it 'reads each line, and names another step only where the component has it' do
+  it 'reads each line, and tells until what is given by a step of the component' do
     lines = described_class.lines
     expect(lines.size).to be > 50
     expect(lines.values.flatten.map { |line| line.count('|') }.uniq).to eq([5])
     texts = pieces.values.grep(Core::Sizing::Piece).flat_map { |piece| piece.steps.map { |step| [piece, step] } }
     wanting = texts.flat_map do |piece, step|
       lines.fetch(step.text.to_s, []).filter_map { |line|
-        key = Core::Catalogue::Fault.read(line).cheap_until[described_class::LATER_STEP, 1] or next
-        [step.key, key] unless piece.steps.any? { |other| other.key == "#{step.key.split('/').first}/#{key}" }
+        fact = Core::Catalogue::Fault.read(line).cheap_until[described_class::FACT, 1] or next
+        own = piece.steps.select { |other| other.component == step.component }
+        [step.key, fact] unless own.any? { |other| other.gives.include?(fact.to_sym) }
       }
     end
     expect(wanting.uniq).to eq([])

@@ -37,7 +37,7 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
 
   # What nobody touched is what the core takes for usual: not magnetic, not malleable, nickel not known.
   it 'finds only usual values in a new part that was saved as the page offers it' do
-    { 'parts' => { name: 'x', along: '5 mm', outer: '5 mm', mark: 'x' }, 'tools' => { name: 'y' } }.each do |table, typed|
+    { 'parts' => { name: 'x', along: '5 mm', outer: '5 mm', mark: 'xx' }, 'tools' => { name: 'y' } }.each do |table, typed|
       get "/stockroom/#{table}/new"
       offered = Nokogiri::HTML(last_response.body).css('form[action^="/stockroom/"] select[name]').to_h do |select|
         chosen = select.css('option[selected]').first || select.css('option').first
@@ -80,6 +80,14 @@ RSpec.describe Web::Routes::Stockroom, type: :request do
       expect([last_response.status,
               page]).to match([422, a_string_including(message, '#d08a9a').or(a_string_including(message, 'value="9 mm"'))])
     end
+  end
+
+  it 'refuses a mark that another part has, offers one of the name, and lets a part keep its own' do
+    taken = parts.fetch('round_6_frost').mark
+    expect { send_form('/stockroom/parts', **good, mark: taken) }.not_to(change { parts.size })
+    expect(page).to match(/has that mark already. Take another, such as “\p{Alpha}{2}”/)
+    offered = page[/such as “(\p{Alpha}{2})”/, 1]
+    expect { send_form('/stockroom/parts', **good, mark: offered) }.to(change { parts.size }.by(1))
   end
 
   it 'refuses a change that would leave a project unbuildable, and makes one that does not' do

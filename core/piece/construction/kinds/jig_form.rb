@@ -154,7 +154,7 @@ module Core
            step('form', 'jig_forming', 1, needs: %i[cut], gives: %i[line unworked bare_stem open_foot], pictured: board,
              values: { turns: path.count(&:turn?), left_at_foot: left_at_foot }),
            (step('hammer', 'hammering', 1, needs: %i[unworked], optional: true) if hammered), *finished_ends,
-           step('compare', 'measuring', 1, needs: %i[finished], checkpoint: true)].compact
+           step('compare', 'measuring', 1, needs: %i[finished], gives: %i[compared], checkpoint: true)].compact
         end
 
         # Its path alone makes it, as soon as both ends are cut.

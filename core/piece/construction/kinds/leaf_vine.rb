@@ -115,7 +115,7 @@ module Core
            step('check_length', 'measuring', 1, needs: %i[left_loop], gives: %i[length], checkpoint: true,
              values: { length: fixed_length }),
            (step('turn_centre', 'shaping_vine', 1, needs: %i[crossed], effort: Rational(1, 3)) if edge_on),
-           step('shape', 'shaping_vine', 1, needs: %i[length])].compact
+           step('shape', 'shaping_vine', 1, needs: %i[length], gives: %i[shaped])].compact
         end
 
         # One side after the other, so that the second is laid on the first.

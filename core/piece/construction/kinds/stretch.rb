@@ -104,7 +104,7 @@ module Core
 
         def finishing
           glue = step('glue', 'gluing', 1, needs: %i[knotted], waits: GLUE_MINUTES, cautions: %i[cement], text: worded(:glue, *glued))
-          trim = step('trim', 'trimming', 2, needs: %i[knotted], cautions: %i[cutting], text: worded(:trim, *trimmed))
+          trim = step('trim', 'trimming', 2, needs: %i[knotted], gives: %i[trimmed], cautions: %i[cutting], text: worded(:trim, *trimmed))
           case finish
           when :glue_then_trim then [glue.with(gives: %i[glued]), trim.with(needs: %i[glued])]
           when :trim_then_glue then [trim.with(gives: %i[trimmed]), glue.with(needs: %i[trimmed])]

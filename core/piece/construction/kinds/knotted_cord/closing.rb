@@ -81,7 +81,7 @@ module Core
 
             [closing_step.with(pictured: (slider || closure == :loop ? cord_ends.first : nil)),
              (stop_step if closure == :slider && free_tail),
-             step('trim', 'trimming', cords, shuts: %i[tails], cautions: %i[cutting])].compact
+             step('trim', 'trimming', cords, gives: %i[trimmed], shuts: %i[tails], cautions: %i[cutting])].compact
           end
 
           def stop_step
@@ -96,7 +96,8 @@ module Core
             [step('close', 'overhand_knot', 1, effort: Strung::SECOND_END_EFFORT, **CLOSES, gives: %i[hook], values: { all: cords + 1 },
               text: :knotted_cord_close_hook, pictured: cord_ends.last),
              step('fit', 'trying_on', 1, needs: %i[hook], gives: %i[fitted], checkpoint: true),
-             step('trim', 'trimming', cords, needs: %i[fitted], cautions: %i[cutting], values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
+             step('trim', 'trimming', cords, needs: %i[fitted], gives: %i[trimmed], cautions: %i[cutting],
+               values: { left: Measure::Length.mm(ENDS_LEFT_MM) },
                text: :knotted_cord_trim_left)]
           end
 
