@@ -28,6 +28,7 @@ module Formats
       bead: ->(at) { circle(at, :bead) },
       ring: ->(at) { circle(at, :ring) },
       tube: ->((x, y, w, h)) { %(<rect x="#{x}" y="#{y}" width="#{w}" height="#{h}" rx="0.8" #{STYLES[:tube]}/>) },
+      knot: ->((name, upto)) { KnotCurves.draw(name, upto.to_f) },
       note: ->((x, y, words)) { %(<text x="#{x}" y="#{y}" font-size="4" fill="#12161f">#{CGI.escapeHTML(words.to_s)}</text>) }
     }.freeze
     # Signs in the corner of right and wrong, told apart by their form.
