@@ -2,8 +2,8 @@
 
 # A whole evening in the browser, as a person teaches it: Live on a window of a telephone's size and on a second device, with people who do
 # not come, come late and leave early, a row that is too short, lost and bad parts, a sign; the server is killed once, and once the first
-# device loses its connection. The taps come from the simulated evening of the class; the devices' clock is moved on with them. Prints what was tapped, how quickly a tap showed, what was
-# kept, and what the next class plans with.
+# device loses its connection. The taps come from the simulated evening of the class; the devices' clock is moved on with them. Prints
+# what was tapped, how quickly a tap showed, what was kept, and what the next class plans with.
 # Run: bundle exec ruby -I. bench/whole_evening.rb [folder for pictures]
 require 'capybara/dsl'
 require 'tmpdir'

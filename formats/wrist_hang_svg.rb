@@ -18,7 +18,8 @@ module Formats
       half = @hang.span / 2
       wide = @hang.span + (4 * MARGIN)
       high = @hang.span + @hang.gap + (5 * MARGIN)
-      %(<svg viewBox="#{n(-2 * MARGIN)} #{n(-half - (2 * MARGIN))} #{n(wide)} #{n(high)}" role="img" aria-label="#{h(@title)}" class="hang">) +
+      %(<svg viewBox="#{n(-2 * MARGIN)} #{n(-half - (2 * MARGIN))} #{n(wide)} #{n(high)}" role="img" ) +
+        %(aria-label="#{h(@title)}" class="hang">) +
         %(<circle cx="#{n(half)}" cy="0" r="#{n(half)}" class="neck"/>#{line}#{beads}</svg>)
     end
 

@@ -47,7 +47,8 @@ RSpec.describe Core::Logbook::RejectLearning do
     expect(Core::Logbook::LotUse.of(plan, state.(one_step), 'a')).to eq([])
     bad = one_step + [event.('r', :reject, '1', 90, key)]
     found = Core::Logbook::LotUse.of(plan, state.(bad), 'a').find { |one| one.part == key }
-    used = %w[1 2].sum { |person| plan.person(person).needs.find { |need| need.part.key == key }.count.fdiv(plan.person(person).tasks.size) }
+    used = %w[1 2].map { |person| plan.person(person) }
+      .sum { |one| one.needs.find { |need| need.part.key == key }.count.fdiv(one.tasks.size) }
     expect([found.rejected, found.used]).to match([1, be_within(1e-9).of(used)])
     # What was no good was not lost.
     expect(Core::Logbook::Lost.of(plan, state.(bad), 'a').sum(&:lost)).to eq(0)

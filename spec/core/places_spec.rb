@@ -24,7 +24,9 @@ RSpec.describe Core::Comparison::Places do
     [[0, nil]] => nil
   }.each do |numbers, limit|
     it "takes #{limit.inspect} people of #{numbers}" do
-      rows = numbers.each_with_index.map { |(missing, chance), i| described_class::Row.new(people: 5 + i, missing: missing, chance: chance) }
+      rows = numbers.each_with_index.map { |(missing, chance), i|
+        described_class::Row.new(people: 5 + i, missing: missing, chance: chance)
+      }
       expect(described_class.limit(rows, 90)).to eq(limit)
     end
   end

@@ -40,8 +40,8 @@ module Web
           effect ? "#{cure_words(effect)}: #{effect_words(effect, chosen)}" : say('carrying.no_cure')
         end
 
-        # @return [Core::Sizing::Hang, Core::Sizing::WristHang, nil] how the chosen person's piece hangs; nil where it lies close, or weights
-        #   are missing
+        # @return [Core::Sizing::Hang, Core::Sizing::WristHang, nil] how the chosen person's piece hangs; nil where it lies close, or
+        #   weights are missing
         def hang
           return unless HANGS.key?(plan.design.body) && chosen&.fitted? && chosen.measure
 

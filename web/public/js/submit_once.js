@@ -1,4 +1,5 @@
-// A form is sent once: its buttons rest while it is under way. Taps of Live have names of their own and wait for nothing. What cannot be undone is asked about first.
+// A form is sent once: its buttons rest while it is under way. Taps of Live have names of their own and wait for nothing.
+// What cannot be undone is asked about first.
 // Ticks of lists that are only for oneself are kept in this browser.
 const SENDING_MS = 8000;
 

@@ -33,7 +33,7 @@ const move = (fields) => {
   const card = document.querySelector(`[data-person="${CSS.escape(fields.person || '')}"]`);
   const by = MOVES[fields.kind];
   if (!card || !by) return;
-  // A card that was not drawn anew has moved already.
+  // A card that was not redrawn has moved already.
   const moved = (card.dataset.moved || '').split(' ');
   if (moved.includes(fields.key)) return;
   card.dataset.moved = [...moved, fields.key].join(' ');
