@@ -47,6 +47,10 @@ RSpec.describe Core::Planning::OwnWays do
 
   it 'puts a new choice of the same people in place of the one before' do
     cure = Core::Fit::Cures::SetWay.new('front', :school, :flat)
+    both = [cure, Core::Fit::Cures::SetWay.new('front', :start, :first_end)]
+    expect(described_class.choosing(['to-2 front/school/folded', 'to-2 front/tails/buried'], 'to-2', both)).to eq(
+      ['to-2 front/tails/buried', 'to-2 front/school/flat', 'to-2 front/start/first_end']
+    )
     texts = ['to-2 front/school/folded', 'to-3 front/school/folded', 'to-2 front/start/middle']
     expect(described_class.choosing(texts, 'to-2', [cure])).to eq(
       ['to-3 front/school/folded', 'to-2 front/start/middle', 'to-2 front/school/flat']
