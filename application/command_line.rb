@@ -12,6 +12,10 @@ module Application
                                            fit --line "0.38 mm" --passes 2 --hole "1.2 mm"
                                            options: --purpose %<purposes>s, --line, --passes, --line2, --passes2, --hole, --outer,
                                            --part KEY
+        bin/eager-bench variants FILE [WAY...]  what other ways of working the piece of a class file change, as JSON; WAYs joined by +
+                                           make one version
+        bin/eager-bench reach OPTIONS      whether what is left of a line reaches, as JSON; for instance
+                                           reach --start 600 --left 360 --done 4 --number 10 --held 100
         bin/eager-bench list KIND          prints registered keys, one a line; KIND: %<kinds>s
       Schemas of both documents: docs/formats/
       %<keeping>s
@@ -43,6 +47,8 @@ module Application
       case @arguments
       in ['plan', file] then plan(file)
       in ['fit', *options] then fit(options)
+      in ['reach', *options] then reach(options)
+      in ['variants', file, *ways] then variants(file, ways)
       in [name, *rest] if KeepingCommands::NAMES.include?(name) then of_folder(KeepingCommands).run(name, rest)
       in [name, *rest] if @more.key?(name) then of_folder(@more[name]).run(rest)
       in ['list', kind] if LISTS.key?(kind) then list(kind)
@@ -59,10 +65,27 @@ module Application
     end
 
     def plan(file)
-      content = Formats::ClassDocument.read(text_of(file))
-      stock = content.free_to_class ? 'what is free to this class' : 'the whole shelf, as if no other class took from it'
-      @errors.puts("Stock: #{stock}.")
-      say(JSON.pretty_generate(Formats::PlanDocument.write(Standalone.result(content.inputs, content.market, content.stock))))
+      of_class(file) do |content|
+        stock = content.free_to_class ? 'what is free to this class' : 'the whole shelf, as if no other class took from it'
+        @errors.puts("Stock: #{stock}.")
+        print(Formats::PlanDocument.write(Standalone.result(content.inputs, content.market, content.stock)))
+      end
+    end
+
+    # @param ways [Array<String>]
+    def variants(file, ways)
+      of_class(file) do |content|
+        document = Formats::VariantsDocument.new(content.inputs, content.market, content.stock)
+        unknown = document.unknown(ways)
+        next refuse("#{unknown.first} is no other way of this piece. These are: #{document.ways.keys.join(', ')}") if unknown.any?
+
+        print(document.to_data(ways))
+      end
+    end
+
+    # @yieldparam content [Object] of a class file @yieldreturn [Integer] exit status
+    def of_class(file)
+      yield Formats::ClassDocument.read(text_of(file))
     rescue Formats::BadDocument => e
       refuse(e.message)
     rescue SystemCallError => e
@@ -70,14 +93,28 @@ module Application
     end
 
     def fit(options)
+      answer(options, Formats::GaugeQuestion) { |given| Formats::GaugeQuestion.new(given, library) }
+    end
+
+    def reach(options)
+      answer(options, Formats::ReachQuestion) { |given| Formats::ReachQuestion.new(given.empty? ? { 'start' => '?' } : given) }
+    end
+
+    # @param kind [Class] of a question @yieldparam given [Hash{String=>String}] @yieldreturn [Object] the question
+    def answer(options, kind)
       given = options.each_slice(2).to_h { |name, value| [name.delete_prefix('--'), value] }
-      unknown = given.keys - Formats::GaugeQuestion::FIELDS.map(&:to_s)
+      unknown = given.keys - kind::FIELDS.map(&:to_s)
       return refuse("unknown option --#{unknown.first}\n#{usage}") if unknown.any? || options.size.odd?
 
-      question = Formats::GaugeQuestion.new(given, library)
+      question = yield given
       return refuse(question.errors.map { |field, words| "--#{field}: #{words}" }.join("\n")) if question.errors.any?
 
-      say(JSON.pretty_generate(question.to_data))
+      print(question.to_data)
+    end
+
+    # @param data [Hash]
+    def print(data)
+      say(JSON.pretty_generate(data))
     end
 
     # The starter library's parts and lines, to pick from.

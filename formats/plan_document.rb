@@ -66,10 +66,29 @@ module Formats
         'cuts' => person.cuts.map { |c| cut(c) },
         'tools' => person.tools.map { |key, count| { 'tool' => key, 'count' => count } },
         'fit' => person.findings.map { |f| finding(f) },
+        'carries' => carries(person),
+        'hangs' => hangs(person),
         'work_minutes' => person.working_minutes.round(2),
         'steps' => person.tasks.map { |t| { 'step' => t.step.key, 'kind' => t.kind.to_s, 'minutes' => t.minutes.to_f.round(2) } },
         'spared' => person.spared.map { |step, reason| { 'step' => step.key, 'reason' => reason.to_s } }
       }
+    end
+
+    # @return [Array<Hash>] lines and joints, the one first of whose strength a tug asks for most
+    def carries(person)
+      Core::Fit::Carrying.new(person.piece, person.findings).links.map do |link|
+        { 'name' => link.name, 'grams' => link.grams, 'holds_grams' => link.holds, 'share' => link.share.round(4) }
+      end
+    end
+
+    # @return [Hash, nil]
+    def hangs(person)
+      case hang = Core::Sizing::Hung.on(person.body, person.piece, person.measure)
+      when Core::Sizing::Hang
+        { 'fall_mm' => hang.fall.round(1), 'aside_mm' => hang.aside.round(1), 'pull_grams' => hang.pull.round(1) }
+      when Core::Sizing::WristHang
+        { 'gap_mm' => hang.gap.round(1), 'uneven' => hang.uneven.round(4), 'lies_below' => hang.lies_below&.key }
+      end
     end
 
     # @return [Core::Measure::Length] what lies between the ends
@@ -236,7 +255,7 @@ module Formats
     def ends(forecast)
       { 'early' => forecast.end_at(0.1).round(2), 'half' => forecast.end_at(0.5).round(2), 'late' => forecast.end_at(0.9).round(2) }
     end
-    private_class_method :simulation, :ends, :verdict, :person, :fitted, :beaded, :term, :line, :spares, :need, :cut, :finding, :tool,
-      :step, :unwaited, :order, :seat, :money, :calibration
+    private_class_method :simulation, :ends, :verdict, :person, :fitted, :carries, :hangs, :beaded, :term, :line, :spares, :need, :cut,
+      :finding, :tool, :step, :unwaited, :order, :seat, :money, :calibration
   end
 end

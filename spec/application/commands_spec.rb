@@ -19,6 +19,10 @@ RSpec.describe 'bin/eager-bench' do
     at = ['--at', 'https://studio.example']
     [
       [%w[plan docs/formats/example-class.json], 0, /"format": "eager-bench.plan"/],
+      [['variants', 'docs/formats/example-class.json', 'set_way~front~school~folded'], 0, /"gone_techniques"/],
+      [%w[variants docs/formats/example-class.json luck], 2, /luck is no other way of this piece/],
+      [%w[reach --start 600 --left 360 --done 4 --number 10 --held 100], 0, /"status": "will_not".*"more": 4/m],
+      [%w[reach --start long], 2, /--start: Give a length/],
       [['fit', '--line', '0.38 mm', '--passes', '2', '--hole', '1.2 mm'], 0, /"status"/],
       *%w[constructions rules techniques levers].map { |kind| [['list', kind], 0, /\A\w+\n/] },
       [['backup', copy, *data], 0, /Copied to .* and checked/],

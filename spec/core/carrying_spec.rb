@@ -15,8 +15,8 @@ RSpec.describe Core::Fit::Carrying do
     Core::Fit::Result.new(rule: rule, status: :fits, code: :load_fits, join: join, values: values)
   end
 
-  # By hand: a tug of 5 times 40 g asks 200 of 400 g; of 5 times 30 g, 150 of 5000. A part lies where it is drawn first, a line in the middle
-  # of its row; what is not drawn lies nowhere.
+  # By hand: a tug of 5 times 40 g asks 200 of 400 g; of 5 times 30 g, 150 of 5000. A part lies where it is drawn first, a line in the
+  # middle of its row; what is not drawn lies nowhere.
   it 'puts the weakest first, each where it lies on the drawing' do
     ring, lost, line = table.parts.fetch('open_ring'), table.parts.fetch('drop'), table.lines.fetch('cable')
     found = described_class.new(piece, [judged(line, 'front', 30, 5000), judged(lost, nil, 1, 1000), judged(ring, 'clasp_end', 40, 400)])

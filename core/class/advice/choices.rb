@@ -66,6 +66,9 @@ module Core
         Way.new(cure: cure, chosen: false, inside: after.piece.inside - before.piece.inside, **materials(effect),
           minutes: minutes(after, attendee) - minutes(before, attendee), fresh: fresh(after, attendee) - fresh(before, attendee),
           wrong: after.findings.select { |one| one.status == :will_not && before.findings.none? { |other| other.key == one.key } })
+      rescue UnknownKey
+        # It asks for a technique that is not taught here.
+        nil
       end
 
       # @return [Hash{Symbol=>Hash}]

@@ -43,9 +43,7 @@ module Web
         # @return [Core::Sizing::Hang, Core::Sizing::WristHang, nil] how the chosen person's piece hangs; nil where it lies close, or
         #   weights are missing
         def hang
-          return unless HANGS.key?(plan.design.body) && chosen&.fitted? && chosen.measure
-
-          @hang ||= HANGS.fetch(plan.design.body).of(chosen.piece, chosen.measure)
+          @hang ||= Core::Sizing::Hung.on(plan.design.body, chosen.piece, chosen.measure) if chosen&.fitted?
         end
 
         def hang_words
@@ -75,7 +73,6 @@ module Web
           plan.design.components.any? { |one| one.construction == :mixed }
         end
 
-        HANGS = { neck: Core::Sizing::Hang, wrist: Core::Sizing::WristHang, ankle: Core::Sizing::WristHang }.freeze
         # Nobody sees that it hangs less far from the middle (from memory).
         ASIDE_MM = 4
       end
