@@ -8,17 +8,18 @@ FOLDER = File.join(EagerBench::ROOT, 'docs', 'screenshots')
 VIEWS = {
   'classes' => ['/'],
   'plan' => ['/classes/1?seat=2'],
-  'fit' => ['/classes/4', '#fit'],
+  'hang' => ['/classes/1/checks', :hang],
   'kits' => ['/classes/1/kits'],
-  'ways' => ['/classes/1/choices'],
-  'levers' => ['/classes/1', :levers],
+  'variants' => ['/classes/1/variants'],
+  'invitation' => ['/classes/1/invitation?more=1'],
   'evening' => ['/classes/1/evening'],
   'sample' => ['/projects/wandering_stars/sample', '.sample-form', [1280, 900]],
   'projects' => ['/projects'],
   'composer' => ['/drafts/1'],
   'techniques' => ['/techniques?class=1&to=wrapping_drop'],
   'stockroom' => ['/stockroom'],
-  'fit-check' => ['/fit-check?line=0.46+mm&passes=2&line2=0.8+mm&passes2=1&hole=1.2+mm'],
+  'fit-check' => ['/fit-check?line=0.46+mm&passes=2&line2=0.8+mm&passes2=1&hole=1.2+mm' \
+                  '&reach_start=600&reach_left=360&reach_done=4&reach_number=10'],
   'course' => ['/classes/4/course?goal=project/lodestar&evenings=4&gap=7&first=2027-03-01'],
   'handout' => ['/classes/1/handouts', nil, [800, 1000]],
   'choosing' => ['/classes/1/projects'],
@@ -39,6 +40,7 @@ class Pictures
     Browsing::CURRENT.app = Web::App.for_studio(studio, secret: 'x' * 64, runner: Studios::RUNNER, today: -> { Studios::TODAY })
     %w[small_comets aurora].each { |key| studio.drafts.begin(studio.projects.find(key).design) }
     sample
+    invite
   end
 
   def take
@@ -63,14 +65,19 @@ class Pictures
     studio.projects.save(Core::Sampling::Estimate.new(sampled, studio.catalogue.table, 'band').design)
   end
 
+  # Two people answered; one wrote a size without its unit.
+  def invite
+    studio.invitations.open(1, closes_on: Studios::TODAY + 3, seats: 13, words: '')
+    [['Odalys Reed', 171, '171 mm', { 'stringing' => :often }], ['Perrin Vale', 165, '6.5', {}]].each do |name, wrist, written, done|
+      answer = Core::People::Answer.new(name: name, measure: Core::Measure::Length.mm(wrist), written: written, done: done)
+      studio.invitations.answer(studio.invitations.of(1), answer, taken: 12)
+    end
+  end
+
   def show(place)
     case place
-    when :levers
-      @session.find('#levers-form button', wait: 60).click
-      @session.find('.best', wait: 90)
-      @session.execute_script(<<~JS)
-        [...document.querySelectorAll('h3')].find((h) => h.textContent.includes('What would help')).scrollIntoView()
-      JS
+    when :hang
+      @session.execute_script("[...document.querySelectorAll('h3')].find((h) => h.textContent === 'What carries it').scrollIntoView()")
     when :under_way then @session.has_text?('chance that everyone finishes', wait: 20)
     when String then @session.execute_script('document.querySelector(arguments[0]).scrollIntoView()', place)
     end
