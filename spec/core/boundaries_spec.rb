@@ -109,8 +109,20 @@ RSpec.describe 'Boundaries' do
     expect([0.8, 0.81, 1, 1.01].map { |share| Core::Fit::Load.status(share) }).to eq(%i[fits tight tight will_not])
   end
 
+  # Two of the first tool, one of the second, none of the third.
+  { [[1, 1]] => true, [[1, 1], [2, 1]] => false, [[2, 1], [1, 1]] => false, [[1, 2]] => false, nil => true }.each do |more, taken|
+    it "takes all tools of a step or none: #{more.inspect} more" do
+      tools = Core::Session::Engine::Tools.new({ 'pliers' => 2, 'cutters' => 1, 'mat' => 0 }).tap(&:reset)
+      step = Struct.new(:tool, :held, :more).new(0, 1, more)
+      expect(tools.take(step)).to be(taken)
+      # What was not taken is still there for a step that needs less.
+      expect(tools.take(Struct.new(:tool, :held, :more).new(0, 2, nil))).to be(!taken)
+    end
+  end
+
   it 'pulls a value in to two and a half spreads from the middle: Core::Logbook::Outliers' do
     expect(Core::Logbook::Outliers.pulled_in([-10, -2.5, 0, 2.5, 10].map(&:to_f), [1.0] * 5)).to eq([-2.5, -2.5, 0.0, 2.5, 2.5])
+    expect(Core::Logbook::Outliers.pulled_in([-10.0, -2.5, 0.0, 2.5, 10.0], [2.0, 2.0, 2.0, 2.0, 0.4])).to eq([-5.0, -2.5, 0.0, 2.5, 1.0])
   end
 
   # Large loop 15 mm, small ones 4, wire 1.02: a small loop above and one below add to it, and no third.
