@@ -97,7 +97,7 @@ module Application
     end
 
     def reach(options)
-      answer(options, Formats::ReachQuestion) { |given| Formats::ReachQuestion.new(given.empty? ? { 'start' => '?' } : given) }
+      answer(options, Formats::ReachQuestion) { |given| Formats::ReachQuestion.new(given, asked: true) }
     end
 
     # @param kind [Class] of a question @yieldparam given [Hash{String=>String}] @yieldreturn [Object] the question

@@ -13,9 +13,10 @@ module Formats
 
     attr_reader :values, :errors
 
-    # @param given [Hash{String=>Object}] @param unit [Symbol] of lengths in the answer
-    def initialize(given, unit = :mm)
+    # @param given [Hash{String=>Object}] @param unit [Symbol] of lengths in the answer @param asked whether nothing given is a question too
+    def initialize(given, unit = :mm, asked: false)
       @unit = unit
+      @asked = asked
       @values = FIELDS.to_h { |name|
         text = given[name.to_s]
         [name, text.is_a?(String) ? text.byteslice(0, LONGEST * 4).scrub[0, LONGEST].delete("\u0000").strip : '']
@@ -26,7 +27,7 @@ module Formats
 
     # @return [Boolean] whether anything was asked
     def asked?
-      values.except(:held).values.any? { |text| !text.empty? }
+      @asked || values.except(:held).values.any? { |text| !text.empty? }
     end
 
     # @return [Core::Making::Reach, nil] nil until all is given well
@@ -34,24 +35,14 @@ module Formats
       @found if asked? && errors.empty?
     end
 
-    # @return [Symbol] :fits, :will_not, or :unknown where more is left than there was
-    def status
-      return :unknown unless found.possible?
-
-      found.reaches? ? :fits : :will_not
-    end
-
     # @return [String]
     def verdict
-      return say('more_than_cut', start: found.start) unless found.possible?
-
-      say(found.reaches? ? 'reaches' : 'short', units: say('any_units'), more: found.more, rest: found.to_do, difference: found.difference,
-        place: found.done + found.more)
+      ReachWords.verdict(found, @unit)
     end
 
     # @return [Hash] the answer as JSON holds it
     def to_data
-      data = { 'status' => status.to_s, 'text' => verdict }
+      data = { 'status' => found.status.to_s, 'text' => verdict }
       return data unless found.possible?
 
       data.merge('used_mm' => found.used.to_mm.round(4), 'needed_mm' => found.needed.to_mm.round(4), 'to_do' => found.to_do,

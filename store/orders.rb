@@ -48,8 +48,8 @@ module Store
     # @return [Array<Core::Logbook::PricePaid>] the oldest first
     def paid
       @database[:ordered].exclude(paid: nil).exclude(price: nil).order(:id).all.map do |row|
-        Core::Logbook::PricePaid.new(supplier: row[:supplier], kind: row[:kind].to_sym, item: row[:item], unit: row[:pack_unit].to_sym,
-          amount: row[:pack_amount], packs: Rational(row[:packs] * row[:paid_units], row[:units]), paid: row[:paid])
+        Core::Logbook::PricePaid.new(offer: Core::Supply::Offer.key(*row.values_at(:supplier, :kind, :item, :pack_unit, :pack_amount)),
+          packs: Rational(row[:packs] * row[:paid_units], row[:units]), paid: row[:paid])
       end
     end
 

@@ -10,7 +10,7 @@ module Application
       def initialize(studio, library)
         @studio = studio
         @table = library.table
-        @offers = library.market.offers.to_h { |offer| [key(offer), offer] }
+        @offers = library.market.offers.to_h { |offer| [offer.key, offer] }
       end
 
       # See Times#rows; the subject is the offer and what it offers.
@@ -33,10 +33,6 @@ module Application
       end
 
       private
-
-      def key(offer)
-        [offer.supplier, offer.kind, offer.item, offer.unit, offer.amount].join('/')
-      end
 
       def item(offer)
         @table.public_send(offer.kind == :part ? :parts : :lines)[offer.item]

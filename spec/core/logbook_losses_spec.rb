@@ -45,7 +45,7 @@ RSpec.describe Core::Logbook::LossLearning do
     inputs = Core::Planning::Inputs.new(workshop: workshop, design: bracelet, attendees: people, table: sample_table)
     model = Core::Session::Modelling.new(inputs.plan, calibration).model
     quiet = Core::Live::SimulatedTaps.events(inputs.plan, model, 1_800_000_000)
-    lost = ->(taps) { Core::Logbook::Lost.of(inputs.plan, Core::Live::LiveState.new(inputs.plan, taps), 'a') }
+    lost = ->(taps) { Core::Logbook::Lost.of(Core::Logbook::PartsUsed.new(inputs.plan, Core::Live::LiveState.new(inputs.plan, taps)), 'a') }
     expect(lost.(quiet)).to eq([])
     events = Core::Live::SimulatedTaps.events(inputs.plan, model, 1_800_000_000, losses: { 'crimp' => 0.5 })
     found = lost.(events).to_h { |one| [one.kind, one] }

@@ -2,7 +2,7 @@
 
 RSpec.describe Core::Logbook::PricePaid do
   def paid(packs, minor, item = 'round')
-    described_class.new(supplier: 'stall', kind: :part, item: item, unit: :piece, amount: 50, packs: packs, paid: minor)
+    described_class.new(offer: Core::Supply::Offer.key('stall', :part, item, :piece, 50), packs: packs, paid: minor)
   end
 
   # By hand: 3 packs for 12.00, half a pack for 2.10, 2 packs for 9.00: 4.00, 4.20 and 4.50 a pack, the last one counts.

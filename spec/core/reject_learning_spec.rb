@@ -43,14 +43,14 @@ RSpec.describe Core::Logbook::RejectLearning do
       Core::Live::Event.new(key: name, kind: kind, at: 1_800_000_000 + at, person: person, detail: detail)
     }
     one_step = [event.('s', :start, nil, 0), event.('n1', :next, '1', 60), event.('n2', :next, '2', 60)]
-    state = ->(taps) { Core::Live::LiveState.new(plan, taps) }
-    expect(Core::Logbook::LotUse.of(plan, state.(one_step), 'a')).to eq([])
+    used = ->(taps) { Core::Logbook::PartsUsed.new(plan, Core::Live::LiveState.new(plan, taps)) }
+    expect(Core::Logbook::LotUse.of(used.(one_step), workshop.date, 'a')).to eq([])
     bad = one_step + [event.('r', :reject, '1', 90, key)]
-    found = Core::Logbook::LotUse.of(plan, state.(bad), 'a').find { |one| one.part == key }
-    used = %w[1 2].map { |person| plan.person(person) }
+    found = Core::Logbook::LotUse.of(used.(bad), workshop.date, 'a').find { |one| one.part == key }
+    by_hand = %w[1 2].map { |person| plan.person(person) }
       .sum { |one| one.needs.find { |need| need.part.key == key }.count.fdiv(one.tasks.size) }
-    expect([found.rejected, found.used]).to match([1, be_within(1e-9).of(used)])
+    expect([found.rejected, found.used]).to match([1, be_within(1e-9).of(by_hand)])
     # What was no good was not lost.
-    expect(Core::Logbook::Lost.of(plan, state.(bad), 'a').sum(&:lost)).to eq(0)
+    expect(Core::Logbook::Lost.of(used.(bad), 'a').sum(&:lost)).to eq(0)
   end
 end

@@ -68,7 +68,7 @@ RSpec.describe Web::Routes::Supplies, type: :request do
     before = offers.call
     send_form('/stockroom/parts/round_8_smoke/offers', supplier: 'stall', unit: 'piece', amount: '8', price: '0.01')
     expect(supply_of(1).order.purchases.find { |bought| bought.item.key == 'round_8_smoke' }.offer.amount).to eq(8)
-    send_form('/stockroom/parts/round_8_smoke/offers/remove', offer: 'stall~piece~8')
+    send_form('/stockroom/parts/round_8_smoke/offers/remove', offer: 'stall/part/round_8_smoke/piece/8')
     expect(offers.call).to eq(before)
   end
 

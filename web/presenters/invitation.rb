@@ -12,6 +12,8 @@ module Web
       RUNS = 200
       # People beyond those in the class that are tried.
       MOST_MORE = 6
+      # Answers of people who are not in the class yet, and may come.
+      UNSETTLED = %i[new waiting].freeze
 
       attr_reader :unit, :questions, :invitation
 
@@ -51,7 +53,12 @@ module Web
 
       # @return [Array<Row>] those to be settled first
       def rows
-        @rows ||= @given.sort_by { |one| [%i[new waiting accepted declined].index(one.state), one.id] }.map { |one| row(one) }
+        @rows ||= @given.sort_by { |one| [[*UNSETTLED, :accepted, :declined].index(one.state), one.id] }.map { |one| row(one) }
+      end
+
+      # @param one [Row, Store::Invitations::Given]
+      def unsettled?(one)
+        UNSETTLED.include?(one.state)
       end
 
       def state_words(row)
@@ -65,11 +72,6 @@ module Web
 
       def full?
         !invitation.nil? && taken >= invitation.seats
-      end
-
-      # @return [Boolean] whether someone waits whose coming can be tried
-      def someone_waits?
-        rows.any? { |row| %i[new waiting].include?(row.state) }
       end
 
       # @return [String, nil] what the first who is not in yet would change
@@ -127,7 +129,7 @@ module Web
       private
 
       def waiting
-        @given.select { |one| %i[new waiting].include?(one.state) }
+        @given.select { |one| unsettled?(one) }
       end
 
       def first_values
@@ -161,7 +163,7 @@ module Web
 
       def name_doubts(one)
         known = @result.state.attendees.map { |person| Core::People::Register.name_key(person.name) }
-        return [] unless %i[new waiting].include?(one.state) && known.include?(Core::People::Register.name_key(one.answer.name))
+        return [] unless unsettled?(one) && known.include?(Core::People::Register.name_key(one.answer.name))
 
         [say('invitation.doubts.same_name')]
       end

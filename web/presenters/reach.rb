@@ -65,19 +65,13 @@ module Web
           Core::Measure::Length.parse(value(:left), default_unit: :mm)) if @asked && valid?
       end
 
-      # @return [Symbol] :fits, :will_not, or :unknown where more is left than was cut
       def status
-        return :unknown unless found.possible?
-
-        found.reaches? ? :fits : :will_not
+        found.status
       end
 
       # @return [String] the answer
       def verdict
-        return say('reach_answers.more_than_cut', start: found.start) unless found.possible?
-
-        say("reach_answers.#{found.reaches? ? 'reaches' : 'short'}", units: units, more: found.more, rest: found.to_do,
-          difference: found.difference, place: found.done + found.more)
+        Formats::ReachWords.verdict(found, @unit, units: units)
       end
 
       # @return [String] what each took against the plan

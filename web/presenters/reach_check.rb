@@ -30,7 +30,7 @@ module Web
       end
 
       def status
-        question.status
+        found.status
       end
 
       def verdict

@@ -61,11 +61,6 @@ module Web
         @library.market
       end
 
-      # @return [String] names an offer, wherever it stands in the list
-      def offer_key(offer)
-        [offer.supplier, offer.unit, offer.amount, (offer.item unless offer.item == item.key)].compact.join('~')
-      end
-
       def content(offer, unit)
         [Formats::OfferText.content(offer, unit), Formats::OfferText.others(offer.also, @library.table)].reject(&:empty?).join(' ')
       end

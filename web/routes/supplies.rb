@@ -47,7 +47,7 @@ module Web
         end
         app.post('/stockroom/:table/:key/offers/remove') do
           item = stock_item
-          offer = item.offers.find { |known| item.offer_key(known) == text(:offer) }
+          offer = item.offers.find { |known| known.key == text(:offer) }
           studio.market.remove(offer) if offer
           flash("#{item.item.name}: the offer is removed.") if offer
           redirect to("#{item.path}/stock"), 303

@@ -42,12 +42,8 @@ module Core
 
       def further(number)
         @waiting.first(number) + (@waiting.size...number).map { |i|
-          People::Attendee.new(key: "place-#{i}", name: '', level: MORE_LEVEL, measures: usual)
+          People::Attendee.new(key: "place-#{i}", name: '', level: MORE_LEVEL, measures: Sizing::SizeSearch.usual_measures)
         }
-      end
-
-      def usual
-        Sizing::SizeSearch::USUAL_MM.transform_values { |millimetres| Measure::Length.mm(millimetres) }
       end
 
       def row(attendees)

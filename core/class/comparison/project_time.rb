@@ -29,7 +29,7 @@ module Core
       end
 
       def self.people(levels)
-        measures = Sizing::SizeSearch::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
+        measures = Sizing::SizeSearch.usual_measures
         levels.each_with_index.map { |level, i| People::Attendee.new(key: (i + 1).to_s, name: "Person #{i + 1}",
           level: level, measures: measures) }
       end

@@ -48,8 +48,9 @@ module Core
         work = Live::TappedWork.of(model, evening, beside)
         tries = TimeObservation.of(work, evening, beside, session)
         times = TimesOfClass.new(tries, model.between**2)
+        used = PartsUsed.new(plan, evening)
         blank.with(tries: tries, times: times.said, irregular: irregular(work, times),
-          lost: Lost.of(plan, evening, session), lots: LotUse.of(plan, evening, session),
+          lost: Lost.of(used, session), lots: LotUse.of(used, inputs.workshop.date, session),
           calls: [Calls.of(model, evening, session)].compact, visits: [Visits.of(model, evening, beside, session)].compact,
           came_out: LengthObservation.of(plan, evening, session),
           told: told(simulation), came_true: came_true(model, evening).then { |tapped| tapped.nil? ? blank.came_true : tapped })

@@ -11,27 +11,16 @@ module Core
     Lost = Value.define(:kind, :uses, :lost, :session, weight: 1.0)
 
     class Lost
-      # @param plan [Plan] of a class that was held @param evening [Live::LiveState]
-      # @return [Array<Lost>] one for each kind; none where no spare was written down at all, since then nobody may have looked
-      def self.of(plan, evening, session)
-        there = evening.people.values.select { |person| person.here && person.place.positive? }
-        spares = there.flat_map(&:spares).filter_map { |key| plan.table.parts[key]&.kind }.tally
-        return [] if there.all? { |person| person.spares.empty? && person.rejects.empty? }
+      # @param used [PartsUsed] @return [Array<Lost>] one for each kind; none where what was lost is not known
+      def self.of(used, session)
+        return [] if used.unknown?
 
-        uses(plan, there).map do |kind, number|
-          new(kind: kind, uses: number, lost: spares.fetch(kind, 0), session: session)
+        kinds = used.spares.filter_map { |key| used.kind(key) }.tally
+        used.uses.group_by { |use| use.part.kind }.map do |kind, same|
+          new(kind: kind, uses: same.sum { |use| use.number * Materials::Loss::BY_LEVEL.fetch(use.level) }, lost: kinds.fetch(kind, 0),
+            session: session)
         end
       end
-
-      # Of what someone did not come to, nothing was used.
-      def self.uses(plan, there)
-        there.each_with_object(Hash.new(0.0)) do |person, all|
-          one = plan.person(person.key)
-          share = person.place.fdiv(person.tasks.size) * Materials::Loss::BY_LEVEL.fetch(one.attendee.level)
-          one.needs.each { |need| all[need.part.kind] += need.count * share }
-        end
-      end
-      private_class_method :uses
     end
   end
 end

@@ -11,26 +11,16 @@ module Core
     LotUse = Value.define(:part, :date, :used, :rejected, :session)
 
     class LotUse
-      # @param plan [Plan] of a class that was held @param evening [Live::LiveState]
-      # @return [Array<LotUse>] one for each part; none where no spare was written down at all, since then nobody may have looked
-      def self.of(plan, evening, session)
-        there = evening.people.values.select { |person| person.here && person.place.positive? }
-        return [] if there.all? { |person| person.spares.empty? && person.rejects.empty? }
+      # @param used [PartsUsed] @param date of the class
+      # @return [Array<LotUse>] one for each part; none where what was lost is not known
+      def self.of(used, date, session)
+        return [] if used.unknown?
 
-        rejected = there.flat_map(&:rejects).tally
-        used(plan, there).map do |key, number|
-          new(part: key, date: plan.workshop.date, used: number, rejected: rejected.fetch(key, 0), session: session)
+        rejected = used.rejects.tally
+        used.uses.group_by { |use| use.part.key }.map do |key, same|
+          new(part: key, date: date, used: same.sum(&:number), rejected: rejected.fetch(key, 0), session: session)
         end
       end
-
-      # Of what someone did not come to, nothing was used.
-      def self.used(plan, there)
-        there.each_with_object(Hash.new(0.0)) do |person, all|
-          share = person.place.fdiv(person.tasks.size)
-          plan.person(person.key).needs.each { |need| all[need.part.key] += need.count * share }
-        end
-      end
-      private_class_method :used
     end
   end
 end

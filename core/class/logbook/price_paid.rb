@@ -4,19 +4,10 @@ module Core
   module Logbook
     # What was paid for packs that came.
     #
-    # @param supplier its key
-    # @param kind :part or :line
-    # @param item its key
-    # @param unit of the pack, see Supply::Offer
-    # @param amount in it
+    # @param offer its key, see Supply::Offer
     # @param packs how many came, as a share where a pack came in part
     # @param paid minor units for all of them
-    PricePaid = Value.define(:supplier, :kind, :item, :unit, :amount, :packs, :paid) do
-      # @return [String] the same for all deliveries of one offer
-      def offer_key
-        [supplier, kind, item, unit, amount].join('/')
-      end
-
+    PricePaid = Value.define(:offer, :packs, :paid) do
       # @return [Float] minor units for one pack
       def each_pack
         (paid / packs).to_f
@@ -28,7 +19,7 @@ module Core
       # @param deliveries [Array<PricePaid>] the oldest first
       # @return [Array<LearnedValue>] of each offer; number: packs, classes: deliveries, value: minor units for a pack
       def self.lessons(deliveries)
-        deliveries.group_by(&:offer_key).map do |key, same|
+        deliveries.group_by(&:offer).map do |key, same|
           prices = same.map(&:each_pack)
           LearnedValue.new(about: key, number: same.sum(&:packs), classes: same.size, value: prices.last, low: prices.min, high: prices.max)
         end

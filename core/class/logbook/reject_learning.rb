@@ -22,11 +22,10 @@ module Core
       def lesson(part, uses)
         return if uses.sum(&:rejected).zero?
 
-        rejected = part.rejected + uses.sum(&:rejected)
-        tested = part.tested + uses.sum { |use| use.used + use.rejected }
-        low, high = ShareRange.of(rejected, tested)
-        LearnedValue.new(about: part.key, number: tested, seen: rejected, classes: uses.map(&:session).uniq.size,
-          value: (rejected + 0.5) / (tested + 1), low: low, high: high)
+        lot = part.with(rejected: part.rejected + uses.sum(&:rejected), tested: part.tested + uses.sum { |use| use.used + use.rejected })
+        low, high = ShareRange.of(lot.rejected, lot.tested)
+        LearnedValue.new(about: part.key, number: lot.tested, seen: lot.rejected, classes: uses.map(&:session).uniq.size,
+          value: lot.reject_rate, low: low, high: high)
       end
     end
   end

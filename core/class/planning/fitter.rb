@@ -89,7 +89,7 @@ module Core
       def assumed_size
         @assumed_size ||= begin
           known = @attendees.filter_map { |attendee| attendee.measures[design.body] }.sort
-          @workshop.assumed_size || known[known.size / 2] || Measure::Length.mm(Sizing::SizeSearch::USUAL_MM.fetch(design.body))
+          @workshop.assumed_size || known[known.size / 2] || Sizing::SizeSearch.usual(design.body)
         end
       end
 

@@ -113,8 +113,7 @@ module Core
       end
 
       def sample
-        measures = Sizing::SizeSearch::USUAL_MM.transform_values { |usual| Measure::Length.mm(usual) }
-        @sample ||= person_plan(People::Attendee.new(key: 'sample', name: '', level: 3, measures: measures))
+        @sample ||= person_plan(People::Attendee.new(key: 'sample', name: '', level: 3, measures: Sizing::SizeSearch.usual_measures))
       end
 
       # @param own [OwnPiece] fitted

@@ -101,7 +101,7 @@ module Core
       private
 
       def usual_worn
-        Measure::Length.mm(Sizing::SizeSearch::USUAL_MM.fetch(@design.body)) + @design.added_ease
+        Sizing::SizeSearch.usual(@design.body) + @design.added_ease
       end
 
       def fit(worn)

@@ -11,6 +11,11 @@ module Core
     # @param article the supplier's own name for it
     # @param also {part key => pieces} that come in the same pack
     Offer = Value.define(:supplier, :kind, :item, :unit, :amount, :price, article: '', also: {}.freeze) do
+      # @return [String] names it among all that suppliers sell
+      def key
+        self.class.key(supplier, kind, item, unit, amount)
+      end
+
       # @param part [Catalogue::Part]
       # @return [Integer] how many of the part one pack holds at the least; 0 when its weight is not known
       def count(part)
@@ -41,6 +46,11 @@ module Core
     class Offer
       UNITS = { part: %i[piece gram strand], line: %i[reel] }.freeze
       MOST_PACKS = 10_000
+
+      # @return [String] the same for packs that differ only in price and name
+      def self.key(supplier, kind, item, unit, amount)
+        [supplier, kind, item, unit, amount].join('/')
+      end
     end
   end
 end

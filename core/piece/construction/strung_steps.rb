@@ -6,9 +6,8 @@ module Core
     class StrungSteps
       # @param technique [String] that closes an end @param start [Symbol] :stopper, :first_end or :middle
       # @param beads [Array<Catalogue::Part>] on one line, in order @param length [Measure::Length] with its ends
-      # @param strung [Measure::Length] of the beads alone @param made [Array<Making::LineEnd>] the first end and the last
-      def initialize(technique:, start:, strands:, beads:, length:, strung:, made:)
-        @over_tail = start == :first_end ? made.first.shared.size : 0
+      # @param strung [Measure::Length] of the beads alone
+      def initialize(technique:, start:, strands:, beads:, length:, strung:)
         @technique = technique
         @start = start
         @strands = strands
@@ -47,7 +46,6 @@ module Core
 
       # From the middle outward, for a design that is still open.
       def worded(step)
-        step = step.with(values: { **step.values, also: [:over_tail], tail_beads: @over_tail }) if @over_tail.positive?
         return step.with(text: :strung_string_from_middle) if @start == :middle
 
         @strands > 1 ? step.with(text: :strung_string_rows) : step

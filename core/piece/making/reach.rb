@@ -21,6 +21,13 @@ module Core
         done.between?(1, number) && left < start
       end
 
+      # @return [Symbol] :fits, :will_not, or :unknown where more is left than there was
+      def status
+        return :unknown unless possible?
+
+        reaches? ? :fits : :will_not
+      end
+
       # @return [Measure::Length] that each unit took so far
       def used
         (start - left) / done

@@ -16,6 +16,16 @@ module Core
       # A usual adult's measures in millimetres, to show a design before anyone is sized (from memory).
       USUAL_MM = { wrist: 170, neck: 380, ankle: 230, length: 180 }.freeze
 
+      # @param body [Symbol] @return [Measure::Length] of a usual adult
+      def self.usual(body)
+        Measure::Length.mm(USUAL_MM.fetch(body))
+      end
+
+      # @return [Hash{Symbol=>Measure::Length}] all measures of a usual adult
+      def self.usual_measures
+        USUAL_MM.transform_values { |millimetres| Measure::Length.mm(millimetres) }
+      end
+
       # What may be made. off: how far it is from the size asked for
       Attempt = Struct.new(:solutions, :bend, :off)
 
@@ -101,7 +111,7 @@ module Core
 
       # @return [Measure::Length] of the body
       def usual
-        Measure::Length.mm(USUAL_MM.fetch(@design.body))
+        self.class.usual(@design.body)
       end
 
       # @return [Array] the part of the solutions that is made, without the length that was asked for

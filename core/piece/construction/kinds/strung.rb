@@ -118,7 +118,7 @@ module Core
           beads = beads.map(&:first)
           first_row = start == :first_end ? end_steps(made.first, strands, needs: tail_free(made.first), which: :first) : []
           work = StrungSteps.new(technique: way.technique, start: start, strands: strands, beads: beads,
-            length: bare(solution), strung: bare(solution) - (plain_end.parts_length * 2), made: made).to_a
+            length: bare(solution), strung: bare(solution) - (plain_end.parts_length * 2)).to_a
           work = work.map { |step| step.with(values: said.merge(step.values)) }.map { |step| closed(step, made) }
           open_ends = start == :first_end ? strands : 2 * strands
           work + first_row + end_steps(made.last, open_ends)
@@ -133,6 +133,7 @@ module Core
           case step.key
           when 'first_end' then closing(step, made.first, **(start == :first_end ? { through: 0, bare: true } : {}))
           when 'second_end' then closing(step, made.last)
+          when 'string' then start == :first_end ? over_tail(step, made.first) : step
           else step
           end
         end
