@@ -3,7 +3,8 @@
 require_relative '../browser_helper'
 
 # Every page, as wide as a telephone, a tablet and a laptop: nothing is wider than the window, nothing that can be clicked lies
-# under something else that can, no word is missing, and axe finds nothing. Widths and overlaps are measured by the browser.
+# under something else that can, no word is missing, the focus has a ring, and axe finds nothing. Widths and overlaps are measured by
+# the browser.
 RSpec.describe 'A walk through every page', type: :feature do
   places = ['', '/kits', '/evening', '/afterwards', '/print', '/run-sheet', '/handouts', '/cards', '/board',
     '/wordless', '/labels', '/people/paste',
@@ -71,6 +72,15 @@ RSpec.describe 'A walk through every page', type: :feature do
     return [wide, meet.slice(0, 3)];
   JS
 
+  # What shows no ring when it is reached by keyboard.
+  ringless = <<~JS
+    [...document.querySelectorAll('a[href], button, input, select, textarea, summary')].filter(thing => {
+      if (thing.disabled || thing.closest('svg') || !thing.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true })) return false;
+      thing.focus({ preventScroll: true });
+      return thing.matches(':focus-visible') && getComputedStyle(thing).outlineStyle === 'none';
+    }).map(thing => (thing.textContent || thing.name || thing.id).trim().slice(0, 30)).slice(0, 3);
+  JS
+
   # axe-core's own verdicts (WCAG 2.2 AA and its best practices), light and dark; colours are all that dark mode changes.
   axe_source = File.read(Dir[File.join(Gem.loaded_specs.fetch('axe-core-api').full_gem_path, '**', 'axe.min.js')].first)
   # A colour that is still changing is no colour.
@@ -98,6 +108,7 @@ RSpec.describe 'A walk through every page', type: :feature do
       [*too_wide, *meet.map { |pair| "meet: #{pair}" }, *violations].map { |fault| "at #{width}: #{fault}" }
     end
     found.concat(evaluate_script('document.body.innerText').scan(/no words[^\n]*|%\{\w+\}|%<\w+>|\bnil\b|#<\w|NaN|Infinity/))
+    found.concat(evaluate_script(ringless.strip.delete_suffix(';')).map { |thing| "no ring: #{thing}" }) if widths.value?({})
     # Where light is looked at, dark is as well; paper stays white.
     if widths.value?({}) && page.has_no_css?('body.paper', wait: 0)
       execute_script("document.documentElement.dataset.bsTheme = 'dark'")
